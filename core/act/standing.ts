@@ -1,0 +1,92 @@
+import { add, compare, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
+import { valueOf } from '../number/numeral'
+import { addCounts, digitsOf, noCounts, worth, type Counts } from '../number/places'
+import type { Operation, Problem } from '../problem/problem'
+import { change, countsOf, type Act } from './act'
+
+/**
+ * How far a problem of whole numbers has come, told from its acts alone, so that it holds for any material with places.
+ * A way decides the next act from this and nothing else.
+ */
+export interface Standing {
+  readonly value: Exact
+  /** How many stand in each place. */
+  readonly counts: Counts
+  /** How many numbers of the chain have been begun, the first included. */
+  readonly begun: number
+  /** What is being done with the number begun last; the first number is laid. */
+  readonly doing: 'lay' | Operation
+  /** Whether the first number has been laid at all; a first number of nought is laid too. */
+  readonly laid: boolean
+  /** Of the number begun last: what has not been posed yet, and what has not been laid, joined or taken yet. */
+  readonly unposed: Exact
+  readonly left: Counts
+  /** The last reading, until something changes after it. */
+  readonly read: Exact | null
+}
+
+export function standingAtStart(problem: Problem, width: number): Standing {
+  const first = valueOf(problem.first)
+  return {
+    value: ZERO,
+    counts: noCounts(width),
+    begun: 1,
+    doing: 'lay',
+    laid: false,
+    unposed: ZERO,
+    left: digitsOf(first, width),
+    read: null,
+  }
+}
+
+/** What the number begun last still owes, as one amount; below nought where too much was done. */
+export const owing = (s: Standing): Exact => worth(s.left)
+
+/** Whether the number begun last has been worked in wholly. */
+export const termDone = (s: Standing): boolean => s.laid && sign(owing(s)) === 0 && s.unposed === ZERO
+
+/** The standing after an act. */
+export function stand(problem: Problem, s: Standing, act: Act): Standing {
+  const width = s.counts.length
+  switch (act.kind) {
+    case 'read':
+      return { ...s, read: act.value }
+    case 'pose':
+      return pose(problem, s, act.amount)
+    case 'exchange': {
+      const moved = addCounts(countsOf([act.to], width), countsOf([act.from], width), -1)
+      return { ...s, counts: addCounts(s.counts, moved), read: null }
+    }
+    case 'lay':
+    case 'join':
+    case 'take': {
+      const pieces = act.pieces ? countsOf(act.pieces, width) : digitsOf(act.amount, width)
+      const way = act.kind === 'take' ? -1 : 1
+      // What is wanted shrinks when the act goes the way the term goes, and grows when it goes against it.
+      const along = s.doing === '-' ? -way : way
+      return {
+        ...s,
+        laid: true,
+        value: add(s.value, change(act)),
+        counts: addCounts(s.counts, pieces, way),
+        left: addCounts(s.left, pieces, -along),
+        read: null,
+      }
+    }
+  }
+}
+
+function pose(problem: Problem, s: Standing, amount: Exact): Standing {
+  if (compare(s.unposed, ZERO) > 0) return { ...s, unposed: subtract(s.unposed, amount), read: null }
+  const term = problem.terms[s.begun - 1]
+  if (!term) return { ...s, unposed: add(s.unposed, negate(amount)) }
+  const number = valueOf(term.number)
+  return {
+    ...s,
+    begun: s.begun + 1,
+    doing: term.operation,
+    unposed: subtract(number, amount),
+    left: digitsOf(number, s.counts.length),
+    read: null,
+  }
+}

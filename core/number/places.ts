@@ -1,0 +1,86 @@
+import { exact, isWhole, type Exact } from './exact'
+
+/** A decimal place as its power of ten: 0 is ones, 1 tens, −1 tenths. */
+export type Place = number
+
+/** The places of a place-value chart of whole numbers, ones first. */
+export const CHART_PLACES: readonly Place[] = [0, 1, 2, 3]
+
+const NAMES = new Map<Place, readonly [string, string]>([
+  [-3, ['thousandth', 'thousandths']],
+  [-2, ['hundredth', 'hundredths']],
+  [-1, ['tenth', 'tenths']],
+  [0, ['one', 'ones']],
+  [1, ['ten', 'tens']],
+  [2, ['hundred', 'hundreds']],
+  [3, ['thousand', 'thousands']],
+  [4, ['ten-thousand', 'ten-thousands']],
+  [5, ['hundred-thousand', 'hundred-thousands']],
+  [6, ['million', 'millions']],
+  [7, ['ten-million', 'ten-millions']],
+  [8, ['hundred-million', 'hundred-millions']],
+])
+
+/** What one of this place is called (`ten`), or several (`tens`). */
+export function placeName(place: Place, count = 2): string {
+  const names = NAMES.get(place)
+  if (!names) throw new Error(`no name for the place 10^${place}`)
+  return names[count === 1 ? 0 : 1]
+}
+
+/** The place that a name (`ten`, `tens`, `unit`, `units`) stands for, or undefined. */
+export function placeNamed(name: string): Place | undefined {
+  if (name === 'unit' || name === 'units') return 0
+  for (const [place, names] of NAMES) if (names.includes(name)) return place
+  return undefined
+}
+
+/** What one of this place is worth: 1, 10, 100 …, 1/10. */
+export function unitOf(place: Place): Exact {
+  return place < 0 ? exact(`1/1${'0'.repeat(-place)}`) : exact(`1${'0'.repeat(place)}`)
+}
+
+/** The place whose unit this is, or undefined where it is no power of ten. */
+export function placeOfUnit(unit: Exact): Place | undefined {
+  if (/^10*$/.test(unit)) return unit.length - 1
+  return /^1\/10+$/.test(unit) ? -(unit.length - 3) : undefined
+}
+
+/** How many stand in each place, indexed by place from the ones up: 253 is [3, 5, 2]. Counts may be above nine. */
+export type Counts = readonly number[]
+
+/** The digits of a whole number that is not negative, ones first, filled up with noughts to `width` places. */
+export function digitsOf(value: Exact, width = 1): Counts {
+  if (!isWhole(value) || value.startsWith('-')) throw new Error(`${value} has no plain digits`)
+  const digits = [...value].reverse().map(Number)
+  while (digits.length < width) digits.push(0)
+  return digits
+}
+
+/** What counts in places are worth together. */
+export function worth(counts: Counts): Exact {
+  let total = 0n
+  let unit = 1n
+  for (const count of counts) {
+    total += BigInt(count) * unit
+    unit *= 10n
+  }
+  return exact(total)
+}
+
+/** a + factor × b, place by place, as long as the longer. */
+export function addCounts(a: Counts, b: Counts, factor = 1): Counts {
+  return Array.from({ length: Math.max(a.length, b.length) }, (_, p) => (a[p] ?? 0) + factor * (b[p] ?? 0))
+}
+
+export const noCounts = (width: number): Counts => new Array<number>(width).fill(0)
+export const isEmpty = (counts: Counts): boolean => counts.every((c) => c === 0)
+/** `count` in one place, nought in the others. */
+export const countsAt = (place: Place, count: number, width = place + 1): Counts =>
+  Array.from({ length: Math.max(width, place + 1) }, (_, p) => (p === place ? count : 0))
+
+/** The only place that holds anything, or undefined where several or none do. */
+export function onlyPlace(counts: Counts): Place | undefined {
+  const held = counts.flatMap((c, p) => (c === 0 ? [] : [p]))
+  return held.length === 1 ? held[0] : undefined
+}

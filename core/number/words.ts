@@ -1,0 +1,78 @@
+import { parts, type Exact } from './exact'
+
+const SMALL = (
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen ' +
+  'fifteen sixteen seventeen eighteen nineteen'
+).split(' ')
+const TENS = '- - twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
+const SCALES: readonly (readonly [bigint, string])[] = [
+  [1_000_000n, 'million'],
+  [1_000n, 'thousand'],
+]
+
+export interface NumberWords {
+  /** British number names put *and* before the tens and ones (three hundred and four); American ones do not. */
+  readonly and: boolean
+  /** What nought is called: `nought` or `zero`. */
+  readonly zero: string
+}
+
+export const BRITISH: NumberWords = { and: true, zero: 'nought' }
+export const AMERICAN: NumberWords = { and: false, zero: 'zero' }
+
+function belowHundred(n: number): string {
+  if (n < 20) return SMALL[n]!
+  const tens = TENS[Math.floor(n / 10)]!
+  return n % 10 ? `${tens}-${SMALL[n % 10]}` : tens
+}
+
+function belowThousand(n: number, and: boolean): string {
+  const hundreds = Math.floor(n / 100)
+  const rest = n % 100
+  if (!hundreds) return belowHundred(rest)
+  const head = `${SMALL[hundreds]} hundred`
+  return rest ? `${head} ${and ? 'and ' : ''}${belowHundred(rest)}` : head
+}
+
+function whole(n: bigint, style: NumberWords): string {
+  if (n === 0n) return style.zero
+  const said: string[] = []
+  let rest = n
+  for (const [scale, name] of SCALES) {
+    const group = Number(rest / scale)
+    if (group) said.push(`${belowThousand(group, style.and)} ${name}`)
+    rest %= scale
+  }
+  if (rest > 0n) {
+    // 1,004 is "one thousand and four" where "and" is said at all.
+    const bare = style.and && said.length > 0 && rest < 100n
+    said.push((bare ? 'and ' : '') + belowThousand(Number(rest), style.and))
+  }
+  return said.join(' ')
+}
+
+const ORDINAL: Record<string, string> = {
+  '2': 'half',
+  '3': 'third',
+  '4': 'quarter',
+  '5': 'fifth',
+  '8': 'eighth',
+  '9': 'ninth',
+}
+
+function partsName(denominator: bigint, style: NumberWords, many: boolean): string {
+  const text = String(denominator)
+  if (text === '2' && many) return 'halves'
+  const name = ORDINAL[text] ?? `${whole(denominator, style).replace(/ty$/, 'tie').replace(/ve$/, 'f')}th`
+  return many ? `${name}s` : name
+}
+
+/** A number in English words, to 999,999,999: “three hundred and four”, “minus four”, “five sixths”. */
+export function inWords(value: Exact, style: NumberWords = BRITISH): string {
+  const { numerator, denominator } = parts(value)
+  const size = numerator < 0n ? -numerator : numerator
+  if (size > 999_999_999n) throw new Error(`${value} is beyond the number names Sett knows`)
+  const said = whole(size, style)
+  const named = denominator === 1n ? said : `${said} ${partsName(denominator, style, size !== 1n)}`
+  return numerator < 0n ? `minus ${named}` : named
+}

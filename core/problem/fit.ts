@@ -1,0 +1,56 @@
+import { compare, exact, isWhole, sign, ZERO } from '../number/exact'
+import { numeralOf, printNumeral, valueOf } from '../number/numeral'
+import { totals, type Problem } from './problem'
+
+/** Whether a material can hold a problem; where it cannot, why, in words, and which representations could. */
+export type Fit =
+  { readonly fits: true } | { readonly fits: false; readonly why: string; readonly instead: readonly string[] }
+
+export const FITS: Fit = { fits: true }
+
+/** What a material of whole-number places must know of a problem before it can say whether it fits. */
+export interface WholeLimits {
+  /** The material as the reason names it: “the chart”. */
+  readonly name: string
+  /** The greatest number it can show. */
+  readonly greatest: number
+  /** Why it stops there: “it has no place above the thousands”. */
+  readonly because: string
+  /** Representations that go further. */
+  readonly instead: readonly string[]
+}
+
+/** The fit of every material that shows whole numbers from nought up to a greatest one, checked at each total on the way. */
+export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
+  const no = (why: string, instead: readonly string[]): Fit => ({
+    fits: false,
+    why: why.charAt(0).toUpperCase() + why.slice(1),
+    instead,
+  })
+  const greatest = exact(limits.greatest)
+  const most = printNumeral(numeralOf(greatest))
+  for (const number of [problem.first, ...problem.terms.map((t) => t.number)]) {
+    const value = valueOf(number)
+    const text = printNumeral(number)
+    if (!isWhole(value) || number.form === 'fraction' || number.decimals > 0)
+      return no(`${text} is not a whole number, and ${limits.name} shows whole numbers only.`, [])
+    if (sign(value) < 0)
+      return no(
+        `${text} is below nought, and ${limits.name} shows nothing below nought. Positive and negative counters or a number line would hold it.`,
+        [],
+      )
+    if (compare(value, greatest) > 0)
+      return no(`${limits.name} holds ${most} at most: ${limits.because}; ${text} is more.`, limits.instead)
+  }
+  for (const [step, total] of totals(problem).entries()) {
+    if (compare(total, ZERO) < 0)
+      return no(
+        `At number ${step + 1} of the chain the total is ${total}, below nought, and ${limits.name} shows nothing below nought. ` +
+          'Positive and negative counters or a number line would hold it.',
+        [],
+      )
+    if (compare(total, greatest) > 0)
+      return no(`the total comes to ${total}; ${limits.name} holds ${most} at most: ${limits.because}.`, limits.instead)
+  }
+  return FITS
+}

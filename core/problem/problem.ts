@@ -1,0 +1,180 @@
+import { add, exact, negate, subtract, type Exact } from '../number/exact'
+import { parseNumeral, printNumeral, valueOf, type Numeral } from '../number/numeral'
+import { Refusal, type Span } from '../refusal'
+
+export type Operation = '+' | '-'
+
+/** One further number of a chain, and what is done with it. */
+export interface Term {
+  readonly operation: Operation
+  readonly number: Numeral
+}
+
+/** A chain of numbers: `52 - 37`, `33 + 4 - 6 + 2`. Worked from the left. */
+export interface Problem {
+  readonly first: Numeral
+  readonly terms: readonly Term[]
+}
+
+/** How long a typed problem may be before Sett stops reading, in characters. */
+export const MAX_PROBLEM_LENGTH = 200
+/** How many numbers a chain may have. */
+export const MAX_NUMBERS = 12
+
+interface Token extends Span {
+  readonly kind: 'number' | 'sign'
+  readonly text: string
+}
+
+const MINUS = /[-−–]/
+const NUMBER = /(?:\d+ )?\d+\/\d+|\d[\d,\u2009\u202f]*(?:\.\d+)?/y
+
+function refuseCharacter(text: string, at: number): never {
+  const char = String.fromCodePoint(text.codePointAt(at)!)
+  const span = { at, length: char.length }
+  if (/\p{Nd}/u.test(char))
+    throw new Refusal(`“${char}” at place ${at + 1} is a digit of another script.`, 'Write the digits 0 to 9.', span)
+  if (/[×*·÷/:]/.test(char))
+    throw new Refusal(
+      `“${char}” at place ${at + 1} asks for multiplying or dividing, which the bench does not do yet.`,
+      'Ask with + and −.',
+      span,
+    )
+  if (char === '=')
+    throw new Refusal(`The “=” at place ${at + 1} is not needed.`, 'Write only the asking side, like 52 − 37.', span)
+  if (char === '.' || char === ',')
+    throw new Refusal(`The “${char}” at place ${at + 1} stands without a digit on each side.`, '', span)
+  if (/\p{L}/u.test(char))
+    throw new Refusal(
+      `There is a letter, “${char}”, at place ${at + 1}.`,
+      'Write numbers out in digits, like 52 − 37.',
+      span,
+    )
+  throw new Refusal(
+    `“${char}” at place ${at + 1} is not part of a problem.`,
+    'Use digits, + and −, like 52 − 37.',
+    span,
+  )
+}
+
+function tokens(text: string): Token[] {
+  const found: Token[] = []
+  let at = 0
+  while (at < text.length) {
+    const char = text[at]!
+    if (/\s/.test(char)) {
+      at += 1
+    } else if (char === '+' || MINUS.test(char)) {
+      found.push({ kind: 'sign', text: char === '+' ? '+' : '-', at, length: 1 })
+      at += 1
+    } else {
+      NUMBER.lastIndex = at
+      const number = NUMBER.exec(text)?.[0]
+      if (number === undefined) refuseCharacter(text, at)
+      found.push({ kind: 'number', text: number, at, length: number.length })
+      at += number.length
+    }
+  }
+  return found
+}
+
+function numeralAt(token: Token, negative: boolean): Numeral {
+  try {
+    const numeral = parseNumeral(token.text)
+    return negative ? { ...numeral, negative: true } : numeral
+  } catch (error) {
+    if (error instanceof Refusal) throw new Refusal(error.reason, error.hint, { at: token.at, length: token.length })
+    throw error
+  }
+}
+
+/**
+ * Reads a typed problem: numbers joined by + and −, with spaces as one likes. A sign that touches the number after it
+ * and follows another sign is the number's own (`5 - -3`).
+ * @throws Refusal with the span of the first trouble.
+ */
+export function parseProblem(text: string): Problem {
+  if (text.trim() === '') throw new Refusal('There is no problem yet.', 'Type one, like 52 − 37.', { at: 0, length: 0 })
+  const digits = text.match(/\d+/g)?.reduce((n, run) => Math.max(n, run.length), 0) ?? 0
+  if (text.length > MAX_PROBLEM_LENGTH)
+    throw new Refusal(
+      digits > 20
+        ? `There is a number of ${digits} digits; Sett reads numbers of up to nine.`
+        : `That is ${text.length} characters long; a problem may have ${MAX_PROBLEM_LENGTH}.`,
+      'Ask a shorter problem.',
+      { at: MAX_PROBLEM_LENGTH, length: text.length - MAX_PROBLEM_LENGTH },
+    )
+  const read = tokens(text)
+  const numbers: { operation: Operation; number: Numeral }[] = []
+  let i = 0
+  while (i < read.length) {
+    const sign = read[i]!.kind === 'sign' ? read[i++]! : undefined
+    if (!sign && numbers.length > 0) {
+      const token = read[i]!
+      throw new Refusal(
+        `There is no + or − before “${token.text}” at place ${token.at + 1}.`,
+        'Put the sign in.',
+        token,
+      )
+    }
+    let own = read[i]
+    if (sign && own?.kind === 'sign') {
+      const next = read[i + 1]
+      const touches = next?.kind === 'number' && next.at === own.at + 1 && own.at > sign.at + 1 && own.text === '-'
+      if (!touches)
+        throw new Refusal(`Two signs stand side by side at place ${sign.at + 1}.`, 'Write one of them.', {
+          at: sign.at,
+          length: own.at + own.length - sign.at,
+        })
+      i += 1
+      own = next
+      numbers.push({ operation: sign.text as Operation, number: numeralAt(own, true) })
+    } else {
+      if (!own)
+        throw new Refusal(
+          `The sign at place ${sign!.at + 1} has no number after it.`,
+          'Write the number, or take the sign out.',
+          sign,
+        )
+      const first = numbers.length === 0
+      numbers.push({
+        operation: first ? '+' : ((sign?.text ?? '+') as Operation),
+        number: numeralAt(own, first && sign?.text === '-'),
+      })
+    }
+    i += 1
+  }
+  if (numbers.length > MAX_NUMBERS)
+    throw new Refusal(
+      `That chain has ${numbers.length} numbers; up to ${MAX_NUMBERS} fit on a page.`,
+      'Ask it in two parts.',
+    )
+  const [head, ...terms] = numbers
+  return { first: head!.number, terms }
+}
+
+/** The problem as plain text that `parseProblem` reads back to the same Problem. */
+export function printProblem(problem: Problem): string {
+  return [printNumeral(problem.first), ...problem.terms.map((t) => `${t.operation} ${printNumeral(t.number)}`)].join(
+    ' ',
+  )
+}
+
+/** Accepts a problem typed or already read. */
+export const toProblem = (problem: Problem | string): Problem =>
+  typeof problem === 'string' ? parseProblem(problem) : problem
+
+/** The value reached after each number of the chain; the last is the answer. */
+export function totals(problem: Problem): readonly Exact[] {
+  const reached = [valueOf(problem.first)]
+  for (const { operation, number } of problem.terms)
+    reached.push((operation === '+' ? add : subtract)(reached.at(-1)!, valueOf(number)))
+  return reached
+}
+
+/** The exact answer. */
+export const answer = (problem: Problem): Exact => totals(problem).at(-1) ?? exact(0)
+
+/** What one term changes: + or − its number. */
+export const changeOf = (term: Term): Exact =>
+  term.operation === '+' ? valueOf(term.number) : negate(valueOf(term.number))

@@ -1,0 +1,272 @@
+import type { Act } from '../act/act'
+import { stand, termDone, type Standing } from '../act/standing'
+import type { Exact } from '../number/exact'
+import { write, type WrittenLine } from '../plan/lines'
+import { actsAhead, setUp, standingFor, type PlanRequest, type Setup } from '../plan/plan'
+import { answer } from '../problem/problem'
+import { Refusal } from '../refusal'
+import { equations, type EquationsState } from '../representation/equations/equations'
+import { isSilent, REPRESENTATIONS } from '../representation/index'
+import { isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
+import { labelOf, sayAct, sayOwed } from '../speech/say'
+import { WORD_PACKS } from '../speech/words'
+import { wayById } from '../way/index'
+import { follow, type Followers } from './follow'
+
+export type Mode = 'show' | 'together' | 'alone'
+
+/** One thing done: the moves of a hand that make it, the acts they are, and what was said and written for them. */
+export interface Stone {
+  /** Where the hand was; null where nothing had to be moved (a number only asked). */
+  readonly on: RepresentationId | null
+  readonly acts: readonly Act[]
+  /** The moves in every representation that could do it. */
+  readonly moves: Readonly<Partial<Record<RepresentationId, readonly unknown[]>>>
+  readonly label: string
+  readonly say: string
+  readonly lines: readonly WrittenLine[]
+  readonly before: Exact
+  readonly shows: Exact
+  /** What is still owed, in words; empty when the stone is whole. */
+  readonly owed: string
+  readonly owedKind: Owed['kind'] | null
+  /** Whether it is what the way asks here; `part` of it, or something else that is nevertheless true. */
+  readonly fits: 'planned' | 'part' | 'other'
+  /** Representations that could not show it, with the reason. */
+  readonly waiting: Readonly<Partial<Record<RepresentationId, string>>>
+}
+
+/** Everything that stands at one moment. */
+export interface Moment {
+  readonly states: Readonly<Partial<Record<RepresentationId, unknown>>>
+  readonly followers: Followers
+  readonly standing: Standing
+  readonly page: EquationsState
+  readonly stones: readonly Stone[]
+  /** The stone still growing: what it grew from and the moves so far. */
+  readonly open: { readonly on: RepresentationId; readonly moves: readonly unknown[]; readonly from: Moment } | null
+}
+
+/** One entry of a record: milliseconds since the start, where, and the move as text. On `bench`: `ask`, `undo`, `redo`. */
+export interface Entry {
+  readonly at: number
+  readonly on: RepresentationId | 'bench'
+  readonly move: string
+}
+
+/** A problem being worked. Every change makes a new Bench; moments are shared, so undo costs nothing. */
+export interface Bench {
+  readonly setup: Setup
+  readonly mode: Mode
+  readonly now: Moment
+  readonly past: readonly { readonly moment: Moment; readonly entry: Entry }[]
+  readonly undone: readonly Entry[]
+  readonly log: readonly Entry[]
+}
+
+/** Lays out an empty bench for a problem. @throws Refusal when it does not fit. */
+export function openBench(request: PlanRequest, mode: Mode): Bench {
+  const setup = setUp(request)
+  const { problem, choices } = setup
+  const states = Object.fromEntries(setup.all.map((id) => [id, REPRESENTATIONS[id].start(problem, choices)]))
+  const now: Moment = {
+    states,
+    followers: {},
+    standing: standingFor(problem),
+    page: equations.start(problem, choices),
+    stones: [],
+    open: null,
+  }
+  return { setup, mode, now: mode === 'show' ? now : askedOn(setup, now), past: [], undone: [], log: [] }
+}
+
+/** The next act of the way from where the problem stands, or null when it is worked. */
+export const nextAct = (bench: Bench): Act | null =>
+  wayById(bench.setup.way).next(bench.setup.problem, bench.now.standing)
+
+/** All acts that the way still has before it. */
+export const ahead = (bench: Bench): readonly Act[] => actsAhead(bench.setup, bench.now.standing)
+
+/** Whether the problem is worked through and read; `right` tells whether it was read rightly. */
+export function outcome(bench: Bench): {
+  readonly finished: boolean
+  readonly right: boolean
+  readonly read: Exact | null
+} {
+  const { standing } = bench.now
+  const all = standing.begun > bench.setup.problem.terms.length && termDone(standing)
+  const right = all && standing.read === answer(bench.setup.problem)
+  return { finished: standing.read !== null, right, read: standing.read }
+}
+
+/**
+ * Makes one entry: a move, an ask, an undo or a redo. @throws Refusal when the material cannot do it; the bench given
+ * is unharmed.
+ */
+export function enter(bench: Bench, entry: Entry): Bench {
+  if (entry.on === 'bench') {
+    if (entry.move === 'undo') return undo(bench, entry)
+    if (entry.move === 'redo') return redo(bench, entry)
+    if (entry.move === 'ask') return step(bench, entry, ask(bench), [])
+    throw new Refusal(`The bench has no move “${entry.move}”.`, 'It knows ask, undo and redo.')
+  }
+  return step(bench, entry, moved(bench, entry.on, entry.move), [])
+}
+
+function step(bench: Bench, entry: Entry, moment: Moment, undone: readonly Entry[]): Bench {
+  return {
+    ...bench,
+    now: bench.mode === 'show' ? moment : askedOn(bench.setup, moment),
+    past: [...bench.past, { moment: bench.now, entry }],
+    undone,
+    log: [...bench.log, entry],
+  }
+}
+
+function undo(bench: Bench, entry: Entry): Bench {
+  const last = bench.past.at(-1)
+  if (!last) throw new Refusal('There is nothing to take back.')
+  return {
+    ...bench,
+    now: last.moment,
+    past: bench.past.slice(0, -1),
+    undone: [...bench.undone, last.entry],
+    log: [...bench.log, entry],
+  }
+}
+
+function redo(bench: Bench, entry: Entry): Bench {
+  const again = bench.undone.at(-1)
+  if (!again) throw new Refusal('There is nothing to do again.')
+  const moment = again.on === 'bench' ? ask(bench) : moved(bench, again.on, again.move)
+  const next = step(bench, again, moment, bench.undone.slice(0, -1))
+  return { ...next, log: [...bench.log, entry] }
+}
+
+/** Asks the next number where no hand has anything to do for it. */
+function ask(bench: Bench): Moment {
+  const act = silentAct(bench.setup, bench.now)
+  if (!act) throw new Refusal('The next step is for the hand: nothing is only asked here.')
+  return laid(bench.setup, bench.now, [act], { on: null, moves: [] })
+}
+
+/** The next act, when the main material has nothing to do for it. */
+export function silentAct(setup: Setup, moment: Moment): Act | null {
+  const next = wayById(setup.way).next(setup.problem, moment.standing)
+  const main = setup.representation
+  return next && isSilent(REPRESENTATIONS[main], moment.states[main], next) ? next : null
+}
+
+/** Outside Show, what is only asked is asked at once. */
+function askedOn(setup: Setup, moment: Moment): Moment {
+  if (isOwing(moment)) return moment
+  const act = silentAct(setup, moment)
+  return act ? askedOn(setup, laid(setup, moment, [act], { on: null, moves: [] })) : moment
+}
+
+const isOwing = (moment: Moment): boolean => (moment.stones.at(-1)?.owed ?? '') !== ''
+
+/** Reads a typed move and makes it. It joins the stone still growing when the two together are one thing done. */
+function moved(bench: Bench, on: RepresentationId, text: string): Moment {
+  const { setup, now } = bench
+  if (!setup.all.includes(on)) throw new Refusal(`${REPRESENTATIONS[on]?.title ?? on} is not on this bench.`)
+  const r = REPRESENTATIONS[on]
+  const missed = now.followers[on]
+  if (missed)
+    throw new Refusal(
+      `The ${r.title} is waiting: ${missed.why}`,
+      'Put the mat right first, or take the last step back.',
+    )
+  const move = r.parse(text)
+  if ((move as { kind: string }).kind === 'rub') throw new Refusal('Nothing is rubbed out here.', 'Strike it, or undo.')
+  r.apply(now.states[on], move)
+  if (now.open?.on === on) {
+    const moves = [...now.open.moves, move]
+    const together = r.recognise(now.open.from.states[on], moves)
+    if (together !== undefined) return grown(setup, now.open.from, on, moves, together)
+  }
+  const alone = r.recognise(now.states[on], [move]) ?? { soFar: [], owed: { kind: 'nothing' } as const }
+  return grown(setup, { ...now, open: null }, on, [move], alone)
+}
+
+type Known = Exclude<ReturnType<(typeof REPRESENTATIONS)['blocks']['recognise']>, undefined>
+
+function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly unknown[], known: Known): Moment {
+  const unfinished = isUnfinished(known)
+  const acts = unfinished ? known.soFar : known
+  const fits = compareWithWay(setup, from, acts)
+  // What a hand carries off to the store may be the very ones that were to be taken.
+  const owed = unfinished && fits === 'other' ? known.owed : null
+  const moment = laid(setup, from, acts, { on, moves, owed, fits })
+  const whole = owed === null && fits === 'planned'
+  return { ...moment, open: whole ? null : { on, moves, from } }
+}
+
+/** Whether acts are what the way asks from here. */
+function compareWithWay(setup: Setup, from: Moment, acts: readonly Act[]): Stone['fits'] {
+  let standing = from.standing
+  for (const act of acts) {
+    const next = wayById(setup.way).next(setup.problem, standing)
+    if (!next || !sameAct(next, act)) return acts.length === 1 && next && isPart(next, act) ? 'part' : 'other'
+    standing = stand(setup.problem, standing, act)
+  }
+  return acts.length > 0 ? 'planned' : 'other'
+}
+
+const sameAct = (a: Act, b: Act): boolean => canonical(a) === canonical(b)
+const canonical = (act: Act): string =>
+  'pieces' in act && act.pieces ? JSON.stringify([act.kind, act.amount, act.pieces]) : JSON.stringify(act)
+
+/** Fewer of the very pieces that the way asks for. */
+function isPart(whole: Act, act: Act): boolean {
+  if (whole.kind === 'pose' && act.kind === 'pose')
+    return whole.operation === act.operation && BigInt(act.amount) < BigInt(whole.amount)
+  if (!('pieces' in whole) || !('pieces' in act) || whole.kind !== act.kind) return false
+  return (act.pieces ?? []).every((p) => (whole.pieces ?? []).some((w) => w.unit === p.unit && w.count >= p.count))
+}
+
+interface Hand {
+  readonly on: RepresentationId | null
+  readonly moves: readonly unknown[]
+  readonly owed?: Owed | null
+  readonly fits?: Stone['fits']
+}
+
+/** Lays a stone on a moment: acts in every representation, on the page and in words. */
+function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Moment {
+  const pack = WORD_PACKS[setup.choices.words]
+  const followed = follow(setup, from, acts, hand)
+  let { page, standing } = from
+  const lines: WrittenLine[] = []
+  const said: string[] = []
+  for (const act of acts) {
+    said.push(sayAct(act, standing.value, setup.problem, pack))
+    const written = write(page, act)
+    page = written.page
+    lines.push(...written.lines)
+    standing = stand(setup.problem, standing, act)
+  }
+  const before = from.standing.value
+  const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack) : ''
+  const states = {
+    ...followed.states,
+    ...(setup.all.includes('equations') && hand.on !== 'equations' ? { equations: page } : {}),
+  }
+  const shared = { states, followers: followed.followers, standing, page, open: null }
+  if (acts.length === 0 && owed === '') return { ...shared, stones: from.stones }
+  const stone: Stone = {
+    on: hand.on,
+    acts,
+    moves: followed.moves,
+    label: acts.length > 0 ? acts.map((a) => labelOf(a, pack)).join(' · ') : 'on the sheet',
+    say: owed || said.join(' '),
+    lines,
+    before,
+    shows: standing.value,
+    owed,
+    owedKind: hand.owed?.kind ?? null,
+    fits: hand.fits ?? 'planned',
+    waiting: followed.waiting,
+  }
+  return { ...shared, stones: [...from.stones, stone] }
+}

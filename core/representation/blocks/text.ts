@@ -1,0 +1,80 @@
+import { placeName, type Place } from '../../number/places'
+import type { Exact } from '../../number/exact'
+import { Refusal } from '../../refusal'
+import { countsIn, numberAt, placeAt, printCounts, spanOf, wordsOf, type Word } from '../text'
+import { WIDTH, type BlocksMove, type Zone } from './state'
+
+/** The verb for every way a block can be carried. */
+const VERBS: readonly (readonly [string, Zone, Zone])[] = [
+  ['lay', 'store', 'mat'],
+  ['return', 'mat', 'store'],
+  ['set', 'store', 'beside'],
+  ['unset', 'beside', 'store'],
+  ['push', 'beside', 'mat'],
+  ['pull', 'mat', 'beside'],
+  ['take', 'mat', 'taken'],
+  ['give', 'taken', 'mat'],
+  ['tidy', 'taken', 'store'],
+  ['untidy', 'store', 'taken'],
+]
+
+/** Whether blocks are carried this way at all. */
+export const canCarry = (from: Zone, to: Zone): boolean => VERBS.some(([, f, t]) => f === from && t === to)
+
+/** `lay 52`, `set 358`, `push 8 ones`, `take 7 ones`, `break ten`, `tie 2 tens`, `read 15`. */
+export function printMove(move: BlocksMove): string {
+  switch (move.kind) {
+    case 'read':
+      return move.value === null ? 'unread' : `read ${move.value}`
+    case 'carry': {
+      const verb = VERBS.find(([, f, t]) => f === move.from && t === move.to)
+      if (!verb) throw new Error(`no word for carrying from ${move.from} to ${move.to}`)
+      return `${verb[0]} ${printCounts(move.counts)}`
+    }
+    case 'break':
+    case 'tie':
+      return `${move.kind} ${move.times === 1 ? '' : `${move.times} `}${placeName(move.place, move.times)}`
+  }
+}
+
+/** Reads a typed move of the blocks. @throws Refusal with the place in the text. */
+export function parseMove(text: string): BlocksMove {
+  const words = wordsOf(text)
+  const verb = words[0]
+  if (!verb) throw new Refusal('There is no move yet.', 'Type one, like: take 7 ones.', { at: 0, length: 0 })
+  const rest = words.slice(1)
+  if (verb.text === 'unread' && rest.length === 0) return { kind: 'read', value: null }
+  if (verb.text === 'read') {
+    nothingAfter(rest, 1)
+    return { kind: 'read', value: numberAt(rest[0], text) as Exact }
+  }
+  if (verb.text === 'break' || verb.text === 'tie') return exchangeMove(verb.text, rest, text)
+  const carry = VERBS.find(([name]) => name === verb.text)
+  if (!carry)
+    throw new Refusal(
+      `Blocks have no move “${verb.text}”.`,
+      'They know lay, set, push, take, give, return, break, tie and read.',
+      spanOf(verb),
+    )
+  return { kind: 'carry', from: carry[1], to: carry[2], counts: countsIn(rest, text, WIDTH) }
+}
+
+function exchangeMove(kind: 'break' | 'tie', rest: readonly Word[], text: string): BlocksMove {
+  const counted = rest[0] !== undefined && /^\d/.test(rest[0].text)
+  const times = counted ? Number(numberAt(rest[0], text)) : 1
+  if (times < 1 || times > 99) throw new Refusal(`${times} is no number of pieces to ${kind}.`, '', spanOf(rest[0]!))
+  const place: Place = placeAt(rest[counted ? 1 : 0], text, WIDTH)
+  nothingAfter(rest, counted ? 2 : 1)
+  if (kind === 'tie' && place === 0)
+    throw new Refusal(
+      'Ones are not tied from anything smaller here.',
+      'Say tie ten, tie hundred or tie thousand.',
+      spanOf(rest.at(-1)!),
+    )
+  return { kind, place, times }
+}
+
+function nothingAfter(words: readonly Word[], from: number): void {
+  const extra = words[from]
+  if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
+}

@@ -1,0 +1,134 @@
+import { countsOf, type Act } from '../../act/act'
+import { valueOf } from '../../number/numeral'
+import { digitsOf, isEmpty, onlyPlace, placeName, placeOfUnit, type Counts, type Place } from '../../number/places'
+import { fitWholes } from '../../problem/fit'
+import { totals, type Problem } from '../../problem/problem'
+import { Refusal } from '../../refusal'
+import type { Representation } from '../representation'
+import { apply, invert } from './apply'
+import { recognise } from './recognise'
+import { answered, holdings, shown, type ColumnsMove, type ColumnsState } from './state'
+import { parseMove, printMove } from './text'
+
+/** The column of the widest number or total of the problem. */
+function widthOf(problem: Problem): number {
+  const values = [...totals(problem), ...problem.terms.map((t) => valueOf(t.number))]
+  return Math.max(...values.map((v) => digitsOf(v).length))
+}
+
+/** The digit below in a place of the newest band. */
+const belowAt = (s: ColumnsState, place: Place): number => s.bands.at(-1)?.below[place] ?? 0
+
+/** Answer digits for places up to `before` with nothing to add or take away, which are only copied down. */
+function copyDown(s: ColumnsState, before: Place): readonly ColumnsMove[] {
+  if (s.bands.length === 0) return []
+  const held = holdings(s)
+  const moves: ColumnsMove[] = []
+  for (let p = 0; p < before; p++)
+    if (!answered(s, p) && belowAt(s, p) === 0) moves.push({ kind: 'answer', place: p, digit: held[p]! })
+  return moves
+}
+
+/** The leading place that has a digit in the result; nothing is copied down above it. */
+const leading = (s: ColumnsState): number =>
+  Math.max(
+    0,
+    holdings(s).findLastIndex((n) => n > 0),
+  )
+
+function perform(s: ColumnsState, act: Act): readonly ColumnsMove[] {
+  switch (act.kind) {
+    case 'lay':
+      if (s.rows.length > 0) throw new Refusal('The sheet has its first number already.')
+      return [{ kind: 'write', number: act.amount }]
+    case 'pose':
+      if (s.rows.length === 0) throw new Refusal('The sheet waits for its first number.')
+      return [...copyDown(s, leading(s) + 1), { kind: 'under', operation: act.operation, number: act.amount }]
+    case 'read':
+      return [...copyDown(s, leading(s) + 1), { kind: 'read', value: act.value }]
+    case 'exchange':
+      return exchange(s, placeOfUnit(act.from.unit)!, act.from.count, placeOfUnit(act.to.unit)!, act.to.count)
+    case 'join':
+    case 'take':
+      return workColumns(s, act.kind, act.pieces ? countsOf(act.pieces, s.width) : digitsOf(act.amount, s.width))
+  }
+}
+
+/** Joins or takes whole digits of the number below; the sheet has no mark for part of a digit. */
+function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): readonly ColumnsMove[] {
+  const band = s.bands.at(-1)
+  if (!band) throw new Refusal('The sheet has no second number yet.')
+  if ((band.operation === '+') !== (kind === 'join'))
+    throw new Refusal(`The sheet has no mark for ${kind === 'join' ? 'giving back' : 'taking out again'}.`)
+  const moves: ColumnsMove[] = []
+  let state = s
+  const write = (more: readonly ColumnsMove[]): void => {
+    moves.push(...more)
+    state = more.reduce(apply, state)
+  }
+  for (const [place, count] of counts.entries()) {
+    if (count === 0) continue
+    if (answered(state, place)) throw new Refusal(`The ${placeName(place)} are worked already.`)
+    if (count !== belowAt(state, place))
+      throw new Refusal(`The sheet writes the ${placeName(place)} when all ${belowAt(state, place)} are done.`)
+    write(copyDown(state, place))
+    const holds = holdings(state)[place]!
+    const digit = kind === 'join' ? holds + count : holds - count
+    if (digit < 0) throw new Refusal(`There are too few ${placeName(place)} on the sheet.`)
+    write([{ kind: 'answer', place, digit }])
+  }
+  if (isEmpty(counts) && onlyPlace(counts) === undefined) return []
+  return moves
+}
+
+function exchange(s: ColumnsState, from: Place, fromCount: number, to: Place, toCount: number): readonly ColumnsMove[] {
+  const held = holdings(s)
+  const carriedInto = s.bands.at(-1)?.operation === '+' && from < to && !answered(s, from) && belowAt(s, from) === 0
+  if (carriedInto) {
+    // Nine and a carry mark, with nothing beneath: the column's sum is written down before it can be exchanged.
+    const sum: ColumnsMove = { kind: 'answer', place: from, digit: held[from]! }
+    return [sum, ...exchange(apply(s, sum), from, fromCount, to, toCount)]
+  }
+  const left = held[from]! - fromCount
+  const more = (held[to] ?? 0) + toCount
+  if (left < 0) throw new Refusal(`There are too few ${placeName(from)} on the sheet.`)
+  if (to >= s.width) throw new Refusal(`This sheet has no ${placeName(to)} column.`)
+  const rewrite = (place: Place, digit: number): readonly ColumnsMove[] => {
+    const carried = answered(s, place) ? 0 : (s.bands.at(-1)?.carry[place] ?? 0)
+    if (digit < carried) throw new Refusal(`The carry mark over the ${placeName(place)} would have to go.`)
+    return [
+      { kind: 'strike', place },
+      { kind: 'above', place, digit: digit - carried },
+    ]
+  }
+  const lessen = rewrite(from, left)
+  if (from < to) {
+    const carry: ColumnsMove = { kind: 'carry', place: to, digit: toCount }
+    return [...lessen, ...(s.bands.length > 0 && !answered(s, to) ? [carry] : rewrite(to, more))]
+  }
+  // The small 1 stands before a single digit in the top row; anything else is struck and written anew.
+  const small = toCount === 10 && held[to]! < 10 && !answered(s, to) && !(s.bands.at(-1)?.carry[to] ?? 0)
+  return [...lessen, ...(small ? [{ kind: 'one', place: to } as const] : rewrite(to, more))]
+}
+
+/** The column sheet: digits under digits, with every mark. */
+export const columns: Representation<ColumnsState, ColumnsMove> = {
+  id: 'columns',
+  title: 'column sheet',
+  kind: 'written',
+  fits: (problem) =>
+    fitWholes(problem, {
+      name: 'the column sheet',
+      greatest: 999_999_999,
+      because: 'it is nine squares wide',
+      instead: [],
+    }),
+  start: (problem) => ({ width: widthOf(problem), rows: [], bands: [], read: null }),
+  apply,
+  invert,
+  shows: shown,
+  perform,
+  recognise,
+  print: printMove,
+  parse: parseMove,
+}

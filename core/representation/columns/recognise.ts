@@ -1,0 +1,102 @@
+import { amountAct, type Act } from '../../act/act'
+import { exchangesFor } from '../../act/exchanges'
+import { countsAt, type Place } from '../../number/places'
+import type { Owed, Recognised } from '../representation'
+import { apply } from './apply'
+import { answered, holdings, live, type ColumnsMove, type ColumnsState } from './state'
+
+/**
+ * Marks as acts. What the sheet holds in each place is compared before and after; a place answered for the first time
+ * has had its digit below added or taken away, and what is left over must be an exchange.
+ */
+export function recognise(before: ColumnsState, moves: readonly ColumnsMove[]): Recognised {
+  const last = moves.at(-1)
+  if (!last || moves.some((m) => m.kind === 'rub')) return undefined
+  const now = moves.reduce(apply, before)
+  switch (last.kind) {
+    case 'read':
+      return onlyCopied(before, moves.slice(0, -1)) && last.value !== null
+        ? [{ kind: 'read', value: last.value }]
+        : undefined
+    case 'write':
+      return moves.length === 1
+        ? [
+            {
+              kind: 'lay',
+              amount: last.number,
+              pieces: amountAct(
+                'lay',
+                now.rows[0]!.map((q) => live(q) ?? 0),
+              ).pieces!,
+            },
+          ]
+        : undefined
+    case 'under':
+      return onlyCopied(before, moves.slice(0, -1))
+        ? [{ kind: 'pose', operation: last.operation, amount: last.number }]
+        : undefined
+    default:
+      return moves.some((m) => m.kind === 'write' || m.kind === 'under' || m.kind === 'read')
+        ? undefined
+        : marks(before, now, moves)
+  }
+}
+
+/** Whether marks only copy down places with nothing beneath. */
+function onlyCopied(before: ColumnsState, moves: readonly ColumnsMove[]): boolean {
+  const held = holdings(before)
+  const below = before.bands.at(-1)?.below ?? []
+  return moves.every((m) => m.kind === 'answer' && !(below[m.place] ?? 0) && held[m.place] === m.digit)
+}
+
+function marks(before: ColumnsState, now: ColumnsState, moves: readonly ColumnsMove[]): Recognised {
+  const band = now.bands.at(-1)
+  const way = band?.operation === '-' ? -1 : 1
+  const [was, is] = [holdings(before), holdings(now)]
+  const fresh = Array.from({ length: now.width }, (_, p) => p).filter((p) => answered(now, p) && !answered(before, p))
+  const worked = fresh.filter((p) => (band?.below[p] ?? 0) > 0)
+  const rest = is.map((n, p) => n - was[p]! - (fresh.includes(p) ? way * (band?.below[p] ?? 0) : 0))
+  const struckBare = openStrike(now)
+  const exchanges = struckBare === undefined ? exchangesFor(rest) : undefined
+  if (!exchanges) return { soFar: [], owed: owedFor(before, now, rest, struckBare, fresh) }
+  if (worked.length > 1 && moves.length > 1) return undefined
+  if (worked.length === 0 && exchanges.length === 0)
+    return fresh.length > 0 && moves.length === 1 ? { soFar: [], owed: { kind: 'nothing' } } : undefined
+  const done: Act[] = worked.map((p) => amountAct(way === 1 ? 'join' : 'take', countsAt(p, band!.below[p]!, now.width)))
+  return way === 1 ? [...done, ...exchanges] : [...exchanges, ...done]
+}
+
+/** A place in which everything is struck and nothing written instead. */
+function openStrike(s: ColumnsState): Place | undefined {
+  for (const row of s.rows)
+    for (const [place, square] of row.entries()) if (square.length > 0 && live(square) === undefined) return place
+  return undefined
+}
+
+/** Names the mark that is missing, or the digit that does not follow. */
+function owedFor(
+  before: ColumnsState,
+  now: ColumnsState,
+  rest: readonly number[],
+  struck: Place | undefined,
+  fresh: readonly Place[],
+): Owed {
+  if (struck !== undefined) return { kind: 'mark', mark: 'lessened', place: struck }
+  const off = rest.flatMap((n, p) => (n === 0 ? [] : [p]))
+  const [low, high] = [off[0]!, off.at(-1)!]
+  const alone = off.length === 1
+  if (alone && rest[low] === 10) return { kind: 'mark', mark: 'strike', place: low + 1 }
+  if (alone && rest[low] === -1 && low > 0) return { kind: 'mark', mark: 'small-one', place: low - 1 }
+  if (alone && rest[low] === -10) return { kind: 'mark', mark: 'carry', place: low + 1 }
+  if (alone && rest[low] === 1 && low > 0) return { kind: 'mark', mark: 'digit', place: low - 1 }
+  const place = fresh.find((p) => off.includes(p)) ?? high
+  const band = now.bands.at(-1)
+  return {
+    kind: 'look-again',
+    place,
+    wrote: holdings(now)[place]!,
+    above: holdings(before)[place]!,
+    operation: band?.operation ?? '+',
+    below: band?.below[place] ?? 0,
+  }
+}

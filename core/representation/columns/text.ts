@@ -1,0 +1,88 @@
+import type { Exact } from '../../number/exact'
+import { placeName, type Place } from '../../number/places'
+import { MAX_DIGITS } from '../../number/numeral'
+import { Refusal } from '../../refusal'
+import { numberAt, placeAt, spanOf, wordsOf } from '../text'
+import type { ColumnsMove } from './state'
+
+const RUBBED = ['write', 'under', 'answer', 'strike', 'above', 'one', 'carry'] as const
+
+/** `write 52`, `under - 37`, `answer 5 ones`, `strike tens`, `above 4 tens`, `one ones`, `carry 1 tens`, `read 15`. */
+export function printMove(move: ColumnsMove): string {
+  switch (move.kind) {
+    case 'read':
+      return move.value === null ? 'unread' : `read ${move.value}`
+    case 'write':
+      return `write ${move.number}`
+    case 'under':
+      return `under ${move.operation} ${move.number}`
+    case 'answer':
+    case 'above':
+    case 'carry':
+      return `${move.kind} ${move.digit} ${placeName(move.place)}`
+    case 'strike':
+    case 'one':
+      return `${move.kind} ${placeName(move.place)}`
+    case 'rub':
+      return `rub ${move.mark} ${move.digit} ${placeName(move.place)}`
+  }
+}
+
+/** Reads a typed mark of the column sheet. @throws Refusal with the place in the text. */
+export function parseMove(text: string): ColumnsMove {
+  const words = wordsOf(text)
+  const verb = words[0]
+  if (!verb) throw new Refusal('There is no mark yet.', 'Type one, like: answer 5 ones.', { at: 0, length: 0 })
+  const only = (n: number): void => {
+    const extra = words[n]
+    if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
+  }
+  const place = (i: number): Place => placeAt(words[i], text, MAX_DIGITS)
+  const digit = (i: number): number => {
+    const n = Number(numberAt(words[i], text))
+    if (n > 99) throw new Refusal(`${n} does not go into one square.`, 'A square takes a digit.', spanOf(words[i]!))
+    return n
+  }
+  switch (verb.text) {
+    case 'unread':
+      only(1)
+      return { kind: 'read', value: null }
+    case 'read':
+      only(2)
+      return { kind: 'read', value: numberAt(words[1], text) as Exact }
+    case 'write':
+      only(2)
+      return { kind: 'write', number: numberAt(words[1], text) as Exact }
+    case 'under': {
+      const sign = words[1]
+      if (sign?.text !== '+' && sign?.text !== '-' && sign?.text !== '−')
+        throw new Refusal(
+          '“under” needs the sign and the number.',
+          'Like: under - 37.',
+          sign ? spanOf(sign) : { at: text.length, length: 0 },
+        )
+      only(3)
+      return { kind: 'under', operation: sign.text === '+' ? '+' : '-', number: numberAt(words[2], text) as Exact }
+    }
+    case 'answer':
+    case 'above':
+    case 'carry':
+      only(3)
+      return { kind: verb.text, digit: digit(1), place: place(2) }
+    case 'strike':
+    case 'one':
+      only(2)
+      return { kind: verb.text, place: place(1) }
+    case 'rub': {
+      only(4)
+      const mark = RUBBED.find((m) => m === words[1]?.text)
+      if (!mark) throw new Refusal('There is no such mark to take away.', '', words[1] && spanOf(words[1]))
+      return { kind: 'rub', mark, digit: digit(2), place: place(3) }
+    }
+  }
+  throw new Refusal(
+    `The column sheet has no mark “${verb.text}”.`,
+    'It knows write, under, answer, strike, above, one, carry and read.',
+    spanOf(verb),
+  )
+}

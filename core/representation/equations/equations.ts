@@ -1,0 +1,182 @@
+import { amountAct, change, countsOf, exchangeAct, type Act } from '../../act/act'
+import { add, ZERO, type Exact } from '../../number/exact'
+import { MAX_DIGITS, parseNumeral, valueOf } from '../../number/numeral'
+import { addCounts, digitsOf, noCounts, onlyPlace, unitOf, worth, type Counts } from '../../number/places'
+import { fitWholes } from '../../problem/fit'
+import { printProblem, type Problem } from '../../problem/problem'
+import { Refusal } from '../../refusal'
+import type { Recognised, Representation } from '../representation'
+
+/** One line of running writing, in plain ASCII arithmetic, and what stood before it was written. */
+export interface Line {
+  readonly text: string
+  readonly act: Act
+  readonly valueBefore: Exact
+  readonly countsBefore: Counts
+}
+
+export interface EquationsState {
+  /** The whole question, for the last sentence. */
+  readonly problem: string
+  readonly value: Exact
+  /** How the value stands parted into places; a broken ten shows as twelve ones. */
+  readonly counts: Counts
+  readonly lines: readonly Line[]
+}
+
+export type EquationsMove = { readonly kind: 'write'; readonly line: string } | { readonly kind: 'rub' }
+
+const countsOnly = (count: number, place: number): Counts => [...noCounts(place), count]
+
+/**
+ * Counts parted into places: `40 + 12`, `200 + 100 + 4`. Ten hundreds with no thousand before them would read as one
+ * thousand; such a part is written `10 * 100`.
+ */
+export function parted(counts: Counts): string {
+  const part = (count: number, place: number): string => {
+    const mistakable = count > 9 && (count % 100 === 0 || (count % 10 === 0 && !counts[place + 1]))
+    return mistakable ? `${count} * ${unitOf(place)}` : worth(countsOnly(count, place))
+  }
+  const held = counts.flatMap((count, place) => (count ? [part(count, place)] : [])).reverse()
+  return held.length > 0 ? held.join(' + ') : '0'
+}
+
+/** An amount as it stands after + or −: its number, or `12 * 10` where more than nine of a kind go at once. */
+function amountText(act: Extract<Act, { kind: 'join' | 'take' | 'lay' }>, width: number): string {
+  const counts = act.pieces && countsOf(act.pieces, width)
+  const place = counts && onlyPlace(counts)
+  return place !== undefined && counts![place]! > 9 ? `${counts![place]} * ${unitOf(place)}` : act.amount
+}
+
+/** The one line that writes an act, given what stands before it. */
+function lineFor(s: EquationsState, act: Act): string {
+  switch (act.kind) {
+    case 'lay': {
+      const counts = act.pieces ? countsOf(act.pieces, s.counts.length) : digitsOf(act.amount)
+      const parts = parted(counts)
+      return parts === act.amount ? act.amount : `${act.amount} = ${parts}`
+    }
+    case 'pose':
+      return `${s.value} ${act.operation} ${act.amount}`
+    case 'join':
+    case 'take':
+      return `${s.value} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s.counts.length)} = ${add(s.value, change(act))}`
+    case 'exchange': {
+      const made = parted(after(s, act).counts)
+      // Breaking starts from the number as read; making starts from what lies there.
+      return act.from.count > act.to.count ? `${parted(s.counts)} = ${made}` : `${s.value} = ${made}`
+    }
+    case 'read':
+      if (act.value !== s.value) return `read ${act.value}`
+      return s.problem === s.value ? s.value : `${s.problem} = ${s.value}`
+  }
+}
+
+function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'counts'> {
+  const width = s.counts.length
+  if (act.kind === 'exchange')
+    return {
+      value: s.value,
+      counts: addCounts(addCounts(s.counts, countsOf([act.from], width), -1), countsOf([act.to], width)),
+    }
+  const way = act.kind === 'take' ? -1 : act.kind === 'lay' || act.kind === 'join' ? 1 : 0
+  if (way === 0 || act.kind === 'pose' || act.kind === 'read') return { value: s.value, counts: s.counts }
+  const pieces = act.pieces ? countsOf(act.pieces, width) : digitsOf(act.amount, width)
+  return { value: add(s.value, change(act)), counts: addCounts(s.counts, pieces, way) }
+}
+
+const NUMBER = String.raw`(\d+)`
+const LAY = new RegExp(`^${NUMBER}(?: = (.+))?$`)
+const POSE = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}$`)
+const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*))? = ${NUMBER}$`)
+const READ = /^read (\d+)$/
+
+/** Every act that a line could be, tried against what Sett itself would write for it. */
+function candidates(s: EquationsState, line: string): readonly Act[] {
+  const width = s.counts.length
+  const number = (text: string): Exact => valueOf(parseNumeral(text))
+  const found: Act[] = []
+  const lay = LAY.exec(line)
+  if (lay && s.lines.length === 0) found.push(amountAct('lay', digitsOf(number(lay[1]!), width)))
+  const pose = POSE.exec(line)
+  if (pose) found.push({ kind: 'pose', operation: pose[2] as '+' | '-', amount: number(pose[3]!) })
+  const work = WORK.exec(line)
+  if (work && !/^0+$/.test(work[3]!)) {
+    const [, , sign, amount, unit] = work
+    const counts = unit ? countsOnly(Number(amount), unit.length - 1) : digitsOf(number(amount!), width)
+    found.push(amountAct(sign === '+' ? 'join' : 'take', counts))
+  }
+  const read = READ.exec(line)
+  found.push({ kind: 'read', value: read ? number(read[1]!) : s.value })
+  for (let place = 1; place < width; place++) {
+    for (const making of [false, true]) {
+      const most = Math.floor(s.counts[making ? place - 1 : place]! / (making ? 10 : 1))
+      for (let n = 1; n <= most; n++) found.push(exchangeAct(place, making, n))
+    }
+  }
+  return found
+}
+
+/** The act that a line writes. @throws Refusal when it does not follow from what stands. */
+function actOf(s: EquationsState, line: string): Act {
+  // `7 - 3 = 4` is both a taking and, once the 3 are gone, the final sentence: only one of them starts from what stands.
+  const act = candidates(s, line).find((a) => lineFor(s, a) === line)
+  if (act) return act
+  const sides = line.split(' = ')
+  if (sides.length === 2)
+    throw new Refusal(`“${line}” does not follow from what stands, ${s.value}.`, `A true line starts from ${s.value}.`)
+  throw new Refusal(`“${line.slice(0, 40)}” is not a line of this writing.`, `Like: ${s.value} - 7 = …`)
+}
+
+function apply(s: EquationsState, move: EquationsMove): EquationsState {
+  if (move.kind === 'rub') {
+    const last = s.lines.at(-1)
+    if (!last) throw new Refusal('There is no line to take back.')
+    return { ...s, value: last.valueBefore, counts: last.countsBefore, lines: s.lines.slice(0, -1) }
+  }
+  const act = actOf(s, move.line)
+  return {
+    ...s,
+    ...after(s, act),
+    lines: [...s.lines, { text: move.line, act, valueBefore: s.value, countsBefore: s.counts }],
+  }
+}
+
+/** Rubbing back is only ever the undoing of a line; its own inverse needs the line that went. */
+function invert(before: EquationsState, move: EquationsMove): EquationsMove {
+  return move.kind === 'write' ? { kind: 'rub' } : { kind: 'write', line: before.lines.at(-1)?.text ?? '' }
+}
+
+function recognise(before: EquationsState, moves: readonly EquationsMove[]): Recognised {
+  const [only] = moves
+  return moves.length === 1 && only?.kind === 'write' ? [actOf(before, only.line)] : undefined
+}
+
+function parse(text: string): EquationsMove {
+  if (/^rub$/i.test(text.trim())) return { kind: 'rub' }
+  const line = /^write (.+)$/i.exec(text.trim())?.[1]
+  if (!line) throw new Refusal('A line is written with: write 52 - 7 = 45.', '', { at: 0, length: text.length })
+  return { kind: 'write', line: line.replace(/[−–]/g, '-').replace(/\s+/g, ' ') }
+}
+
+/** Running equations: one true line for each act. */
+export const equations: Representation<EquationsState, EquationsMove> = {
+  id: 'equations',
+  title: 'running equations',
+  kind: 'written',
+  fits: (problem: Problem) =>
+    fitWholes(problem, {
+      name: 'the page',
+      greatest: 999_999_999,
+      because: `numbers here have up to ${MAX_DIGITS} digits`,
+      instead: [],
+    }),
+  start: (problem) => ({ problem: printProblem(problem), value: ZERO, counts: noCounts(MAX_DIGITS), lines: [] }),
+  apply,
+  invert,
+  shows: (s) => s.value,
+  perform: (s, act) => [{ kind: 'write', line: lineFor(s, act) }],
+  recognise,
+  print: (move) => (move.kind === 'rub' ? 'rub' : `write ${move.line}`),
+  parse,
+}

@@ -1,0 +1,52 @@
+import type { Act } from '../act/act'
+import type { Fit } from '../problem/fit'
+import type { Problem } from '../problem/problem'
+import { blocks } from './blocks/blocks'
+import { columns } from './columns/columns'
+import { equations } from './equations/equations'
+import type { Representation, RepresentationId } from './representation'
+
+/** Every representation Sett knows, in the order in which a teacher is offered them. */
+export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>> = {
+  blocks: blocks as Representation,
+  columns: columns as Representation,
+  equations: equations as Representation,
+}
+
+export const isRepresentation = (id: string): id is RepresentationId => Object.hasOwn(REPRESENTATIONS, id)
+
+/** What one representation says to a problem. */
+export interface Offer {
+  readonly representation: RepresentationId
+  readonly title: string
+  readonly kind: Representation['kind']
+  readonly fits: boolean
+  /** Why not, in words; empty where it fits. */
+  readonly why: string
+  /** Representations that hold it instead. */
+  readonly instead: readonly string[]
+}
+
+/** Which representations can hold a problem, and why the others cannot. */
+export function offersFor(problem: Problem): readonly Offer[] {
+  return Object.values(REPRESENTATIONS).map((r) => {
+    const fit: Fit = r.fits(problem)
+    return {
+      representation: r.id,
+      title: r.title,
+      kind: r.kind,
+      fits: fit.fits,
+      why: fit.fits ? '' : fit.why,
+      instead: fit.fits ? [] : fit.instead,
+    }
+  })
+}
+
+/** Whether an act leaves a representation nothing to do, so that it goes by without a hand being moved. */
+export const isSilent = (r: Representation, state: unknown, act: Act): boolean => {
+  try {
+    return r.perform(state, act).length === 0
+  } catch {
+    return false
+  }
+}

@@ -1,0 +1,68 @@
+import type { Act, Pieces } from '../act/act'
+import type { Choices } from '../choices'
+import type { Exact } from '../number/exact'
+import type { Place } from '../number/places'
+import type { Fit } from '../problem/fit'
+import type { Problem } from '../problem/problem'
+
+/** Moves that do not make whole acts yet. */
+export interface Unfinished {
+  /** What has truly happened if nothing more comes; empty where nothing that counts has. */
+  readonly soFar: readonly Act[]
+  readonly owed: Owed
+}
+
+/** What is still to be done, as data; speech puts it into the classroom's words. */
+export type Owed =
+  | { readonly kind: 'put-back'; readonly pieces: readonly Pieces[] }
+  | { readonly kind: 'carry-off'; readonly pieces: readonly Pieces[] }
+  | {
+      readonly kind: 'mark'
+      readonly mark: 'lessened' | 'small-one' | 'strike' | 'carry' | 'digit'
+      readonly place: Place
+    }
+  | {
+      readonly kind: 'look-again'
+      readonly place: Place
+      readonly wrote: number
+      readonly above: number
+      readonly operation: '+' | '-'
+      readonly below: number
+    }
+  | { readonly kind: 'nothing' }
+
+/** The acts that moves make; or what is unfinished about them; or undefined, where they are not one thing done. */
+export type Recognised = readonly Act[] | Unfinished | undefined
+
+export const isUnfinished = (r: Recognised): r is Unfinished => r !== undefined && !Array.isArray(r)
+
+/**
+ * Anything that can show a quantity and be changed by hand. States and moves are plain readonly JSON; every function
+ * is pure. `apply` and `parse` throw Refusal; so does `perform` where the material cannot do the act as it stands.
+ */
+export interface Representation<State = unknown, Move = unknown> {
+  readonly id: RepresentationId
+  readonly title: string
+  readonly kind: 'concrete' | 'drawn' | 'written'
+  /** Can it hold this problem; if not, why, in words. */
+  fits(problem: Problem): Fit
+  start(problem: Problem, choices: Choices): State
+  apply(state: State, move: Move): State
+  /** The move that takes `move` back. */
+  invert(before: State, move: Move): Move
+  /** What it is worth now. */
+  shows(state: State): Exact
+  /** An act as moves of this representation; [] where it has nothing to do. */
+  perform(state: State, act: Act): readonly Move[]
+  recognise(before: State, moves: readonly Move[]): Recognised
+  /** The move line: `break ten`, `take 7 ones`. */
+  print(move: Move): string
+  /** The inverse of `print`. */
+  parse(text: string): Move
+}
+
+export type RepresentationId = 'blocks' | 'columns' | 'equations'
+
+/** A state after all of some moves. */
+export const applyAll = <State, Move>(r: Representation<State, Move>, state: State, moves: readonly Move[]): State =>
+  moves.reduce((s, m) => r.apply(s, m), state)

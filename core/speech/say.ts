@@ -1,0 +1,115 @@
+import { after, type Act, type Pieces } from '../act/act'
+import type { Exact } from '../number/exact'
+import { placeOfUnit } from '../number/places'
+import { valueOf } from '../number/numeral'
+import type { Problem } from '../problem/problem'
+import type { Owed } from '../representation/representation'
+import { capital, named, operationWord, pretty, say, type WordPack } from './words'
+
+/** Pieces in words: “five tens and two ones”. */
+function piecesInWords(pieces: readonly Pieces[], pack: WordPack): string {
+  const said = pieces.map((p) => {
+    const place = placeOfUnit(p.unit)!
+    // “Take away one”, never “one one”.
+    return place === 0 && p.count === 1 ? say(1, pack) : `${say(p.count, pack)} ${named(place, p.count, pack)}`
+  })
+  return said.length < 2 ? (said[0] ?? pack.numbers.zero) : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`
+}
+
+/** Pieces in figures: “10 ones”. */
+const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack): string =>
+  pieces.map((p) => `${p.count} ${named(placeOfUnit(p.unit)!, p.count, pack)}`).join(' ')
+
+/** The whole question in words: “fifty-two take away thirty-seven”. */
+export const askInWords = (problem: Problem, pack: WordPack): string =>
+  [
+    say(valueOf(problem.first), pack),
+    ...problem.terms.map((t) => `${operationWord(t.operation, pack)} ${say(valueOf(t.number), pack)}`),
+  ].join(' ')
+
+/** What to say for an act done when `before` stood there. */
+export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack): string {
+  const now = say(after(before, act), pack)
+  switch (act.kind) {
+    case 'lay': {
+      const parts = act.pieces && act.pieces.length > 1 ? `: ${piecesInWords(act.pieces, pack)}` : ''
+      return `Lay ${say(act.amount, pack)}${parts}.`
+    }
+    case 'pose':
+      return `${capital(act.operation === '+' ? pack.add : pack.take)} ${say(act.amount, pack)}.`
+    case 'join':
+      return `${capital(pack.add)} ${act.pieces ? piecesInWords(act.pieces, pack) : say(act.amount, pack)}. ${capital(now)} now.`
+    case 'take':
+      return `${capital(pack.take)} ${act.pieces ? piecesInWords(act.pieces, pack) : say(act.amount, pack)}. ${capital(now)} left.`
+    case 'exchange':
+      return `${capital(pack.exchange.verb)} ${piecesInWords([act.from], pack)} for ${piecesInWords([act.to], pack)}. Still ${now}.`
+    case 'read':
+      return act.value === before
+        ? `${capital(askInWords(problem, pack))} ${problem.terms.length > 0 ? `${pack.equals} ${now}` : ''}`.trim() +
+            '.'
+        : `Read as ${say(act.value, pack)}.`
+  }
+}
+
+/** A stone's short label, in the classroom's words and in figures: `lay 52`, `exchange 1 ten`, `take 7 ones`. */
+export function labelOf(act: Act, pack: WordPack): string {
+  switch (act.kind) {
+    case 'lay':
+      return `lay ${act.amount}`
+    case 'pose':
+      return pretty(`${act.operation} ${act.amount}`)
+    case 'join':
+    case 'take': {
+      const verb = act.kind === 'join' ? 'add' : pack.take.split(' ')[0]!
+      return `${verb} ${act.pieces ? piecesInFigures(act.pieces, pack) : act.amount}`
+    }
+    case 'exchange':
+      return `${pack.exchange.verb} ${piecesInFigures([act.from], pack)}`
+    case 'read':
+      return `read ${act.value}`
+  }
+}
+
+/** What an unfinished move still needs, said kindly and exactly. */
+export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: WordPack): string {
+  const now = soFar.reduce(after, before)
+  switch (owed.kind) {
+    case 'nothing':
+      return ''
+    case 'put-back': {
+      const gone = soFar[0]?.kind === 'take' ? soFar[0].amount : ''
+      return `That takes ${gone} away: ${now} now. Put back ${piecesInFigures(owed.pieces, pack)} to finish the ${pack.exchange.noun}.`
+    }
+    case 'carry-off':
+      return `That brings ${soFar[0]?.kind === 'join' ? soFar[0].amount : ''} more: ${now} now. Carry ${piecesInFigures(owed.pieces, pack)} to the store to finish the ${pack.exchange.noun}.`
+    case 'mark':
+      return sayMark(owed.mark, named(owed.place, 2, pack), pack)
+    case 'look-again': {
+      const sum = owed.below > 0 ? `${owed.above} ${owed.operation} ${owed.below}` : String(owed.above)
+      const few = owed.operation === '-' && owed.above < owed.below
+      return pretty(
+        `Look again at the ${named(owed.place, 2, pack)}: the column says ${sum}, the square says ${owed.wrote}.` +
+          (few ? ` There are too few to take ${owed.below} from: ${pack.exchange.verb} first.` : ''),
+      )
+    }
+  }
+}
+
+function sayMark(
+  mark: 'lessened' | 'small-one' | 'strike' | 'carry' | 'digit',
+  places: string,
+  pack: WordPack,
+): string {
+  switch (mark) {
+    case 'lessened':
+      return `The ${places} digit is struck. Write above it what is left.`
+    case 'small-one':
+      return `One less is written. Put the small 1 before the ${places} to finish the ${pack.exchange.noun}.`
+    case 'strike':
+      return `Ten more stand here now. Strike the ${places} digit and write one less, to finish the ${pack.exchange.noun}.`
+    case 'carry':
+      return `The ten is not written yet. Put a carry mark over the ${places}.`
+    case 'digit':
+      return `A carry mark stands. Write the ${places} that stay.`
+  }
+}

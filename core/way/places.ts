@@ -1,0 +1,80 @@
+import { amountAct, exchangeAct, type Act } from '../act/act'
+import { owing, termDone, type Standing } from '../act/standing'
+import { compare, negate, sign, ZERO } from '../number/exact'
+import { numeralOf, printNumeral, valueOf } from '../number/numeral'
+import { countsAt, digitsOf, worth, type Counts, type Place } from '../number/places'
+import type { Problem } from '../problem/problem'
+import type { Way } from './way'
+
+/**
+ * The two schools of working in places (practice: common practice, no source). They differ only in when exchanges are
+ * made, so one function serves both; `together` makes all exchanges of an operation in one go.
+ */
+function next(problem: Problem, s: Standing, together: boolean): Act | null {
+  if (compare(s.unposed, ZERO) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
+  if (!s.laid) return amountAct('lay', s.left)
+  if (!termDone(s)) {
+    const act = work(s, together)
+    if (act) return act
+  }
+  const full = s.counts.findIndex((n, p) => n > 9 && p < s.counts.length - 1)
+  if (full >= 0) return exchangeAct(full + 1, true, Math.floor(s.counts[full]! / 10))
+  const term = problem.terms[s.begun - 1]
+  if (term) return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
+  return s.read === s.value ? null : { kind: 'read', value: s.value }
+}
+
+/** What of the number in hand comes next; too much done is given back. */
+function work(s: Standing, together: boolean): Act | null {
+  const rest = owing(s)
+  if (sign(rest) < 0) {
+    const back = digitsOf(negate(rest), s.counts.length)
+    return s.doing === '-' ? amountAct('join', back) : takeOut(s, back, together)
+  }
+  const left = s.left.some((n) => n < 0) ? digitsOf(rest, s.counts.length) : s.left
+  if (s.doing === 'lay') return amountAct('join', left)
+  return s.doing === '+' ? putIn(s, left, together) : takeOut(s, left, together)
+}
+
+/** From the ones up: put this place in, then make a higher one of every ten. */
+function putIn(s: Standing, left: Counts, together: boolean): Act | null {
+  for (const [place, count] of left.entries()) {
+    if (count > 0) return amountAct('join', countsAt(place, count))
+    if (!together && s.counts[place]! > 9 && place < s.counts.length - 1)
+      return exchangeAct(place + 1, true, Math.floor(s.counts[place]! / 10))
+  }
+  return null
+}
+
+/** From the ones up: where there are too few, break one of the next place that has any; then take. */
+function takeOut(s: Standing, left: Counts, together: boolean): Act | null {
+  if (together) {
+    for (const [place, count] of left.entries()) if (s.counts[place]! < count) return breakFor(s, place)
+  }
+  for (const [place, count] of left.entries()) {
+    if (count === 0) continue
+    return s.counts[place]! < count ? breakFor(s, place) : amountAct('take', countsAt(place, count))
+  }
+  return null
+}
+
+/** Across noughts the hundred is broken to tens first, then a ten to ones: one step nearer each time. */
+function breakFor(s: Standing, place: Place): Act {
+  const from = s.counts.findIndex((n, p) => p > place && n > 0)
+  if (from < 0) throw new Error(`nothing above place ${place} to break in ${printNumeral(numeralOf(worth(s.counts)))}`)
+  return exchangeAct(from, false)
+}
+
+export const onesFirst: Way = {
+  id: 'ones-first',
+  title: 'ones first',
+  school: 'Column by column from the ones; each exchange when it is needed. The usual start.',
+  next: (problem, standing) => next(problem, standing, false),
+}
+
+export const exchangesFirst: Way = {
+  id: 'exchanges-first',
+  title: 'exchanges together',
+  school: 'All exchanges in one go: before anything is taken away, or after everything is put in.',
+  next: (problem, standing) => next(problem, standing, true),
+}

@@ -1,0 +1,18 @@
+import type { Act } from '../act/act'
+import type { Standing } from '../act/standing'
+import type { Problem } from '../problem/problem'
+
+export type WayId = 'ones-first' | 'exchanges-first'
+
+/**
+ * A method of working. It answers one question: from where the problem stands, whoever brought it there, what is the
+ * next act? So the same way plans a whole lesson, offers a hint in the middle, and finds back from a detour.
+ */
+export interface Way {
+  readonly id: WayId
+  readonly title: string
+  /** In which classrooms it is at home, in a few words. */
+  readonly school: string
+  /** The next act, or null when the problem is worked and read. */
+  next(problem: Problem, standing: Standing): Act | null
+}

@@ -1,0 +1,17 @@
+const base = {
+  testEnvironment: 'node',
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
+    ],
+  },
+}
+
+export default {
+  testTimeout: 60_000,
+  projects: [
+    { ...base, displayName: 'unit', testMatch: ['<rootDir>/tests/{core,server,outside}/**/*.test.ts'] },
+    { ...base, displayName: 'browser', testMatch: ['<rootDir>/tests/browser/**/*.test.ts'] },
+  ],
+}
