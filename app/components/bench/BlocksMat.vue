@@ -1,0 +1,301 @@
+<script setup lang="ts">
+import interact from 'interactjs'
+import { gesture, type Spot } from '../../../core/representation/blocks/gesture'
+import type { BlocksState, Zone } from '../../../core/representation/blocks/state'
+import { blocks } from '../../../core/representation/blocks/blocks'
+import { placeName } from '../../../core/number/places'
+import { attempt } from '../../../core/refusal'
+import { blockSize, columnShare, layOut, unitFor, type Box } from '../../utils/matLayout'
+import { NOTHING_OUT, track } from '../../utils/pieces'
+
+const props = defineProps<{
+  state: BlocksState
+  /** How many places the chart shows, at least as many as the problem needs. */
+  places: number
+  /** Whether a next number is set out beside the mat, and whether anything is taken away. */
+  adding: boolean
+  taking: boolean
+  /** Columns touched by the stone picked out, and whether it is the newest. */
+  litPlaces: readonly number[]
+  newest: boolean
+  ones: string
+}>()
+const emit = defineEmits<{ move: [text: string]; refuse: [reason: string]; say: [text: string] }>()
+
+const root = ref<HTMLElement | null>(null)
+const { width, height } = useElementSize(root)
+
+const SHELF = 62
+const HEAD = 30
+const columns = computed(() => Array.from({ length: props.places }, (_, i) => props.places - 1 - i))
+
+/** The boxes of every spot: a shelf of the store on top, the mat, then what lies beside, then the tray. */
+const boxes = computed(() => {
+  const shares = columns.value.map(columnShare)
+  const total = shares.reduce((a, b) => a + b, 0)
+  const below = height.value - SHELF
+  const tray = props.taking ? Math.max(92, below * 0.22) : 0
+  const beside = props.adding ? (below - tray) * 0.4 : 0
+  const rows: Record<Zone, { y: number; h: number }> = {
+    store: { y: 0, h: SHELF },
+    mat: { y: SHELF, h: below - tray - beside },
+    beside: { y: SHELF + below - tray - beside, h: beside },
+    taken: { y: height.value - tray, h: tray },
+  }
+  let x = 0
+  return columns.value.map((place, i) => {
+    const w = (width.value * shares[i]!) / total
+    const at = (zone: Zone): Box => ({ x, y: rows[zone].y, w, h: rows[zone].h })
+    const made = { place, store: at('store'), mat: at('mat'), beside: at('beside'), taken: at('taken') }
+    x += w
+    return made
+  })
+})
+const boxOf = (spot: Spot): Box => {
+  const column = boxes.value.find((b) => b.place === spot.place) ?? boxes.value[0]!
+  return column[spot.zone]
+}
+const zones = computed<readonly Exclude<Zone, 'store'>[]>(() => ['mat', ...(props.adding ? (['beside'] as const) : []), ...(props.taking ? (['taken'] as const) : [])])
+const inside = (box: Box, head: number): Box => ({ x: box.x, y: box.y + head, w: box.w, h: Math.max(0, box.h - head) })
+
+/** One size of a one for each zone, so that blocks can be compared within it. */
+const units = computed(() => {
+  const out: Record<string, number> = {}
+  for (const zone of zones.value) {
+    const counts = props.state[zone]
+    out[zone] = unitFor(columns.value.map((place) => ({ place, box: inside(boxOf({ zone, place }), zone === 'mat' ? HEAD : 22), most: Math.max(counts[place]!, zone === 'mat' ? 15 : 9) })))
+  }
+  return out
+})
+
+const tracked = shallowRef(NOTHING_OUT)
+const hand = ref<{ spot: Spot; ids: readonly number[]; count: number } | null>(null)
+const lifted = computed(() => new Set(hand.value?.ids ?? []))
+watch(
+  () => props.state,
+  (state) => {
+    tracked.value = track(tracked.value, state, lifted.value)
+    hand.value = null
+  },
+  { immediate: true },
+)
+
+/** Every block out with the place it is drawn at, and where it starts from when it is new. */
+const drawn = computed((before?: readonly { id: number; x: number; y: number }[]) => {
+  if (width.value === 0) return []
+  const was = new Map((before ?? []).map((p) => [p.id, p]))
+  return zones.value.flatMap((zone) =>
+    columns.value.flatMap((place) => {
+      const here = tracked.value.pieces.filter((p) => p.zone === zone && p.place === place)
+      const unit = units.value[zone]!
+      const spots = layOut(place, here.length, inside(boxOf({ zone, place }), zone === 'mat' ? HEAD : 22), unit)
+      return here.map((piece, i) => {
+        const { x, y } = spots[i]!
+        const source = piece.from === null ? undefined : was.get(piece.from)
+        const start = source ?? (tracked.value.moved.has(piece.id) && !was.has(piece.id) ? shelfSpot(place) : undefined)
+        return { ...piece, x, y, unit, start, moved: tracked.value.moved.has(piece.id) }
+      })
+    }),
+  )
+})
+function shelfSpot(place: number): { x: number; y: number } {
+  const box = boxOf({ zone: 'store', place })
+  return { x: box.x + box.w / 2, y: box.y + 10 }
+}
+
+const nameOf = (place: number, count: number): string => (place === 0 && count !== 1 ? props.ones : placeName(place, count))
+const WHERE: Record<Zone, string> = { store: 'store', mat: 'on the mat', beside: 'set beside', taken: 'taken away' }
+const labelOf = (spot: Spot): string =>
+  spot.zone === 'store' ? `Store of ${nameOf(spot.place, 2)}` : `${props.state[spot.zone][spot.place]} ${nameOf(spot.place, props.state[spot.zone][spot.place]!)} ${WHERE[spot.zone]}`
+
+/* --- the hand: pick up here, let go there --- */
+function pick(spot: Spot, ids: readonly number[], count: number): void {
+  hand.value = { spot, ids, count }
+  emit('say', `${count} ${nameOf(spot.place, count)} in the hand. Choose where to let go, or press Escape.`)
+}
+function pickCount(spot: Spot, count: number): void {
+  if (spot.zone === 'store') return pick(spot, [], count)
+  const here = tracked.value.pieces.filter((p) => p.zone === spot.zone && p.place === spot.place)
+  if (here.length === 0) return emit('refuse', `There are no ${nameOf(spot.place, 2)} ${WHERE[spot.zone]}.`)
+  const n = Math.min(count, here.length)
+  pick(spot, here.slice(-n).map((p) => p.id), n)
+}
+function letGo(to: Spot): void {
+  const held = hand.value
+  if (!held) return
+  const meant = attempt(() => gesture(props.state, held.spot, held.count, to))
+  if ('refused' in meant) {
+    emit('refuse', meant.refused.message)
+    hand.value = null
+  } else if (meant.ok) emit('move', blocks.print(meant.ok))
+  else hand.value = null
+}
+function tapPiece(id: number): void {
+  const piece = tracked.value.pieces.find((p) => p.id === id)!
+  const same = hand.value && hand.value.spot.zone === piece.zone && hand.value.spot.place === piece.place
+  if (hand.value && !same) return letGo({ zone: piece.zone, place: piece.place })
+  const ids = new Set(hand.value?.ids ?? [])
+  if (!ids.delete(id)) ids.add(id)
+  if (ids.size === 0) hand.value = null
+  else pick({ zone: piece.zone, place: piece.place }, [...ids], ids.size)
+}
+function tapSpot(spot: Spot): void {
+  if (!hand.value) return pickCount(spot, 1)
+  const same = hand.value.spot.zone === spot.zone && hand.value.spot.place === spot.place
+  if (same) return pickCount(spot, hand.value.count + 1)
+  letGo(spot)
+}
+
+/* --- keyboard: arrows walk between the spots --- */
+const grid = computed<readonly (readonly Spot[])[]>(() => [
+  columns.value.map((place) => ({ zone: 'store' as const, place })),
+  ...zones.value.map((zone) => columns.value.map((place) => ({ zone, place }))),
+])
+const focus = ref({ row: 1, column: 0 })
+watch(columns, (now) => (focus.value = { row: 1, column: Math.min(focus.value.column, now.length - 1) }))
+const isStop = (row: number, column: number): boolean => Math.min(focus.value.row, grid.value.length - 1) === row && focus.value.column === column
+
+function key(event: KeyboardEvent, spot: Spot, row: number, column: number): void {
+  const steps: Record<string, readonly [number, number]> = { ArrowLeft: [0, -1], ArrowRight: [0, 1], ArrowUp: [-1, 0], ArrowDown: [1, 0] }
+  const step = steps[event.key]
+  if (step) {
+    const to = { row: Math.max(0, Math.min(grid.value.length - 1, row + step[0])), column: Math.max(0, Math.min(columns.value.length - 1, column + step[1])) }
+    focus.value = to
+    root.value?.querySelector<HTMLElement>(`[data-spot="${to.row}-${to.column}"]`)?.focus()
+  } else if (event.key === 'Enter' || event.key === ' ') tapSpot(spot)
+  else if (/^\d$/.test(event.key)) pickCount(hand.value?.spot ?? spot, event.key === '0' ? 10 : Number(event.key))
+  else if (event.key === 'Escape' && hand.value) {
+    hand.value = null
+    emit('say', 'Put back.')
+  } else if (event.key === 'b' && spot.zone === 'mat') emit('move', `break ${placeName(spot.place, 1)}`)
+  else if (event.key === 't' && spot.zone === 'mat') emit('move', `tie ${placeName(spot.place, 1)}`)
+  else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+
+/* --- dragging: what is dragged is the hand, or the piece under the finger --- */
+const drag = ref<{ place: number; unit: number; store: boolean } | null>(null)
+let dragged = false
+/** The way dragged so far goes straight to the style, past Vue, so that a frame costs the same with 500 blocks out. */
+const way = { x: 0, y: 0 }
+function dragTo(x: number, y: number): void {
+  way.x = x
+  way.y = y
+  root.value?.style.setProperty('--dx', `${x}px`)
+  root.value?.style.setProperty('--dy', `${y}px`)
+}
+const spotAt = (x: number, y: number): Spot | undefined => {
+  const area = root.value!.getBoundingClientRect()
+  const [px, py] = [x - area.left, y - area.top]
+  for (const column of boxes.value)
+    for (const zone of ['store', ...zones.value] as const) {
+      const b = column[zone]
+      if (px >= b.x && px < b.x + b.w && py >= b.y && py < b.y + b.h) return { zone, place: column.place }
+    }
+  return undefined
+}
+onMounted(() => {
+  const draggable = interact('.grip', { context: root.value! }).draggable({
+    listeners: {
+      start(event: { target: HTMLElement; clientX: number; clientY: number }) {
+        const { id, place } = event.target.dataset
+        dragged = true
+        if (id === undefined) {
+          hand.value = { spot: { zone: 'store', place: Number(place) }, ids: [], count: 1 }
+        } else if (!lifted.value.has(Number(id))) {
+          const piece = tracked.value.pieces.find((p) => p.id === Number(id))!
+          hand.value = { spot: { zone: piece.zone, place: piece.place }, ids: [piece.id], count: 1 }
+        }
+        const spot = hand.value!.spot
+        drag.value = { place: spot.place, unit: units.value.mat!, store: spot.zone === 'store' }
+        const area = root.value!.getBoundingClientRect()
+        if (drag.value.store) dragTo(event.clientX - area.left, event.clientY - area.top)
+        else dragTo(0, 0)
+      },
+      move: (event: { dx: number; dy: number }) => dragTo(way.x + event.dx, way.y + event.dy),
+      end(event: { clientX: number; clientY: number }) {
+        drag.value = null
+        const spot = spotAt(event.clientX, event.clientY)
+        if (spot) letGo(spot)
+        hand.value = null
+        setTimeout(() => (dragged = false))
+      },
+    },
+  })
+  onBeforeUnmount(() => draggable.unset())
+})
+const afterDrag = (act: () => void): void => {
+  if (!dragged) act()
+}
+</script>
+
+<template>
+  <div ref="root" class="mat felt" role="group" aria-label="The mat" :class="{ dragging: drag, holding: hand }">
+    <template v-for="(row, r) in grid" :key="r">
+      <div
+        v-for="(spot, c) in row"
+        :key="`${spot.zone}-${spot.place}`"
+        class="spot"
+        :class="[spot.zone, { lit: spot.zone === 'mat' && litPlaces.includes(spot.place), target: hand }]"
+        :data-spot="`${r}-${c}`"
+        role="button"
+        :tabindex="isStop(r, c) ? 0 : -1"
+        :aria-label="labelOf(spot)"
+        :style="{ left: `${boxOf(spot).x}px`, top: `${boxOf(spot).y}px`, width: `${boxOf(spot).w}px`, height: `${boxOf(spot).h}px` }"
+        @focus="focus = { row: r, column: c }"
+        @keydown="(e) => key(e, spot, r, c)"
+        @click="afterDrag(() => tapSpot(spot))"
+      >
+        <template v-if="spot.zone === 'store'">
+          <span class="grip shelf" :data-place="spot.place"><BlockShape :place="spot.place" :unit="spot.place === 0 ? 20 : spot.place === 1 ? 4.2 : 3.6" /></span>
+        </template>
+        <span v-else-if="spot.zone === 'mat'" class="head">{{ nameOf(spot.place, 2) }}</span>
+        <span v-else-if="c === 0" class="head small">{{ spot.zone === 'beside' ? 'set beside' : 'taken away' }}</span>
+      </div>
+    </template>
+    <div
+      v-for="p in drawn"
+      :key="p.id"
+      class="piece grip"
+      :class="{ moved: p.moved && newest, arriving: p.start, lifted: lifted.has(p.id), away: p.zone === 'taken', apart: p.zone === 'beside' }"
+      :data-id="p.id"
+      :style="{ transform: `translate(${p.x}px, ${p.y}px)`, ...(p.start ? { '--fx': `${p.start.x}px`, '--fy': `${p.start.y}px` } : {}) }"
+      aria-hidden="true"
+      @click="afterDrag(() => tapPiece(p.id))"
+    >
+      <BlockShape :place="p.place" :unit="p.unit" />
+    </div>
+    <div v-if="drag?.store" class="ghost" :style="{ marginLeft: `${-blockSize(drag.place, drag.unit).x / 2}px`, marginTop: '-20px' }" aria-hidden="true">
+      <BlockShape :place="drag.place" :unit="drag.unit" />
+    </div>
+    <p v-if="hand && !drag" class="in-hand">
+      <strong>{{ hand.count }}</strong> {{ nameOf(hand.spot.place, hand.count) }} in hand
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.mat { position: relative; width: 100%; height: 100%; overflow: hidden; background: var(--felt); color: var(--on-felt); touch-action: none; user-select: none; }
+.spot { position: absolute; border-right: 1.5px solid var(--felt-line); cursor: pointer; }
+.spot:focus-visible { outline-offset: -5px; outline-width: 4px; z-index: 3; }
+.store { background: var(--felt-2); border-bottom: 1.5px solid var(--felt-line); display: grid; place-items: center; }
+.shelf { display: grid; place-items: center; min-width: 56px; min-height: 50px; cursor: grab; }
+.beside, .taken { border-top: 2px dashed var(--felt-line); }
+.taken { background: var(--felt-2); }
+.head { position: absolute; top: 4px; left: 12px; font-weight: 700; font-size: 1.02rem; }
+.head.small { font-weight: 400; font-size: 0.95rem; top: 1px; }
+.mat .lit .head::after { content: ' ◂'; color: var(--focus-on-felt); }
+.target:hover { box-shadow: inset 0 0 0 3px var(--felt-line); }
+.piece { position: absolute; left: 0; top: 0; cursor: grab; transition: transform 200ms ease-out; touch-action: none; }
+.piece.arriving { animation: arrive 220ms ease-out; }
+.piece.apart :deep(.block) { border-style: dashed; }
+.piece.away :deep(.block) { background-color: color-mix(in srgb, var(--piece) 72%, var(--felt-2)); }
+.piece.moved :deep(.block) { outline: 3px solid var(--focus-on-felt); outline-offset: 1px; }
+.piece.lifted { z-index: 4; }
+.piece.lifted :deep(.block) { outline: 3px solid #fff; outline-offset: 2px; translate: 0 -6px; box-shadow: 0 8px 10px rgb(0 0 0 / 45%); }
+.dragging .piece.lifted { translate: var(--dx) var(--dy); transition: none; pointer-events: none; }
+.ghost { position: absolute; left: 0; top: 0; translate: var(--dx) var(--dy); pointer-events: none; z-index: 5; }
+.in-hand { position: absolute; right: 10px; top: 70px; background: var(--sheet); color: var(--ink); padding: 0.3rem 0.7rem; border-radius: 4px; pointer-events: none; z-index: 6; }
+@keyframes arrive { from { transform: translate(var(--fx), var(--fy)); } }
+</style>

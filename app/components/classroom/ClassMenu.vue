@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { MenuItem } from 'primevue/menuitem'
+
+const classroom = useClassroom()
+const theme = useLocalStorage<'light' | 'dark' | 'contrast'>('sett.theme', 'light')
+const menu = ref<{ toggle: (e: Event) => void } | null>(null)
+const button = ref<HTMLButtonElement | null>(null)
+
+const items = computed<MenuItem[]>(() => [
+  {
+    label: 'At the bench',
+    items: [
+      ...classroom.learners.map((l) => ({
+        label: l.codeName,
+        icon: l.id === classroom.learnerId ? 'pi pi-check' : 'pi pi-user',
+        command: () => (classroom.learnerId = l.id),
+      })),
+      { label: 'Nobody: only showing', icon: classroom.learnerId ? 'pi pi-users' : 'pi pi-check', command: () => (classroom.learnerId = null) },
+    ],
+  },
+  {
+    label: 'Looks',
+    items: (['light', 'dark', 'contrast'] as const).map((t) => ({
+      label: { light: 'Paper', dark: 'Evening', contrast: 'High contrast' }[t],
+      icon: t === theme.value ? 'pi pi-check' : 'pi pi-circle',
+      command: () => (theme.value = t),
+    })),
+  },
+  { label: 'Room', items: [{ label: 'Room, words and learners', icon: 'pi pi-cog', command: () => navigateTo('/room') }] },
+])
+
+useKeys({ l: () => button.value?.click() })
+</script>
+
+<template>
+  <button ref="button" type="button" class="stone-button who" aria-haspopup="true" @click="(e) => menu?.toggle(e)">
+    <span>{{ classroom.classroom?.name }}</span>
+    <span aria-hidden="true">·</span>
+    <strong>{{ classroom.learner?.codeName ?? 'nobody chosen' }}</strong>
+    <i class="pi pi-angle-down" aria-hidden="true" />
+  </button>
+  <Menu ref="menu" :model="items" popup class="class-menu" />
+</template>
+
+<style scoped>
+.who { border-color: transparent; background: transparent; max-width: 60vw; white-space: nowrap; }
+@media (max-width: 600px) { .who span { display: none; } }
+</style>
+<style>
+.class-menu .p-menu-item-link { min-height: 44px; }
+</style>

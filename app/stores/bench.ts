@@ -1,0 +1,230 @@
+import { defineStore } from 'pinia'
+import { enter, nextAct, openBench, outcome, ahead, silentAct, type Bench, type Mode } from '../../core/record/bench'
+import { recordOf, reopen, type WorkRecord } from '../../core/record/record'
+import { sameKind } from '../../core/course/sameKind'
+import { printProblem } from '../../core/problem/problem'
+import { attempt, type Refusal } from '../../core/refusal'
+import { REPRESENTATIONS } from '../../core/representation/index'
+import type { RepresentationId } from '../../core/representation/representation'
+import type { WayId } from '../../core/way/way'
+import type { Outcome, SavedRecord } from '../../shared/schemas'
+import { request } from '../utils/request'
+import { useClassroom } from './classroom'
+
+/** What is kept in the browser so that a closed lid loses nothing. */
+interface Draft {
+  readonly id: string
+  readonly startedAt: string
+  readonly work: WorkRecord
+}
+
+const SHEET_VERBS = ['write', 'under', 'answer', 'strike', 'above', 'one', 'carry']
+
+/** The bench as it stands: the core's Bench, the settings it was laid with, and what is only seen. */
+export const useBench = defineStore('bench', () => {
+  const classroom = useClassroom()
+  const mode = useLocalStorage<Mode>('sett.mode', 'show')
+  const way = useLocalStorage<WayId>('sett.way', 'ones-first')
+  const material = useLocalStorage<'blocks' | 'columns'>('sett.material', 'blocks')
+  const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: jsonSerializer })
+
+  const bench = shallowRef<Bench>(openBench({ problem: '52 - 37', representation: 'blocks', also: ['columns', 'equations'] }, 'show'))
+  const id = ref<string>(crypto.randomUUID())
+  const startedAt = ref(new Date().toISOString())
+  const clock = ref(performance.now())
+  /** What was refused last, or null. */
+  const refusal = shallowRef<Refusal | null>(null)
+  const savedLength = ref(0)
+  const used = ref<string[]>([])
+  /** The stone that hovering or focusing has picked out; the newest otherwise. */
+  const picked = ref<number | null>(null)
+  /** The unfinished work that a new problem pushed aside. */
+  const aside = shallowRef<Draft | null>(null)
+  const hint = ref(false)
+  /** A record being looked at move by move: every bench it went through, and which is shown. */
+  const replaying = shallowRef<{ readonly benches: readonly Bench[]; readonly at: number } | null>(null)
+
+  const problem = computed(() => printProblem(bench.value.setup.problem))
+  const stones = computed(() => bench.value.now.stones)
+  const lit = computed(() => picked.value ?? stones.value.length - 1)
+  const next = computed(() => nextAct(bench.value))
+  const upcoming = computed(() => (bench.value.mode === 'show' ? ahead(bench.value) : []))
+  const result = computed(() => outcome(bench.value))
+  const unsaved = computed(() => bench.value.log.length > savedLength.value)
+
+  function keep(): void {
+    const worked = bench.value.log.length > 0
+    draft.value = worked ? { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) } : null
+  }
+
+  function lay(opened: Bench): void {
+    if (unsaved.value && bench.value.mode !== 'show') aside.value = { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }
+    bench.value = opened
+    id.value = crypto.randomUUID()
+    startedAt.value = new Date().toISOString()
+    clock.value = performance.now()
+    savedLength.value = 0
+    refusal.value = null
+    picked.value = null
+    hint.value = false
+    replaying.value = null
+    used.value = [...used.value.slice(-50), printProblem(opened.setup.problem)]
+    keep()
+  }
+
+  /** Asks a problem. The refusal of one that cannot be asked is returned; what is on the bench stays. */
+  function ask(text: string, over: { mode?: Mode; way?: WayId; material?: 'blocks' | 'columns' } = {}): Refusal | null {
+    const [m, w, on] = [over.mode ?? mode.value, over.way ?? way.value, over.material ?? material.value]
+    const also: RepresentationId[] = on === 'blocks' ? ['columns', 'equations'] : ['equations']
+    const opened = attempt(() => openBench({ problem: text, representation: on, way: w, choices: { words: classroom.words }, also }, m))
+    if ('refused' in opened) return opened.refused
+    ;[mode.value, way.value, material.value] = [m, w, on]
+    lay(opened.ok)
+    return null
+  }
+
+  function make(on: RepresentationId | 'bench', move: string): boolean {
+    leaveReplay()
+    const at = Math.max(bench.value.log.at(-1)?.at ?? 0, Math.round(performance.now() - clock.value))
+    const done = attempt(() => enter(bench.value, { at, on, move }))
+    picked.value = null
+    if ('refused' in done) {
+      refusal.value = done.refused
+      return false
+    }
+    refusal.value = null
+    hint.value = false
+    bench.value = done.ok
+    keep()
+    return true
+  }
+
+  /** Makes a typed move on the material it belongs to. */
+  function type(text: string): boolean {
+    const verb = text.trim().split(/\s+/)[0]?.toLowerCase() ?? ''
+    const main = bench.value.setup.representation
+    const on = SHEET_VERBS.includes(verb) && bench.value.setup.all.includes('columns') ? 'columns' : main
+    return make(on, text.trim())
+  }
+
+  const undo = (): boolean => make('bench', 'undo')
+  const redo = (): boolean => make('bench', 'redo')
+
+  /** The next planned act, done by Sett: a step of Show, or a move accepted when offered. */
+  function advance(): boolean {
+    const act = next.value
+    if (!act) return false
+    if (silentAct(bench.value.setup, bench.value.now)) return make('bench', 'ask')
+    const main = bench.value.setup.representation
+    const moves = attempt(() => REPRESENTATIONS[main].perform(bench.value.now.states[main], act))
+    if ('refused' in moves) {
+      refusal.value = moves.refused
+      return false
+    }
+    return moves.ok.every((move) => make(main, REPRESENTATIONS[main].print(move)))
+  }
+
+  /** Goes back or forward until just this many stones lie. */
+  function jump(count: number): void {
+    for (let guard = 0; stones.value.length > count && guard < 2000; guard++) if (!undo()) break
+    for (let guard = 0; stones.value.length < count && guard < 2000; guard++) {
+      if (bench.value.undone.length > 0 ? !redo() : !advance()) break
+    }
+  }
+
+  /** Starts the same problem again, in another mode or way if asked. */
+  const again = (over: { mode?: Mode; way?: WayId; material?: 'blocks' | 'columns' } = {}): Refusal | null => ask(problem.value, over)
+
+  /** The same kind of problem with other numbers. */
+  function another(): Refusal | null {
+    const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
+    const found = sameKind(bench.value.setup.problem, seed, used.value) ?? sameKind(bench.value.setup.problem, seed)
+    return ask(found ? printProblem(found) : problem.value)
+  }
+
+  async function save(learnerId: string, given: Outcome): Promise<void> {
+    const length = bench.value.log.length
+    const record: SavedRecord = {
+      id: id.value,
+      learnerId,
+      startedAt: startedAt.value,
+      work: structuredClone(recordOf(bench.value)) as SavedRecord['work'],
+      outcome: given,
+    }
+    await request('/api/records', { method: 'POST', body: record })
+    savedLength.value = length
+    aside.value = null
+  }
+
+  function resume(from: Draft, saved: boolean): Refusal | null {
+    const opened = attempt(() => reopen(from.work))
+    if ('refused' in opened) return opened.refused
+    const { setup, log } = opened.ok
+    lay(opened.ok)
+    id.value = from.id
+    startedAt.value = from.startedAt
+    clock.value = performance.now() - (log.at(-1)?.at ?? 0)
+    savedLength.value = saved ? log.length : 0
+    mode.value = opened.ok.mode
+    way.value = setup.way
+    material.value = setup.representation === 'columns' ? 'columns' : 'blocks'
+    aside.value = null
+    keep()
+    return null
+  }
+
+  /** Opens a saved record to be replayed. */
+  function open(record: SavedRecord): Refusal | null {
+    const work = record.work as WorkRecord
+    const refused = resume({ id: record.id, startedAt: record.startedAt, work }, true)
+    if (refused) return refused
+    const benches = [openBench(work, work.mode)]
+    for (const entry of work.moves) benches.push(enter(benches.at(-1)!, entry))
+    replaying.value = { benches, at: benches.length - 1 }
+    return null
+  }
+
+  /** Shows another moment of the record; nothing is changed by looking. */
+  function look(at: number): void {
+    const replay = replaying.value
+    if (!replay || !replay.benches[at]) return
+    replaying.value = { ...replay, at }
+    bench.value = replay.benches[at]
+    picked.value = null
+  }
+
+  /** The first move of one's own ends the replay. From the middle of a record it begins a new one; the old stays as it is. */
+  function leaveReplay(): void {
+    const replay = replaying.value
+    if (!replay) return
+    if (replay.at < replay.benches.length - 1) {
+      id.value = crypto.randomUUID()
+      startedAt.value = new Date().toISOString()
+      savedLength.value = 0
+    }
+    clock.value = performance.now() - (bench.value.log.at(-1)?.at ?? 0)
+    replaying.value = null
+  }
+
+  /** Brings back what a closed window left. */
+  function restore(): boolean {
+    return draft.value !== null && resume(draft.value, false) === null
+  }
+
+  return {
+    bench, mode, way, material, id, startedAt, refusal, picked, aside, hint,
+    problem, stones, lit, next, upcoming, result, unsaved,
+    ask, make, type, undo, redo, advance, jump, again, another, save, resume, restore, replaying, open, look,
+  }
+})
+
+const jsonSerializer = {
+  read: (text: string): Draft | null => {
+    try {
+      return JSON.parse(text) as Draft | null
+    } catch {
+      return null
+    }
+  },
+  write: (value: Draft | null): string => JSON.stringify(value),
+}

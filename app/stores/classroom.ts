@@ -1,0 +1,41 @@
+import { defineStore } from 'pinia'
+import type { Classroom, Learner } from '../../shared/schemas'
+import { request } from '../utils/request'
+
+/** The room, its word pack and its learners, as the server keeps them. */
+export const useClassroom = defineStore('classroom', () => {
+  const loaded = ref(false)
+  const classroom = ref<Classroom | null>(null)
+  const learners = ref<readonly Learner[]>([])
+  const learnerId = useLocalStorage<string | null>('sett.learner', null)
+
+  const learner = computed(() => learners.value.find((l) => l.id === learnerId.value) ?? null)
+  const words = computed(() => classroom.value?.words ?? 'exchange')
+
+  async function load(): Promise<void> {
+    const answer = await request<{ classroom: Classroom | null; learners: Learner[] }>('/api/classroom')
+    classroom.value = answer.classroom
+    learners.value = answer.learners
+    if (!learner.value) learnerId.value = null
+    loaded.value = true
+  }
+
+  async function setRoom(room: Classroom): Promise<void> {
+    classroom.value = await request<Classroom>('/api/classroom', { method: 'PUT', body: room })
+  }
+
+  async function addLearner(codeName: string): Promise<Learner> {
+    const added = await request<Learner>('/api/learners', { method: 'POST', body: { id: crypto.randomUUID(), codeName } })
+    await load()
+    return added
+  }
+
+  async function removeLearner(id: string): Promise<void> {
+    await request(`/api/learners/${id}`, { method: 'DELETE' })
+    await load()
+  }
+
+  const nameOf = (id: string): string => learners.value.find((l) => l.id === id)?.codeName ?? ''
+
+  return { loaded, classroom, learners, learnerId, learner, words, load, setRoom, addLearner, removeLearner, nameOf }
+})

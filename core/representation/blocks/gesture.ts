@@ -1,0 +1,39 @@
+import { countsAt, placeName, type Place } from '../../number/places'
+import { Refusal } from '../../refusal'
+import { WIDTH, type BlocksMove, type BlocksState, type Zone } from './state'
+import { canCarry } from './text'
+
+/** A spot on the mat: a zone and one of its columns. */
+export interface Spot {
+  readonly zone: Zone
+  readonly place: Place
+}
+
+const WHERE: Record<Zone, string> = { store: 'the store', mat: 'the mat', beside: 'the space beside', taken: 'the tray' }
+
+/**
+ * The move that a hand means by carrying `count` pieces from one spot to another. A piece let go in the next lower
+ * column is broken into it; pieces let go in the next higher column are tied, ten for one. Null where nothing changes.
+ * @throws Refusal when hands cannot do that.
+ */
+export function gesture(state: BlocksState, from: Spot, count: number, to: Spot): BlocksMove | null {
+  if (from.zone === to.zone && from.zone !== 'mat') return null
+  if (from.zone === 'mat' && to.zone === 'mat') return across(state, from.place, count, to.place)
+  if (!canCarry(from.zone, to.zone))
+    throw new Refusal(`Blocks do not go from ${WHERE[from.zone]} straight to ${WHERE[to.zone]}.`, 'Bring them to the mat first.')
+  return { kind: 'carry', from: from.zone, to: to.zone, counts: countsAt(from.place, count, WIDTH) }
+}
+
+function across(state: BlocksState, from: Place, count: number, to: Place): BlocksMove | null {
+  if (from === to) return null
+  if (Math.abs(from - to) > 1)
+    throw new Refusal(
+      `${from > to ? 'A' : 'Ten'} ${placeName(from, from > to ? 1 : 2)} and the ${placeName(to)} are not next to each other.`,
+      from > to ? `Break it into ${placeName(from - 1)} first.` : `Make ${placeName(from + 1)} first.`,
+    )
+  if (from > to) return { kind: 'break', place: from, times: count }
+  const have = state.mat[from]!
+  if (have < 10)
+    throw new Refusal(`It takes 10 ${placeName(from)} to make one ${placeName(to, 1)}; the mat has ${have}.`)
+  return { kind: 'tie', place: to, times: Math.max(1, Math.floor(count / 10)) }
+}

@@ -1,0 +1,71 @@
+import { settPreset } from './app/assets/preset'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  telemetry: false,
+  // The bench lives in the browser; the server keeps records. Nothing is gained by drawing a mat twice.
+  ssr: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@vueuse/nuxt', 'nuxt-security', '@nuxt/eslint'],
+  css: [
+    '@fontsource/andika/latin-400.css',
+    '@fontsource/andika/latin-700.css',
+    '@fontsource/atkinson-hyperlegible/latin-400.css',
+    '@fontsource/atkinson-hyperlegible/latin-700.css',
+    'primeicons/primeicons.css',
+    '~/assets/main.css',
+  ],
+  components: [{ path: '~/components', pathPrefix: false }],
+  primevue: {
+    autoImport: false,
+    options: { theme: { preset: settPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } } },
+    components: {
+      include: ['Button', 'Select', 'InputText', 'Dialog', 'Textarea', 'Toast', 'Menu', 'DataTable', 'Column'],
+    },
+    directives: { include: [] },
+  },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en-GB' },
+      title: 'Sett',
+      viewport: 'width=device-width, initial-scale=1',
+      meta: [{ name: 'description', content: 'Every move of the hand becomes a true written line.' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/sett.svg' }],
+    },
+  },
+  security: {
+    strict: false,
+    nonce: false,
+    sri: false,
+    ssg: false,
+    rateLimiter: false,
+    requestSizeLimiter: false,
+    xssValidator: false,
+    corsHandler: false,
+    allowedMethodsRestricter: false,
+    hidePoweredBy: true,
+    headers: {
+      crossOriginEmbedderPolicy: false,
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        'default-src': ["'self'"],
+        'script-src': ["'self'", "'unsafe-inline'"],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:'],
+        'font-src': ["'self'"],
+        'connect-src': ["'self'"],
+        'frame-ancestors': ["'none'"],
+        'base-uri': ["'none'"],
+        'form-action': ["'self'"],
+        'object-src': ["'none'"],
+        'upgrade-insecure-requests': false,
+      },
+    },
+  },
+  nitro: {
+    errorHandler: '~~/server/error.ts',
+    compressPublicAssets: true,
+  },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  eslint: { config: { stylistic: false } },
+})

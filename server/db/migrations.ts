@@ -1,0 +1,4 @@
+import first from './migrations/001-first.sql'
+
+/** All migrations in order; a database's user_version is how many of them it has had. */
+export const MIGRATIONS: readonly string[] = [first]

@@ -1,0 +1,98 @@
+import { z } from 'zod'
+
+/** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
+
+export const MODES = ['show', 'together', 'alone'] as const
+export const HELP_LEVELS = ['independent', 'pointed', 'spoken', 'shown', 'hand-over-hand'] as const
+export const WORDS = ['exchange', 'regroup'] as const
+const REPRESENTATIONS = ['blocks', 'columns', 'equations'] as const
+
+/** The largest record file that is read, in bytes. */
+export const MAX_FILE_BYTES = 2_000_000
+/** The most moves one record may hold. */
+export const MAX_MOVES = 5000
+/** The version of the file that Sett writes; later ones are refused. */
+export const FILE_VERSION = 1
+
+const uuid = z.uuid('This is not an identifier that Sett made.')
+const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
+  z.enum(values, { error: `One of these is wanted: ${values.join(', ')}.` })
+
+export const codeName = z
+  .string('A code name is wanted.')
+  .trim()
+  .min(1, 'A code name needs at least one letter.')
+  .max(24, 'A code name has at most 24 letters.')
+  .regex(/^[\p{L}\p{N}][\p{L}\p{N} .'’-]*$/u, 'A code name is made of letters and digits.')
+
+export const classroomSchema = z.strictObject({
+  name: z
+    .string('The room needs a name.')
+    .trim()
+    .min(1, 'The room needs a name.')
+    .max(60, 'The room’s name has at most 60 letters.'),
+  words: oneOf(WORDS),
+})
+
+export const newLearnerSchema = z.strictObject({ id: uuid, codeName })
+
+const entrySchema = z.strictObject({
+  at: z.int('A move’s time is a whole number of milliseconds.').min(0, 'A move’s time cannot be before the start.'),
+  on: oneOf([...REPRESENTATIONS, 'bench']),
+  move: z.string('A move is text.').min(1, 'A move is text.').max(200, 'A move is at most 200 characters long.'),
+})
+
+/** The work itself, as core/record writes it. */
+export const workSchema = z.strictObject({
+  format: z.literal('sett-record', 'This is not a record of Sett.'),
+  version: z.literal(FILE_VERSION, 'This record is of another version.'),
+  problem: z.string('The problem is text.').min(1, 'The problem is missing.').max(200, 'The problem is too long.'),
+  representation: oneOf(REPRESENTATIONS),
+  also: z.array(oneOf(REPRESENTATIONS)).max(REPRESENTATIONS.length),
+  way: oneOf(['ones-first', 'exchanges-first']),
+  mode: oneOf(MODES),
+  choices: z.strictObject({ words: oneOf(WORDS) }),
+  moves: z.array(entrySchema).max(MAX_MOVES, `A record holds at most ${MAX_MOVES} moves.`),
+})
+
+export const outcomeSchema = z.strictObject({
+  right: z.boolean('Right or not is wanted.'),
+  help: oneOf(HELP_LEVELS),
+  note: z.string('The note is text.').max(2000, 'A note has at most 2,000 characters.'),
+})
+
+const startedAt = z.iso.datetime({ error: 'The start is wanted as a date and time, like 2026-11-24T09:30:00Z.' })
+
+/** A record as it is saved for a learner. */
+export const saveSchema = z.strictObject({ id: uuid, learnerId: uuid, startedAt, work: workSchema, outcome: outcomeSchema })
+
+/** One record inside a file: the learner goes by code name there. */
+export const filedSchema = z.strictObject({ id: uuid, learner: codeName, startedAt, work: workSchema, outcome: outcomeSchema })
+
+export const fileSchema = z.strictObject({
+  format: z.literal('sett-records', 'This is not a file of Sett records.'),
+  version: z.literal(FILE_VERSION, 'This file is of another version.'),
+  records: z.array(filedSchema).max(2000, 'A file holds at most 2,000 records.'),
+})
+
+export type Classroom = z.infer<typeof classroomSchema>
+export type NewLearner = z.infer<typeof newLearnerSchema>
+export type Learner = NewLearner
+export type Outcome = z.infer<typeof outcomeSchema>
+export type SavedRecord = z.infer<typeof saveSchema>
+export type FiledRecord = z.infer<typeof filedSchema>
+export type RecordFile = z.infer<typeof fileSchema>
+export type Help = (typeof HELP_LEVELS)[number]
+
+/** A line of the Daybook. */
+export interface RecordSummary {
+  readonly id: string
+  readonly learnerId: string
+  readonly startedAt: string
+  readonly durationMs: number
+  readonly problem: string
+  readonly mode: (typeof MODES)[number]
+  readonly right: boolean
+  readonly help: Help
+  readonly note: string
+}
