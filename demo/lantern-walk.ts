@@ -2,7 +2,8 @@ import { enter, openBench, type Bench, type Mode } from '../core/record/bench'
 import { recordOf } from '../core/record/record'
 import { plan } from '../core/plan/plan'
 import { REPRESENTATIONS } from '../core/representation/index'
-import type { Help, SavedRecord } from '../shared/schemas'
+import type { Help } from '../shared/levels'
+import type { SavedRecord } from '../shared/schemas'
 import type { Store } from '../server/utils/store'
 
 /** The Loft, a resource room at Thornwick Street School, before the lantern walk. All of it is invented. */

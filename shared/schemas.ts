@@ -1,9 +1,8 @@
 import { z } from 'zod'
+import { HELP_LEVELS, MODES, type Help } from './levels'
 
 /** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
 
-export const MODES = ['show', 'together', 'alone'] as const
-export const HELP_LEVELS = ['independent', 'pointed', 'spoken', 'shown', 'hand-over-hand'] as const
 export const WORDS = ['exchange', 'regroup'] as const
 const REPRESENTATIONS = ['blocks', 'columns', 'equations'] as const
 
@@ -82,7 +81,6 @@ export type Outcome = z.infer<typeof outcomeSchema>
 export type SavedRecord = z.infer<typeof saveSchema>
 export type FiledRecord = z.infer<typeof filedSchema>
 export type RecordFile = z.infer<typeof fileSchema>
-export type Help = (typeof HELP_LEVELS)[number]
 
 /** A line of the Daybook. */
 export interface RecordSummary {

@@ -1,4 +1,4 @@
-import first from './migrations/001-first.sql'
+import first from './migrations/001-first'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
 export const MIGRATIONS: readonly string[] = [first]

@@ -60,6 +60,8 @@ export const fieldErrors = (error: z.ZodError, under = ''): FieldError[] =>
 
 /** Reads a JSON body of at most `most` bytes. Refuses what is too large (413), no JSON (400), or no text at all. */
 export async function jsonBody(event: H3Event, most: number): Promise<unknown> {
+  if (!/^application\/json\b/.test(event.node.req.headers['content-type'] ?? ''))
+    refuse(415, 'JSON is wanted here (content-type: application/json).')
   const announced = Number(event.node.req.headers['content-length'] ?? 0)
   const large = `That is larger than ${Math.round(most / 1000)} kB, more than Sett reads at once.`
   if (announced > most) refuse(413, large)

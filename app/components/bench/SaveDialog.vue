@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HELP_LEVELS, type Help } from '../../../shared/schemas'
+import { HELP_LEVELS, type Help } from '../../../shared/levels'
 
 const open = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ saved: [] }>()

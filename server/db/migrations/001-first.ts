@@ -1,4 +1,5 @@
-CREATE TABLE classroom (
+/** The first tables: the room, its learners and their records. */
+export default `CREATE TABLE classroom (
   id INTEGER PRIMARY KEY CHECK (id = 1),
   name TEXT NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
   words TEXT NOT NULL CHECK (words IN ('exchange', 'regroup'))
@@ -25,3 +26,4 @@ CREATE TABLE record (
 ) STRICT;
 
 CREATE INDEX record_by_learner ON record (learner_id, started_at);
+`

@@ -1,0 +1,123 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver'
+import chrome from 'selenium-webdriver/chrome'
+
+/** The built app served on a free port with a data folder of its own. */
+export interface Running {
+  readonly url: string
+  readonly data: string
+  /** Ends the server as a power cut would. */
+  kill(): Promise<void>
+  stop(): Promise<void>
+}
+
+const BUILT = join(process.cwd(), '.output/server/index.mjs')
+
+async function freePort(): Promise<number> {
+  const server = createServer()
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
+  const { port } = server.address() as { port: number }
+  await new Promise((done) => server.close(done))
+  return port
+}
+
+/** Starts the built server; with `data` given, on that folder again. */
+export async function serve(options: { demo?: boolean; data?: string } = {}): Promise<Running> {
+  if (!existsSync(BUILT)) throw new Error('The app is not built: run npm run build first.')
+  const port = await freePort()
+  const data = options.data ?? mkdtempSync(join(tmpdir(), 'sett-test-'))
+  const child: ChildProcess = spawn(process.execPath, [BUILT], {
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), SETT_DATA: data, ...(options.demo ? { SETT_DEMO: '1' } : {}) },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
+  const ended = new Promise<void>((done) => child.once('exit', () => done()))
+  const url = `http://127.0.0.1:${port}`
+  await answering(`${url}/api/classroom`)
+  const end = async (signal: NodeJS.Signals): Promise<void> => {
+    child.kill(signal)
+    await ended
+  }
+  return {
+    url,
+    data,
+    kill: () => end('SIGKILL'),
+    stop: async () => {
+      await end('SIGTERM')
+      rmSync(data, { recursive: true, force: true })
+    },
+  }
+}
+
+async function answering(url: string): Promise<void> {
+  const until = Date.now() + 20_000
+  for (;;) {
+    const ok = await fetch(url).then((r) => r.ok, () => false)
+    if (ok) return
+    if (Date.now() > until) throw new Error(`${url} does not answer`)
+    await new Promise((next) => setTimeout(next, 50))
+  }
+}
+
+/** A new Chromium of Debian's with a profile of its own. */
+export async function browser(width = 1280, height = 800): Promise<WebDriver> {
+  const options = new chrome.Options()
+  options.setChromeBinaryPath('/usr/bin/chromium')
+  options.addArguments(
+    '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+    '--disable-component-update', '--disable-sync', '--hide-scrollbars', `--user-data-dir=${mkdtempSync(join(tmpdir(), 'sett-profile-'))}`, `--window-size=${width},${height}`,
+  )
+  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver')).build()
+  await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false })
+  return driver
+}
+
+const WAIT = 10_000
+
+/** The visible element of a role with this accessible name, once there is one. */
+export async function byRole(driver: WebDriver, role: string, name: string | RegExp): Promise<WebElement> {
+  const css: Record<string, string> = {
+    button: 'button, [role="button"]',
+    textbox: 'input:not([type]), input[type="text"], textarea',
+    link: 'a[href]',
+    radio: 'input[type="radio"]',
+    combobox: '[role="combobox"]',
+    option: '[role="option"]',
+    menuitem: '[role="menuitem"]',
+    heading: 'h1, h2, h3',
+    group: '[role="group"]',
+  }
+  const fits = (text: string): boolean => (typeof name === 'string' ? text === name : name.test(text))
+  return driver.wait(
+    async () => {
+      for (const element of await driver.findElements(By.css(css[role] ?? `[role="${role}"]`))) {
+        try {
+          if (fits((await element.getAccessibleName()).trim()) && (await element.isDisplayed())) return element
+        } catch {
+          // It went away while it was looked at; the next round sees the new one.
+        }
+      }
+      return null
+    },
+    WAIT,
+    `no ${role} called ${name}`,
+  ) as Promise<WebElement>
+}
+
+/** Waits until the element that `css` finds has a text that fits. */
+export async function text(driver: WebDriver, css: string, fits: string | RegExp): Promise<void> {
+  let last = ''
+  await driver
+    .wait(async () => {
+      last = await driver.executeScript<string>('return document.querySelector(arguments[0])?.innerText ?? ""', css)
+      return typeof fits === 'string' ? last.includes(fits) : fits.test(last)
+    }, WAIT)
+    .catch(() => {
+      throw new Error(`${css} says ${JSON.stringify(last)}, not ${fits}`)
+    })
+}
+
+export { By, Key, until }
