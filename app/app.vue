@@ -14,5 +14,8 @@ await classroom.load().catch((error: Error) => (failure.value = error.message))
 </template>
 
 <style scoped>
-.failure { padding: 2rem; font-size: 1.2rem; }
+.failure {
+  padding: 2rem;
+  font-size: 1.2rem;
+}
 </style>

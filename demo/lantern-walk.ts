@@ -24,32 +24,105 @@ interface Work {
 }
 
 const WORK: readonly Work[] = [
-  { who: 'Wren', problem: '45 - 18', mode: 'show', daysAgo: 6, pace: 4000, help: 'shown', note: 'Ribbon lengths cut from a roll of 45.' },
-  { who: 'Wren', problem: '63 - 27', mode: 'together', daysAgo: 4, pace: 6200, help: 'spoken', note: 'Asked “are there enough ones?” by itself the second time.' },
-  { who: 'Wren', problem: '52 - 37', mode: 'together', daysAgo: 1, pace: 5100, help: 'pointed', note: 'Tea-lights left in the boxes of ten.' },
   {
-    who: 'Pip', problem: '34 - 16', mode: 'alone', daysAgo: 5, pace: 3900, help: 'independent', note: 'Took the ten away to the store and went on; saw it when reading.',
+    who: 'Wren',
+    problem: '45 - 18',
+    mode: 'show',
+    daysAgo: 6,
+    pace: 4000,
+    help: 'shown',
+    note: 'Ribbon lengths cut from a roll of 45.',
+  },
+  {
+    who: 'Wren',
+    problem: '63 - 27',
+    mode: 'together',
+    daysAgo: 4,
+    pace: 6200,
+    help: 'spoken',
+    note: 'Asked “are there enough ones?” by itself the second time.',
+  },
+  {
+    who: 'Wren',
+    problem: '52 - 37',
+    mode: 'together',
+    daysAgo: 1,
+    pace: 5100,
+    help: 'pointed',
+    note: 'Tea-lights left in the boxes of ten.',
+  },
+  {
+    who: 'Pip',
+    problem: '34 - 16',
+    mode: 'alone',
+    daysAgo: 5,
+    pace: 3900,
+    help: 'independent',
+    note: 'Carried the ten to the store and brought ten ones back, counting aloud.',
     moves: ['lay 34', 'return 1 ten', 'lay 10 ones', 'take 6 ones', 'take 1 ten', 'read 18'],
   },
   { who: 'Pip', problem: '81 - 46', mode: 'alone', daysAgo: 2, pace: 3300, help: 'independent', note: '' },
-  { who: 'Fen', problem: '27 + 15', mode: 'together', daysAgo: 3, pace: 5600, help: 'pointed', note: 'Beads on two lantern strings.' },
   {
-    who: 'Fen', problem: '38 + 24', mode: 'alone', daysAgo: 1, pace: 4700, help: 'independent', note: 'Left twelve ones standing and read the tens.',
+    who: 'Fen',
+    problem: '27 + 15',
+    mode: 'together',
+    daysAgo: 3,
+    pace: 5600,
+    help: 'pointed',
+    note: 'Beads on two lantern strings.',
+  },
+  {
+    who: 'Fen',
+    problem: '38 + 24',
+    mode: 'alone',
+    daysAgo: 1,
+    pace: 4700,
+    help: 'independent',
+    note: 'Left twelve ones standing and read the tens.',
     moves: ['lay 38', 'set 24', 'push 4 ones', 'push 2 tens', 'read 512'],
   },
-  { who: 'Ash', problem: '304 - 178', mode: 'show', daysAgo: 3, pace: 5200, help: 'shown', note: 'Across the nought: hundred to tens, ten to ones.' },
+  {
+    who: 'Ash',
+    problem: '304 - 178',
+    mode: 'show',
+    daysAgo: 3,
+    pace: 5200,
+    help: 'shown',
+    note: 'Across the nought: hundred to tens, ten to ones.',
+  },
   { who: 'Ash', problem: '402 - 135', mode: 'together', daysAgo: 1, pace: 7400, help: 'spoken', note: '' },
-  { who: 'Teal', problem: '476 + 358', mode: 'alone', daysAgo: 2, pace: 4100, help: 'independent', note: 'Stall money, both boxes.' },
-  { who: 'Moth', problem: '12 + 6', mode: 'together', daysAgo: 1, pace: 6900, help: 'hand-over-hand', note: 'Wanted the hand; chose to push the last ones alone.' },
+  {
+    who: 'Teal',
+    problem: '476 + 358',
+    mode: 'alone',
+    daysAgo: 2,
+    pace: 4100,
+    help: 'independent',
+    note: 'Stall money, both boxes.',
+  },
+  {
+    who: 'Moth',
+    problem: '12 + 6',
+    mode: 'together',
+    daysAgo: 1,
+    pace: 6900,
+    help: 'hand-over-hand',
+    note: 'Wanted the hand; chose to push the last ones alone.',
+  },
 ]
 
 /** An identifier that is the same on every run: the demo's records are told apart by their number. */
-const idFor = (kind: number, n: number): string => `00000000-0000-4000-8000-${String(kind * 1000 + n).padStart(12, '0')}`
+const idFor = (kind: number, n: number): string =>
+  `00000000-0000-4000-8000-${String(kind * 1000 + n).padStart(12, '0')}`
 
 function work({ problem, mode, pace, moves }: Work): Bench {
-  let bench = openBench({ problem, representation: 'blocks', also: ['columns', 'equations'], choices: { words: ROOM.words } }, mode)
+  let bench = openBench(
+    { problem, representation: 'blocks', also: ['columns', 'equations'], choices: { words: ROOM.words } },
+    mode,
+  )
   let at = 0
-  const make = (on: 'blocks' | 'bench', move: string): void => void (bench = enter(bench, { at: (at += pace), on, move }))
+  const make = (on: 'blocks' | 'bench', move: string): void =>
+    void (bench = enter(bench, { at: (at += pace), on, move }))
   if (moves) moves.forEach((m) => make('blocks', m))
   else
     for (const step of plan({ problem, representation: 'blocks' }).steps) {

@@ -4,5 +4,5 @@ import { problemOf, sendProblem } from './utils/problem'
 export default defineNitroErrorHandler((error, event) => {
   const problem = problemOf(error)
   if (problem.status >= 500) console.error(error)
-  return event.node.res.end(sendProblem(event, problem))
+  event.node.res.end(sendProblem(event, problem))
 })

@@ -63,10 +63,22 @@ export const outcomeSchema = z.strictObject({
 const startedAt = z.iso.datetime({ error: 'The start is wanted as a date and time, like 2026-11-24T09:30:00Z.' })
 
 /** A record as it is saved for a learner. */
-export const saveSchema = z.strictObject({ id: uuid, learnerId: uuid, startedAt, work: workSchema, outcome: outcomeSchema })
+export const saveSchema = z.strictObject({
+  id: uuid,
+  learnerId: uuid,
+  startedAt,
+  work: workSchema,
+  outcome: outcomeSchema,
+})
 
 /** One record inside a file: the learner goes by code name there. */
-export const filedSchema = z.strictObject({ id: uuid, learner: codeName, startedAt, work: workSchema, outcome: outcomeSchema })
+export const filedSchema = z.strictObject({
+  id: uuid,
+  learner: codeName,
+  startedAt,
+  work: workSchema,
+  outcome: outcomeSchema,
+})
 
 export const fileSchema = z.strictObject({
   format: z.literal('sett-records', 'This is not a file of Sett records.'),

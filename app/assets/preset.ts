@@ -24,7 +24,13 @@ const scheme = {
   primary: { color: ink, contrastColor: 'var(--paper)', hoverColor: 'var(--ink-2)', activeColor: 'var(--ink-2)' },
   highlight: { background: 'var(--clay-wash)', focusBackground: 'var(--clay-wash)', color: ink, focusColor: ink },
   text: { color: ink, hoverColor: ink, mutedColor: 'var(--ink-soft)', hoverMutedColor: ink },
-  content: { background: 'var(--sheet)', hoverBackground: 'var(--paper-2)', borderColor: 'var(--edge)', color: ink, hoverColor: ink },
+  content: {
+    background: 'var(--sheet)',
+    hoverBackground: 'var(--paper-2)',
+    borderColor: 'var(--edge)',
+    color: ink,
+    hoverColor: ink,
+  },
   overlay: {
     select: { background: 'var(--sheet)', borderColor: 'var(--edge)', color: ink },
     popover: { background: 'var(--sheet)', borderColor: 'var(--edge)', color: ink },

@@ -1,7 +1,8 @@
 type Handler = (event: KeyboardEvent) => void
 
 const inText = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
 
 const inOverlay = (): boolean => document.querySelector('[role="dialog"], .p-menu-overlay, .p-select-overlay') !== null
 
@@ -11,7 +12,8 @@ const inOverlay = (): boolean => document.querySelector('[role="dialog"], .p-men
  */
 export function useKeys(keys: Record<string, Handler>): void {
   useEventListener('keydown', (event: KeyboardEvent) => {
-    if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || inText(event.target) || inOverlay()) return
+    if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || inText(event.target) || inOverlay())
+      return
     const handler = keys[event.key]
     if (!handler) return
     // Space and Enter belong to the button that has the focus.

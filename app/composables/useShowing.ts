@@ -44,9 +44,12 @@ export function useShowing() {
     if (isActive.value) pause()
     else if (forward()) resume()
   }
-  watch(() => bench.id, () => {
-    pause()
-    asked.value = null
-  })
+  watch(
+    () => bench.id,
+    () => {
+      pause()
+      asked.value = null
+    },
+  )
   return { predicts, asked, forward, back, play, playing: isActive }
 }

@@ -10,7 +10,8 @@ const presenting = usePresenting()
       <NuxtLink class="name" to="/" aria-label="Sett, start">
         <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
           <g fill="currentColor">
-            <rect x="2" y="5" width="17" height="10" rx="1.5" /><rect x="21" y="5" width="9" height="10" rx="1.5" />
+            <rect x="2" y="5" width="17" height="10" rx="1.5" />
+            <rect x="21" y="5" width="9" height="10" rx="1.5" />
             <rect x="2" y="17" width="9" height="10" rx="1.5" />
           </g>
           <rect x="13" y="17" width="17" height="10" rx="1.5" fill="var(--clay)" />
@@ -30,17 +31,68 @@ const presenting = usePresenting()
 </template>
 
 <style scoped>
-.frame { display: grid; grid-template-rows: 52px minmax(0, 1fr); height: 100%; }
-.frame.presenting { grid-template-rows: minmax(0, 1fr); }
-header { display: flex; align-items: center; gap: 1.25rem; padding: 0 1rem; border-bottom: 1.5px solid var(--edge); }
-.name { display: inline-flex; align-items: center; gap: 0.5rem; min-height: 44px; font-weight: 700; font-size: 1.2rem; text-decoration: none; }
-nav { display: flex; height: 100%; }
-nav a { display: flex; align-items: center; padding: 0 0.9rem; text-decoration: none; border-bottom: 4px solid transparent; border-top: 4px solid transparent; }
-nav a:hover { background: var(--paper-2); }
-nav a.router-link-active { border-bottom-color: var(--clay); font-weight: 700; }
-.gap { flex: 1; }
-main { min-height: 0; overflow: auto; }
-main:focus { outline: none; }
-.skip { position: absolute; left: -999px; }
-.skip:focus { left: 1rem; top: 0.5rem; z-index: 20; background: var(--sheet); padding: 0.5rem 1rem; }
+.frame {
+  display: grid;
+  grid-template-rows: 52px minmax(0, 1fr);
+  height: 100%;
+}
+.frame.presenting {
+  grid-template-rows: minmax(0, 1fr);
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 1.25rem;
+  padding: 0 1rem;
+  border-bottom: 1.5px solid var(--edge);
+}
+.name {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 44px;
+  font-weight: 700;
+  font-size: 1.2rem;
+  text-decoration: none;
+}
+nav {
+  display: flex;
+  height: 100%;
+}
+nav a {
+  display: flex;
+  align-items: center;
+  padding: 0 0.9rem;
+  text-decoration: none;
+  border-bottom: 4px solid transparent;
+  border-top: 4px solid transparent;
+}
+nav a:hover {
+  background: var(--paper-2);
+}
+nav a.router-link-active {
+  border-bottom-color: var(--clay);
+  font-weight: 700;
+}
+.gap {
+  flex: 1;
+}
+main {
+  min-height: 0;
+  overflow: auto;
+}
+main:focus {
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 1rem;
+  top: 0.5rem;
+  z-index: 20;
+  background: var(--sheet);
+  padding: 0.5rem 1rem;
+}
 </style>

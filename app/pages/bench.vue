@@ -2,7 +2,7 @@
 import { digitsOf, placeOfUnit } from '../../core/number/places'
 import { valueOf } from '../../core/number/numeral'
 import { totals } from '../../core/problem/problem'
-import { askInWords, labelOf, sayAct } from '../../core/speech/say'
+import { askInWords, sayAct } from '../../core/speech/say'
 import { capital, WORD_PACKS } from '../../core/speech/words'
 import type { Act } from '../../core/act/act'
 import type { BlocksState } from '../../core/representation/blocks/state'
@@ -41,7 +41,10 @@ async function open(): Promise<void> {
     }
   } else if (bench.bench.log.length === 0 && !bench.restore()) bench.ask(bench.problem)
 }
-watch(() => classroom.words, () => bench.bench.log.length === 0 && bench.again())
+watch(
+  () => classroom.words,
+  () => bench.bench.log.length === 0 && bench.again(),
+)
 
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
@@ -54,7 +57,9 @@ const places = computed(() => {
 const does = (operation: '+' | '-'): boolean => setup.value.problem.terms.some((t) => t.operation === operation)
 
 const placesOf = (act: Act): number[] =>
-  (act.kind === 'exchange' ? [act.from, act.to] : 'pieces' in act ? (act.pieces ?? []) : []).map((p) => placeOfUnit(p.unit)!)
+  (act.kind === 'exchange' ? [act.from, act.to] : 'pieces' in act ? (act.pieces ?? []) : []).map((p) =>
+    placeOfUnit(p.unit)!,
+  )
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])
 const newest = computed(() => bench.lit === bench.stones.length - 1)
 
@@ -62,8 +67,10 @@ const newest = computed(() => bench.lit === bench.stones.length - 1)
 const said = computed(() => {
   if (bench.refusal) return bench.refusal.message
   if (notice.value) return notice.value
-  if (bench.hint && bench.next) return `Next could be: ${sayAct(bench.next, now.value.standing.value, setup.value.problem, pack.value)}`
-  if (bench.bench.mode === 'alone' && !bench.replaying) return bench.result.finished ? `Read: ${bench.result.read}.` : ''
+  if (bench.hint && bench.next)
+    return `Next could be: ${sayAct(bench.next, now.value.standing.value, setup.value.problem, pack.value)}`
+  if (bench.bench.mode === 'alone' && !bench.replaying)
+    return bench.result.finished ? `Read: ${bench.result.read}.` : ''
   const stone = bench.stones[bench.lit]
   return stone ? stone.say : `${capital(askInWords(setup.value.problem, pack.value))}.`
 })
@@ -76,7 +83,10 @@ const tone = computed(() => {
 })
 const spoken = ref('')
 watch([said, () => bench.stones.length], () => (spoken.value = said.value))
-watch(() => bench.bench, () => (notice.value = ''))
+watch(
+  () => bench.bench,
+  () => (notice.value = ''),
+)
 async function sayAgain(): Promise<void> {
   spoken.value = ''
   await nextTick()
@@ -87,7 +97,12 @@ function save(): void {
   if (bench.bench.log.length > 0) saving.value = true
 }
 function saved(): void {
-  toast.add({ severity: 'secondary', summary: 'Saved', detail: `${bench.problem} is in the Daybook. N sets the next one.`, life: 5000 })
+  toast.add({
+    severity: 'secondary',
+    summary: 'Saved',
+    detail: `${bench.problem} is in the Daybook. N sets the next one.`,
+    life: 5000,
+  })
 }
 function next(): void {
   bench.another()
@@ -100,7 +115,8 @@ function offer(): void {
 function seePrediction(verdict: string): void {
   if (forward()) notice.value = verdict
 }
-const openSelect = (label: string): void => document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
+const openSelect = (label: string): void =>
+  document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
 const stepping = computed(() => bench.bench.mode === 'show' || bench.replaying !== null)
 const working = computed(() => bench.bench.mode !== 'show' && !bench.replaying)
 
@@ -141,7 +157,10 @@ function onSheet(texts: readonly string[]): void {
     <AskBar ref="ask" />
     <p v-if="trouble" class="aside" role="alert">{{ trouble }}</p>
     <p v-else-if="bench.replaying" class="aside" role="status">
-      <span>From the Daybook: move {{ bench.replaying.at }} of {{ bench.replaying.benches.length - 1 }}. Look through it with ◂ and ▸, or go on from here.</span>
+      <span
+        >From the Daybook: move {{ bench.replaying.at }} of {{ bench.replaying.benches.length - 1 }}. Look through it
+        with ◂ and ▸, or go on from here.</span
+      >
       <button type="button" class="stone-button" @click="bench.look(0)">To its start</button>
     </p>
     <p v-else-if="bench.aside" class="aside" role="status">
@@ -152,21 +171,49 @@ function onSheet(texts: readonly string[]): void {
     <div class="work">
       <div class="mat-side">
         <BlocksMat
-          v-if="onBlocks" :key="bench.id" :state="stateOf<BlocksState>('blocks')" :places="places" :adding="does('+')" :taking="does('-')"
-          :lit-places="litPlaces" :newest="newest" :ones="pack.ones[1]" @move="(text) => bench.make('blocks', text)"
-          @refuse="(why) => (notice = why)" @say="(text) => (whisper = text)"
+          v-if="onBlocks"
+          :key="bench.id"
+          :state="stateOf<BlocksState>('blocks')"
+          :places="places"
+          :adding="does('+')"
+          :taking="does('-')"
+          :lit-places="litPlaces"
+          :newest="newest"
+          :ones="pack.ones[1]"
+          @move="(text) => bench.make('blocks', text)"
+          @refuse="(why) => (notice = why)"
+          @say="(text) => (whisper = text)"
         />
-        <div v-else class="big-sheet"><ColumnSheet :state="stateOf<ColumnsState>('columns')" :writable="bench.bench.mode !== 'show'" :lit-places="litPlaces" :newest="newest" large @move="onSheet" /></div>
-        <p v-if="bench.bench.mode !== 'alone' || bench.replaying" class="worth learner" aria-label="What is there now">{{ now.standing.value }}</p>
+        <div v-else class="big-sheet">
+          <ColumnSheet
+            :state="stateOf<ColumnsState>('columns')"
+            :writable="bench.bench.mode !== 'show'"
+            :lit-places="litPlaces"
+            :newest="newest"
+            large
+            @move="onSheet"
+          />
+        </div>
+        <p v-if="bench.bench.mode !== 'alone' || bench.replaying" class="worth learner" aria-label="What is there now">
+          {{ now.standing.value }}
+        </p>
       </div>
       <PagePanel :lit-places="litPlaces" />
     </div>
     <section class="say" :class="tone" aria-label="What to say">
-      <PredictCard v-if="asked" :prediction="asked" :places="Array.from({ length: places }, (_, i) => places - 1 - i)" @see="seePrediction" />
+      <PredictCard
+        v-if="asked"
+        :prediction="asked"
+        :places="Array.from({ length: places }, (_, i) => places - 1 - i)"
+        @see="seePrediction"
+      />
       <p v-else class="learner words">
-        <span v-if="tone === 'again'" class="sign" aria-hidden="true">↻</span><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓</span>
+        <span v-if="tone === 'again'" class="sign" aria-hidden="true">↻</span
+        ><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓</span>
         <span>{{ said }}</span>
-        <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">Do it</button>
+        <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">
+          Do it
+        </button>
         <span v-if="!said" class="quiet">Sett is quiet. It writes what is moved.</span>
       </p>
     </section>
@@ -176,21 +223,53 @@ function onSheet(texts: readonly string[]): void {
       <StoneCourse />
       <div class="controls">
         <template v-if="stepping">
-          <button type="button" class="stone-button" aria-label="Back" @click="back"><i class="pi pi-caret-left" aria-hidden="true" /></button>
-          <button type="button" class="stone-button main" aria-label="Next step" @click="forward"><i class="pi pi-caret-right" aria-hidden="true" /> Step</button>
-          <button type="button" class="stone-button" :aria-label="playing ? 'Stop' : 'Play'" @click="play"><i :class="playing ? 'pi pi-pause' : 'pi pi-play'" aria-hidden="true" /></button>
-          <button v-if="!bench.replaying" type="button" class="stone-button" :aria-pressed="predicts" @click="predicts = !predicts">Predict</button>
+          <button type="button" class="stone-button" aria-label="Back" @click="back">
+            <i class="pi pi-caret-left" aria-hidden="true" />
+          </button>
+          <button type="button" class="stone-button main" aria-label="Next step" @click="forward">
+            <i class="pi pi-caret-right" aria-hidden="true" /> Step
+          </button>
+          <button type="button" class="stone-button" :aria-label="playing ? 'Stop' : 'Play'" @click="play">
+            <i :class="playing ? 'pi pi-pause' : 'pi pi-play'" aria-hidden="true" />
+          </button>
+          <button
+            v-if="!bench.replaying"
+            type="button"
+            class="stone-button"
+            :aria-pressed="predicts"
+            @click="predicts = !predicts"
+          >
+            Predict
+          </button>
         </template>
         <template v-else>
-          <button type="button" class="stone-button" aria-label="Undo" :disabled="bench.bench.past.length === 0" @click="bench.undo()"><i class="pi pi-undo" aria-hidden="true" /></button>
-          <button type="button" class="stone-button" aria-label="Redo" :disabled="bench.bench.undone.length === 0" @click="bench.redo()"><i class="pi pi-refresh" aria-hidden="true" /></button>
+          <button
+            type="button"
+            class="stone-button"
+            aria-label="Undo"
+            :disabled="bench.bench.past.length === 0"
+            @click="bench.undo()"
+          >
+            <i class="pi pi-undo" aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            class="stone-button"
+            aria-label="Redo"
+            :disabled="bench.bench.undone.length === 0"
+            @click="bench.redo()"
+          >
+            <i class="pi pi-refresh" aria-hidden="true" />
+          </button>
           <button type="button" class="stone-button" :disabled="!bench.next" @click="offer">Offer a move</button>
         </template>
         <MoveLine ref="moveLine" />
         <span class="gap" />
         <button type="button" class="stone-button" :disabled="bench.bench.log.length === 0" @click="save">Save</button>
         <button type="button" class="stone-button" @click="next">Next problem</button>
-        <button type="button" class="stone-button" aria-label="Present" @click="presenting = true"><i class="pi pi-expand" aria-hidden="true" /></button>
+        <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">
+          <i class="pi pi-expand" aria-hidden="true" />
+        </button>
         <button type="button" class="stone-button" aria-label="Keys" @click="keys = true">?</button>
       </div>
     </section>
@@ -201,31 +280,130 @@ function onSheet(texts: readonly string[]): void {
 </template>
 
 <style scoped>
-.bench { display: grid; grid-template-rows: auto auto minmax(0, 1fr) auto auto; height: 100%; position: relative; }
-.bench > .work { grid-row: 3; }
-.bench > .say { grid-row: 4; }
-.bench > .foot { grid-row: 5; }
-.aside { grid-row: 2; display: flex; align-items: center; gap: 0.8rem; padding: 4px 14px; background: var(--paper-2); border-bottom: 1.5px solid var(--edge); }
-.work { display: grid; grid-template-columns: minmax(0, 1fr) 384px; min-height: 0; }
-.mat-side { position: relative; min-height: 0; min-width: 0; }
-.worth { position: absolute; right: 14px; top: 6px; background: var(--sheet); color: var(--ink); border-radius: 4px; padding: 0 0.7rem; font-size: 2rem; font-weight: 700; pointer-events: none; }
-.big-sheet { height: 100%; overflow: auto; display: grid; place-items: center; background: var(--sheet); padding: 1rem; }
-.say { background: var(--paper-2); border-top: 1.5px solid var(--edge); padding: 8px 16px; min-height: 62px; display: flex; align-items: center; border-left: 8px solid transparent; }
-.say.again { border-left-color: var(--plum); background: var(--plum-wash); }
-.say.agrees { border-left-color: var(--moss); background: var(--moss-wash); }
-.words { font-size: 1.45rem; line-height: 1.25; display: flex; gap: 0.8rem; align-items: center; flex-wrap: wrap; }
-.sign { font-weight: 700; }
-.foot { padding: 6px 12px 8px; display: grid; gap: 4px; min-width: 0; border-top: 1.5px solid var(--edge); }
-.controls { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; }
-.gap { flex: 1; }
-.leave { position: absolute; right: 12px; bottom: 9px; }
-.presenting .words { font-size: 2rem; }
+.bench {
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr) auto auto;
+  height: 100%;
+  position: relative;
+}
+.bench > .work {
+  grid-row: 3;
+}
+.bench > .say {
+  grid-row: 4;
+}
+.bench > .foot {
+  grid-row: 5;
+}
+.aside {
+  grid-row: 2;
+  display: flex;
+  align-items: center;
+  gap: 0.8rem;
+  padding: 4px 14px;
+  background: var(--paper-2);
+  border-bottom: 1.5px solid var(--edge);
+}
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 384px;
+  min-height: 0;
+}
+.mat-side {
+  position: relative;
+  min-height: 0;
+  min-width: 0;
+}
+.worth {
+  position: absolute;
+  right: 14px;
+  top: 74px;
+  background: var(--sheet);
+  color: var(--ink);
+  border-radius: 4px;
+  padding: 0 0.7rem;
+  font-size: 2rem;
+  font-weight: 700;
+  pointer-events: none;
+}
+.big-sheet {
+  height: 100%;
+  overflow: auto;
+  display: grid;
+  place-items: center;
+  background: var(--sheet);
+  padding: 1rem;
+}
+.say {
+  background: var(--paper-2);
+  border-top: 1.5px solid var(--edge);
+  padding: 8px 16px;
+  min-height: 62px;
+  display: flex;
+  align-items: center;
+  border-left: 8px solid transparent;
+}
+.say.again {
+  border-left-color: var(--plum);
+  background: var(--plum-wash);
+}
+.say.agrees {
+  border-left-color: var(--moss);
+  background: var(--moss-wash);
+}
+.words {
+  font-size: 1.45rem;
+  line-height: 1.25;
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.sign {
+  font-weight: 700;
+}
+.foot {
+  padding: 6px 12px 8px;
+  display: grid;
+  gap: 4px;
+  min-width: 0;
+  border-top: 1.5px solid var(--edge);
+}
+.controls {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+.gap {
+  flex: 1;
+}
+.leave {
+  position: absolute;
+  right: 12px;
+  bottom: 9px;
+}
+.presenting .words {
+  font-size: 2rem;
+}
 @media (max-width: 900px) {
-  .work { grid-template-columns: minmax(0, 1fr) 320px; }
+  .work {
+    grid-template-columns: minmax(0, 1fr) 320px;
+  }
 }
 @media (max-width: 700px) {
-  .bench { height: auto; min-height: 100%; }
-  .work { grid-template-columns: minmax(0, 1fr); grid-template-rows: 58vh auto; }
+  .bench {
+    height: auto;
+    min-height: 100%;
+  }
+  .work {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: 58vh auto;
+  }
 }
-@media (min-width: 1700px) { .work { grid-template-columns: minmax(0, 1fr) 520px; } }
+@media (min-width: 1700px) {
+  .work {
+    grid-template-columns: minmax(0, 1fr) 520px;
+  }
+}
 </style>

@@ -10,5 +10,11 @@ const router = useRouter()
 </template>
 
 <style scoped>
-.page { max-width: 40rem; margin: 0 auto; padding: 2rem 1.5rem; display: grid; gap: 1.5rem; }
+.page {
+  max-width: 40rem;
+  margin: 0 auto;
+  padding: 2rem 1.5rem;
+  display: grid;
+  gap: 1.5rem;
+}
 </style>

@@ -28,7 +28,9 @@ export const useBench = defineStore('bench', () => {
   const material = useLocalStorage<'blocks' | 'columns'>('sett.material', 'blocks')
   const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: jsonSerializer })
 
-  const bench = shallowRef<Bench>(openBench({ problem: '52 - 37', representation: 'blocks', also: ['columns', 'equations'] }, 'show'))
+  const bench = shallowRef<Bench>(
+    openBench({ problem: '52 - 37', representation: 'blocks', also: ['columns', 'equations'] }, 'show'),
+  )
   const id = ref<string>(crypto.randomUUID())
   const startedAt = ref(new Date().toISOString())
   const clock = ref(performance.now())
@@ -58,7 +60,8 @@ export const useBench = defineStore('bench', () => {
   }
 
   function lay(opened: Bench): void {
-    if (unsaved.value && bench.value.mode !== 'show') aside.value = { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }
+    if (unsaved.value && bench.value.mode !== 'show')
+      aside.value = { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }
     bench.value = opened
     id.value = crypto.randomUUID()
     startedAt.value = new Date().toISOString()
@@ -76,7 +79,9 @@ export const useBench = defineStore('bench', () => {
   function ask(text: string, over: { mode?: Mode; way?: WayId; material?: 'blocks' | 'columns' } = {}): Refusal | null {
     const [m, w, on] = [over.mode ?? mode.value, over.way ?? way.value, over.material ?? material.value]
     const also: RepresentationId[] = on === 'blocks' ? ['columns', 'equations'] : ['equations']
-    const opened = attempt(() => openBench({ problem: text, representation: on, way: w, choices: { words: classroom.words }, also }, m))
+    const opened = attempt(() =>
+      openBench({ problem: text, representation: on, way: w, choices: { words: classroom.words }, also }, m),
+    )
     if ('refused' in opened) return opened.refused
     ;[mode.value, way.value, material.value] = [m, w, on]
     lay(opened.ok)
@@ -133,7 +138,8 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Starts the same problem again, in another mode or way if asked. */
-  const again = (over: { mode?: Mode; way?: WayId; material?: 'blocks' | 'columns' } = {}): Refusal | null => ask(problem.value, over)
+  const again = (over: { mode?: Mode; way?: WayId; material?: 'blocks' | 'columns' } = {}): Refusal | null =>
+    ask(problem.value, over)
 
   /** The same kind of problem with other numbers. */
   function another(): Refusal | null {
@@ -212,9 +218,38 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    bench, mode, way, material, id, startedAt, refusal, picked, aside, hint,
-    problem, stones, lit, next, upcoming, result, unsaved,
-    ask, make, type, undo, redo, advance, jump, again, another, save, resume, restore, replaying, open, look,
+    bench,
+    mode,
+    way,
+    material,
+    id,
+    startedAt,
+    refusal,
+    picked,
+    aside,
+    hint,
+    problem,
+    stones,
+    lit,
+    next,
+    upcoming,
+    result,
+    unsaved,
+    ask,
+    make,
+    type,
+    undo,
+    redo,
+    advance,
+    jump,
+    again,
+    another,
+    save,
+    resume,
+    restore,
+    replaying,
+    open,
+    look,
   }
 })
 

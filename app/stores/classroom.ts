@@ -7,7 +7,7 @@ export const useClassroom = defineStore('classroom', () => {
   const loaded = ref(false)
   const classroom = ref<Classroom | null>(null)
   const learners = ref<readonly Learner[]>([])
-  const learnerId = useLocalStorage<string | null>('sett.learner', null)
+  const learnerId = useLocalStorage<string | null>('sett.learner', 'first')
 
   const learner = computed(() => learners.value.find((l) => l.id === learnerId.value) ?? null)
   const words = computed(() => classroom.value?.words ?? 'exchange')
@@ -16,7 +16,8 @@ export const useClassroom = defineStore('classroom', () => {
     const answer = await request<{ classroom: Classroom | null; learners: Learner[] }>('/api/classroom')
     classroom.value = answer.classroom
     learners.value = answer.learners
-    if (!learner.value) learnerId.value = null
+    // The first time, the first of the class is at the bench; later whoever was chosen, or nobody.
+    if (!learner.value) learnerId.value = (learnerId.value === 'first' && learners.value[0]?.id) || null
     loaded.value = true
   }
 
@@ -25,7 +26,10 @@ export const useClassroom = defineStore('classroom', () => {
   }
 
   async function addLearner(codeName: string): Promise<Learner> {
-    const added = await request<Learner>('/api/learners', { method: 'POST', body: { id: crypto.randomUUID(), codeName } })
+    const added = await request<Learner>('/api/learners', {
+      method: 'POST',
+      body: { id: crypto.randomUUID(), codeName },
+    })
     await load()
     return added
   }

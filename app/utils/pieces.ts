@@ -35,7 +35,12 @@ export function track(before: Tracked, state: BlocksState, held: ReadonlySet<num
     for (const place of state[zone].keys()) {
       const here = before.pieces.filter((p) => p.zone === zone && p.place === place)
       const surplus = Math.max(0, here.length - state[zone][place]!)
-      const going = new Set([...here.filter((p) => held.has(p.id)).reverse(), ...here.filter((p) => !held.has(p.id)).reverse()].slice(0, surplus))
+      const going = new Set(
+        [...here.filter((p) => held.has(p.id)).reverse(), ...here.filter((p) => !held.has(p.id)).reverse()].slice(
+          0,
+          surplus,
+        ),
+      )
       for (const piece of here) (going.has(piece) ? loose : kept).push(piece)
     }
   }

@@ -106,7 +106,7 @@ function sayMark(
     case 'small-one':
       return `One less is written. Put the small 1 before the ${places} to finish the ${pack.exchange.noun}.`
     case 'strike':
-      return `Ten more stand here now. Strike the ${places} digit and write one less, to finish the ${pack.exchange.noun}.`
+      return `Ten more are used here than the column had. Strike the ${places} digit and write one less, to finish the ${pack.exchange.noun}.`
     case 'carry':
       return `The ten is not written yet. Put a carry mark over the ${places}.`
     case 'digit':

@@ -31,6 +31,9 @@ function work(s: Standing, together: boolean): Act | null {
     const back = digitsOf(negate(rest), s.counts.length)
     return s.doing === '-' ? amountAct('join', back) : takeOut(s, back, together)
   }
+  // Whole tens too many in one place count towards the next; single ones too many go back first.
+  const over = s.left.findIndex((n) => n < 0 && n % 10 !== 0)
+  if (over >= 0) return amountAct(s.doing === '-' ? 'join' : 'take', countsAt(over, -s.left[over]! % 10))
   const left = s.left.some((n) => n < 0) ? digitsOf(rest, s.counts.length) : s.left
   if (s.doing === 'lay') return amountAct('join', left)
   return s.doing === '+' ? putIn(s, left, together) : takeOut(s, left, together)

@@ -20,7 +20,9 @@ export function openDb(path: string): Db {
   const version = db.pragma('user_version', { simple: true }) as number
   if (version > MIGRATIONS.length) {
     db.close()
-    throw new Error(`The database at ${path} was made by a later Sett (version ${version}). Start that one, or choose another folder with SETT_DATA.`)
+    throw new Error(
+      `The database at ${path} was made by a later Sett (version ${version}). Start that one, or choose another folder with SETT_DATA.`,
+    )
   }
   if (version < MIGRATIONS.length) {
     if (existed && version > 0) {

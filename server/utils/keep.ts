@@ -21,11 +21,15 @@ export function unsound(work: WorkRecord): FieldError | undefined {
 export function readFile(json: unknown): RecordFile {
   const head = (json ?? {}) as { format?: unknown; version?: unknown }
   if (typeof head !== 'object' || head.format !== 'sett-records')
-    refuse(422, 'This is not a file of Sett records.', [{ pointer: '/format', detail: 'A file of records says "sett-records" here.' }])
-  if (typeof head.version === 'number' && head.version > FILE_VERSION)
-    refuse(422, `This file was written by a later Sett (version ${head.version}). This Sett reads version ${FILE_VERSION}.`, [
-      { pointer: '/version', detail: `At most ${FILE_VERSION}.` },
+    refuse(422, 'This is not a file of Sett records.', [
+      { pointer: '/format', detail: 'A file of records says "sett-records" here.' },
     ])
+  if (typeof head.version === 'number' && head.version > FILE_VERSION)
+    refuse(
+      422,
+      `This file was written by a later Sett (version ${head.version}). This Sett reads version ${FILE_VERSION}.`,
+      [{ pointer: '/version', detail: `At most ${FILE_VERSION}.` }],
+    )
   const parsed = fileSchema.safeParse(json)
   if (!parsed.success) {
     const errors = fieldErrors(parsed.error)

@@ -52,7 +52,8 @@ export function sendProblem(event: H3Event, problem: ProblemDetails): string {
   return JSON.stringify(problem)
 }
 
-const pointerOf = (path: readonly PropertyKey[]): string => path.map((p) => `/${String(p).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('')
+const pointerOf = (path: readonly PropertyKey[]): string =>
+  path.map((p) => `/${String(p).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('')
 
 /** The troubles that Zod found, each with its pointer. At most twenty: nobody reads more. */
 export const fieldErrors = (error: z.ZodError, under = ''): FieldError[] =>
@@ -76,7 +77,11 @@ export async function jsonBody(event: H3Event, most: number): Promise<unknown> {
 }
 
 /** Reads and checks a body. */
-export async function checkedBody<S extends z.ZodType>(event: H3Event, schema: S, most = 1_000_000): Promise<z.output<S>> {
+export async function checkedBody<S extends z.ZodType>(
+  event: H3Event,
+  schema: S,
+  most = 1_000_000,
+): Promise<z.output<S>> {
   const parsed = schema.safeParse(await jsonBody(event, most))
   if (!parsed.success) {
     const errors = fieldErrors(parsed.error)

@@ -31,7 +31,13 @@ export async function serve(options: { demo?: boolean; data?: string } = {}): Pr
   const port = await freePort()
   const data = options.data ?? mkdtempSync(join(tmpdir(), 'sett-test-'))
   const child: ChildProcess = spawn(process.execPath, [BUILT], {
-    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), SETT_DATA: data, ...(options.demo ? { SETT_DEMO: '1' } : {}) },
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      SETT_DATA: data,
+      ...(options.demo ? { SETT_DEMO: '1' } : {}),
+    },
     stdio: ['ignore', 'ignore', 'inherit'],
   })
   const ended = new Promise<void>((done) => child.once('exit', () => done()))
@@ -55,7 +61,10 @@ export async function serve(options: { demo?: boolean; data?: string } = {}): Pr
 async function answering(url: string): Promise<void> {
   const until = Date.now() + 20_000
   for (;;) {
-    const ok = await fetch(url).then((r) => r.ok, () => false)
+    const ok = await fetch(url).then(
+      (r) => r.ok,
+      () => false,
+    )
     if (ok) return
     if (Date.now() > until) throw new Error(`${url} does not answer`)
     await new Promise((next) => setTimeout(next, 50))
@@ -67,13 +76,34 @@ export async function browser(width = 1280, height = 800): Promise<WebDriver> {
   const options = new chrome.Options()
   options.setChromeBinaryPath('/usr/bin/chromium')
   options.addArguments(
-    '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-    '--disable-component-update', '--disable-sync', '--hide-scrollbars', `--user-data-dir=${mkdtempSync(join(tmpdir(), 'sett-profile-'))}`, `--window-size=${width},${height}`,
+    '--headless=new',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--hide-scrollbars',
+    `--user-data-dir=${mkdtempSync(join(tmpdir(), 'sett-profile-'))}`,
+    `--window-size=${width},${height}`,
   )
-  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver')).build()
-  await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false })
+  const driver = await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
+    .build()
+  await (driver as ChromeDriver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+    width,
+    height,
+    deviceScaleFactor: 1,
+    mobile: false,
+  })
   return driver
 }
+
+/** What Chromium's driver can besides. */
+type ChromeDriver = WebDriver & { sendDevToolsCommand(command: string, parameters: object): Promise<void> }
 
 const WAIT = 10_000
 

@@ -12,10 +12,13 @@ const text = ref(pretty(bench.problem))
 const refused = shallowRef<Refusal | null>(null)
 const box = ref<{ $el: HTMLInputElement } | null>(null)
 const read = ref('')
-watch(() => bench.problem, (p) => {
-  text.value = pretty(p)
-  read.value = ''
-})
+watch(
+  () => bench.problem,
+  (p) => {
+    text.value = pretty(p)
+    read.value = ''
+  },
+)
 
 const MODES: readonly { id: Mode; label: string }[] = [
   { id: 'show', label: 'Show' },
@@ -27,8 +30,13 @@ const materials = computed(() =>
     .filter((o) => o.representation !== 'equations')
     .map((o) => ({ value: o.representation, label: o.title, disabled: !o.fits })),
 )
-const ways = computed(() => waysOf(bench.bench.setup.problem).map((w) => ({ value: w.way, label: w.title, school: w.school })))
-const material = computed({ get: () => bench.material, set: (m: 'blocks' | 'columns') => void bench.again({ material: m }) })
+const ways = computed(() =>
+  waysOf(bench.bench.setup.problem).map((w) => ({ value: w.way, label: w.title, school: w.school })),
+)
+const material = computed({
+  get: () => bench.material,
+  set: (m: 'blocks' | 'columns') => void bench.again({ material: m }),
+})
 const way = computed({ get: () => bench.way, set: (w: WayId) => void bench.again({ way: w }) })
 
 function ask(): void {
@@ -48,7 +56,8 @@ const instead = computed(() => {
   const asked = attempt(() => parseProblem(text.value))
   if (!refused.value || 'refused' in asked) return null
   const offers = offersFor(asked.ok)
-  return offers.find((o) => o.representation === bench.material)?.fits === false && offers.some((o) => o.representation === 'columns' && o.fits)
+  return offers.find((o) => o.representation === bench.material)?.fits === false &&
+    offers.some((o) => o.representation === 'columns' && o.fits)
     ? 'columns'
     : null
 })
@@ -60,29 +69,83 @@ function readIt(): void {
 }
 
 const answerShown = computed(() => (bench.result.read === null ? '' : bench.result.read))
-defineExpose({ focus: () => { box.value?.$el.focus(); box.value?.$el.select() } })
+defineExpose({
+  focus: () => {
+    box.value?.$el.focus()
+    box.value?.$el.select()
+  },
+})
 </script>
 
 <template>
   <section class="ask" aria-label="The problem">
     <form class="problem" novalidate @submit.prevent="ask">
       <label class="sr-only" for="problem">Problem</label>
-      <InputText id="problem" ref="box" v-model="text" class="learner" autocomplete="off" spellcheck="false" inputmode="text" :aria-invalid="refused !== null" :aria-describedby="refused ? 'problem-trouble' : undefined" @input="refused = null" />
+      <InputText
+        id="problem"
+        ref="box"
+        v-model="text"
+        class="learner"
+        autocomplete="off"
+        spellcheck="false"
+        inputmode="text"
+        :aria-invalid="refused !== null"
+        :aria-describedby="refused ? 'problem-trouble' : undefined"
+        @input="refused = null"
+      />
       <button type="submit" class="stone-button main">Lay it out</button>
     </form>
     <form v-if="bench.bench.mode !== 'show'" class="answer" novalidate @submit.prevent="readIt">
       <label for="read" class="learner">=</label>
-      <InputText id="read" v-model="read" class="learner" inputmode="numeric" autocomplete="off" aria-label="What is there now?" :placeholder="answerShown" />
+      <InputText
+        id="read"
+        v-model="read"
+        class="learner"
+        inputmode="numeric"
+        autocomplete="off"
+        aria-label="What is there now?"
+        :placeholder="answerShown"
+      />
       <button type="submit" class="stone-button" :disabled="read.trim() === ''">Read</button>
     </form>
     <span class="gap" />
-    <label class="with"><span>with</span>
-      <Select v-model="material" :options="materials" option-label="label" option-value="value" option-disabled="disabled" aria-label="Material" class="material" /></label>
-    <Select v-model="way" :options="ways" option-label="label" option-value="value" aria-label="Way of working" class="way">
-      <template #option="{ option }"><span class="way-option"><strong>{{ option.label }}</strong><small>{{ option.school }}</small></span></template>
+    <label class="with"
+      ><span>with</span>
+      <Select
+        v-model="material"
+        :options="materials"
+        option-label="label"
+        option-value="value"
+        option-disabled="disabled"
+        aria-label="Material"
+        class="material"
+    /></label>
+    <Select
+      v-model="way"
+      :options="ways"
+      option-label="label"
+      option-value="value"
+      aria-label="Way of working"
+      class="way"
+    >
+      <template #option="{ option }"
+        ><span class="way-option"
+          ><strong>{{ option.label }}</strong
+          ><small>{{ option.school }}</small></span
+        ></template
+      >
     </Select>
     <div class="modes" role="group" aria-label="How it is worked">
-      <button v-for="m in MODES" :key="m.id" type="button" class="stone-button" :aria-pressed="bench.bench.mode === m.id" @click="bench.again({ mode: m.id })">{{ m.label }}</button>
+      <button
+        v-for="m in MODES"
+        :key="m.id"
+        type="button"
+        class="stone-button"
+        :aria-pressed="bench.bench.mode === m.id"
+        @click="bench.again({ mode: m.id })"
+      >
+        {{ m.label }}
+      </button>
     </div>
     <p v-if="refused" id="problem-trouble" class="trouble" role="alert">
       {{ refused.message }}
@@ -92,16 +155,82 @@ defineExpose({ focus: () => { box.value?.$el.focus(); box.value?.$el.select() } 
 </template>
 
 <style scoped>
-.ask { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem; padding: 9px 14px; min-height: 64px; border-bottom: 1.5px solid var(--edge); position: relative; }
-.problem { display: flex; gap: 6px; }
-.problem :deep(#problem) { width: 12.5rem; font-size: 1.5rem; font-weight: 700; padding-top: 0; padding-bottom: 0; }
-.answer { display: flex; gap: 6px; align-items: center; font-size: 1.5rem; }
-.answer :deep(#read) { width: 5.5rem; font-size: 1.4rem; font-weight: 700; padding-top: 0; padding-bottom: 0; }
-.gap { flex: 1; }
-.with { display: flex; align-items: center; gap: 0.5rem; }
-.modes { display: flex; }
-.modes .stone-button { border-radius: 0; margin-left: -1.5px; }
-.way-option { display: grid; max-width: 20rem; white-space: normal; }
-.trouble { flex-basis: 100%; background: var(--plum-wash); border-left: 5px solid var(--plum); padding: 0.4rem 0.8rem; display: flex; gap: 1rem; align-items: center; }
-@media (max-width: 600px) { .problem { flex: 1; } .problem :deep(#problem) { width: 100%; min-width: 0; } .gap { display: none; } .with span { display: none; } }
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.6rem;
+  padding: 9px 14px;
+  min-height: 64px;
+  border-bottom: 1.5px solid var(--edge);
+  position: relative;
+}
+.problem {
+  display: flex;
+  gap: 6px;
+}
+.problem :deep(#problem) {
+  width: 12.5rem;
+  font-size: 1.5rem;
+  font-weight: 700;
+  padding-top: 0;
+  padding-bottom: 0;
+}
+.answer {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 1.5rem;
+}
+.answer :deep(#read) {
+  width: 5.5rem;
+  font-size: 1.4rem;
+  font-weight: 700;
+  padding-top: 0;
+  padding-bottom: 0;
+}
+.gap {
+  flex: 1;
+}
+.with {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+}
+.modes {
+  display: flex;
+}
+.modes .stone-button {
+  border-radius: 0;
+  margin-left: -1.5px;
+}
+.way-option {
+  display: grid;
+  max-width: 20rem;
+  white-space: normal;
+}
+.trouble {
+  flex-basis: 100%;
+  background: var(--plum-wash);
+  border-left: 5px solid var(--plum);
+  padding: 0.4rem 0.8rem;
+  display: flex;
+  gap: 1rem;
+  align-items: center;
+}
+@media (max-width: 600px) {
+  .problem {
+    flex: 1;
+  }
+  .problem :deep(#problem) {
+    width: 100%;
+    min-width: 0;
+  }
+  .gap {
+    display: none;
+  }
+  .with span {
+    display: none;
+  }
+}
 </style>

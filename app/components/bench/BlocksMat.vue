@@ -55,7 +55,11 @@ const boxOf = (spot: Spot): Box => {
   const column = boxes.value.find((b) => b.place === spot.place) ?? boxes.value[0]!
   return column[spot.zone]
 }
-const zones = computed<readonly Exclude<Zone, 'store'>[]>(() => ['mat', ...(props.adding ? (['beside'] as const) : []), ...(props.taking ? (['taken'] as const) : [])])
+const zones = computed<readonly Exclude<Zone, 'store'>[]>(() => [
+  'mat',
+  ...(props.adding ? (['beside'] as const) : []),
+  ...(props.taking ? (['taken'] as const) : []),
+])
 const inside = (box: Box, head: number): Box => ({ x: box.x, y: box.y + head, w: box.w, h: Math.max(0, box.h - head) })
 
 /** One size of a one for each zone, so that blocks can be compared within it. */
@@ -63,7 +67,13 @@ const units = computed(() => {
   const out: Record<string, number> = {}
   for (const zone of zones.value) {
     const counts = props.state[zone]
-    out[zone] = unitFor(columns.value.map((place) => ({ place, box: inside(boxOf({ zone, place }), zone === 'mat' ? HEAD : 22), most: Math.max(counts[place]!, zone === 'mat' ? 15 : 9) })))
+    out[zone] = unitFor(
+      columns.value.map((place) => ({
+        place,
+        box: inside(boxOf({ zone, place }), zone === 'mat' ? HEAD : 22),
+        most: Math.max(counts[place]!, zone === 'mat' ? 15 : 9),
+      })),
+    )
   }
   return out
 })
@@ -103,10 +113,13 @@ function shelfSpot(place: number): { x: number; y: number } {
   return { x: box.x + box.w / 2, y: box.y + 10 }
 }
 
-const nameOf = (place: number, count: number): string => (place === 0 && count !== 1 ? props.ones : placeName(place, count))
+const nameOf = (place: number, count: number): string =>
+  place === 0 && count !== 1 ? props.ones : placeName(place, count)
 const WHERE: Record<Zone, string> = { store: 'store', mat: 'on the mat', beside: 'set beside', taken: 'taken away' }
 const labelOf = (spot: Spot): string =>
-  spot.zone === 'store' ? `Store of ${nameOf(spot.place, 2)}` : `${props.state[spot.zone][spot.place]} ${nameOf(spot.place, props.state[spot.zone][spot.place]!)} ${WHERE[spot.zone]}`
+  spot.zone === 'store'
+    ? `Store of ${nameOf(spot.place, 2)}`
+    : `${props.state[spot.zone][spot.place]} ${nameOf(spot.place, props.state[spot.zone][spot.place]!)} ${WHERE[spot.zone]}`
 
 /* --- the hand: pick up here, let go there --- */
 function pick(spot: Spot, ids: readonly number[], count: number): void {
@@ -118,7 +131,11 @@ function pickCount(spot: Spot, count: number): void {
   const here = tracked.value.pieces.filter((p) => p.zone === spot.zone && p.place === spot.place)
   if (here.length === 0) return emit('refuse', `There are no ${nameOf(spot.place, 2)} ${WHERE[spot.zone]}.`)
   const n = Math.min(count, here.length)
-  pick(spot, here.slice(-n).map((p) => p.id), n)
+  pick(
+    spot,
+    here.slice(-n).map((p) => p.id),
+    n,
+  )
 }
 function letGo(to: Spot): void {
   const held = hand.value
@@ -153,13 +170,22 @@ const grid = computed<readonly (readonly Spot[])[]>(() => [
 ])
 const focus = ref({ row: 1, column: 0 })
 watch(columns, (now) => (focus.value = { row: 1, column: Math.min(focus.value.column, now.length - 1) }))
-const isStop = (row: number, column: number): boolean => Math.min(focus.value.row, grid.value.length - 1) === row && focus.value.column === column
+const isStop = (row: number, column: number): boolean =>
+  Math.min(focus.value.row, grid.value.length - 1) === row && focus.value.column === column
 
 function key(event: KeyboardEvent, spot: Spot, row: number, column: number): void {
-  const steps: Record<string, readonly [number, number]> = { ArrowLeft: [0, -1], ArrowRight: [0, 1], ArrowUp: [-1, 0], ArrowDown: [1, 0] }
+  const steps: Record<string, readonly [number, number]> = {
+    ArrowLeft: [0, -1],
+    ArrowRight: [0, 1],
+    ArrowUp: [-1, 0],
+    ArrowDown: [1, 0],
+  }
   const step = steps[event.key]
   if (step) {
-    const to = { row: Math.max(0, Math.min(grid.value.length - 1, row + step[0])), column: Math.max(0, Math.min(columns.value.length - 1, column + step[1])) }
+    const to = {
+      row: Math.max(0, Math.min(grid.value.length - 1, row + step[0])),
+      column: Math.max(0, Math.min(columns.value.length - 1, column + step[1])),
+    }
     focus.value = to
     root.value?.querySelector<HTMLElement>(`[data-spot="${to.row}-${to.column}"]`)?.focus()
   } else if (event.key === 'Enter' || event.key === ' ') tapSpot(spot)
@@ -242,13 +268,21 @@ const afterDrag = (act: () => void): void => {
         role="button"
         :tabindex="isStop(r, c) ? 0 : -1"
         :aria-label="labelOf(spot)"
-        :style="{ left: `${boxOf(spot).x}px`, top: `${boxOf(spot).y}px`, width: `${boxOf(spot).w}px`, height: `${boxOf(spot).h}px` }"
+        :style="{
+          left: `${boxOf(spot).x}px`,
+          top: `${boxOf(spot).y}px`,
+          width: `${boxOf(spot).w}px`,
+          height: `${boxOf(spot).h}px`,
+        }"
         @focus="focus = { row: r, column: c }"
         @keydown="(e) => key(e, spot, r, c)"
         @click="afterDrag(() => tapSpot(spot))"
       >
         <template v-if="spot.zone === 'store'">
-          <span class="grip shelf" :data-place="spot.place"><BlockShape :place="spot.place" :unit="spot.place === 0 ? 20 : spot.place === 1 ? 4.2 : 3.6" /></span>
+          <span class="grip shelf" :class="{ lying: spot.place === 1 }" :data-place="spot.place"
+            ><BlockShape :place="spot.place" :unit="spot.place === 0 ? 22 : spot.place === 1 ? 11 : 3.8"
+          /></span>
+          <span v-if="c === 0" class="store-word">store</span>
         </template>
         <span v-else-if="spot.zone === 'mat'" class="head">{{ nameOf(spot.place, 2) }}</span>
         <span v-else-if="c === 0" class="head small">{{ spot.zone === 'beside' ? 'set beside' : 'taken away' }}</span>
@@ -258,15 +292,29 @@ const afterDrag = (act: () => void): void => {
       v-for="p in drawn"
       :key="p.id"
       class="piece grip"
-      :class="{ moved: p.moved && newest, arriving: p.start, lifted: lifted.has(p.id), away: p.zone === 'taken', apart: p.zone === 'beside' }"
+      :class="{
+        moved: p.moved && newest,
+        arriving: p.start,
+        lifted: lifted.has(p.id),
+        away: p.zone === 'taken',
+        apart: p.zone === 'beside',
+      }"
       :data-id="p.id"
-      :style="{ transform: `translate(${p.x}px, ${p.y}px)`, ...(p.start ? { '--fx': `${p.start.x}px`, '--fy': `${p.start.y}px` } : {}) }"
+      :style="{
+        transform: `translate(${p.x}px, ${p.y}px)`,
+        ...(p.start ? { '--fx': `${p.start.x}px`, '--fy': `${p.start.y}px` } : {}),
+      }"
       aria-hidden="true"
       @click="afterDrag(() => tapPiece(p.id))"
     >
       <BlockShape :place="p.place" :unit="p.unit" />
     </div>
-    <div v-if="drag?.store" class="ghost" :style="{ marginLeft: `${-blockSize(drag.place, drag.unit).x / 2}px`, marginTop: '-20px' }" aria-hidden="true">
+    <div
+      v-if="drag?.store"
+      class="ghost"
+      :style="{ marginLeft: `${-blockSize(drag.place, drag.unit).x / 2}px`, marginTop: '-20px' }"
+      aria-hidden="true"
+    >
       <BlockShape :place="drag.place" :unit="drag.unit" />
     </div>
     <p v-if="hand && !drag" class="in-hand">
@@ -276,26 +324,132 @@ const afterDrag = (act: () => void): void => {
 </template>
 
 <style scoped>
-.mat { position: relative; width: 100%; height: 100%; overflow: hidden; background: var(--felt); color: var(--on-felt); touch-action: none; user-select: none; }
-.spot { position: absolute; border-right: 1.5px solid var(--felt-line); cursor: pointer; }
-.spot:focus-visible { outline-offset: -5px; outline-width: 4px; z-index: 3; }
-.store { background: var(--felt-2); border-bottom: 1.5px solid var(--felt-line); display: grid; place-items: center; }
-.shelf { display: grid; place-items: center; min-width: 56px; min-height: 50px; cursor: grab; }
-.beside, .taken { border-top: 2px dashed var(--felt-line); }
-.taken { background: var(--felt-2); }
-.head { position: absolute; top: 4px; left: 12px; font-weight: 700; font-size: 1.02rem; }
-.head.small { font-weight: 400; font-size: 0.95rem; top: 1px; }
-.mat .lit .head::after { content: ' ◂'; color: var(--focus-on-felt); }
-.target:hover { box-shadow: inset 0 0 0 3px var(--felt-line); }
-.piece { position: absolute; left: 0; top: 0; cursor: grab; transition: transform 200ms ease-out; touch-action: none; }
-.piece.arriving { animation: arrive 220ms ease-out; }
-.piece.apart :deep(.block) { border-style: dashed; }
-.piece.away :deep(.block) { background-color: color-mix(in srgb, var(--piece) 72%, var(--felt-2)); }
-.piece.moved :deep(.block) { outline: 3px solid var(--focus-on-felt); outline-offset: 1px; }
-.piece.lifted { z-index: 4; }
-.piece.lifted :deep(.block) { outline: 3px solid #fff; outline-offset: 2px; translate: 0 -6px; box-shadow: 0 8px 10px rgb(0 0 0 / 45%); }
-.dragging .piece.lifted { translate: var(--dx) var(--dy); transition: none; pointer-events: none; }
-.ghost { position: absolute; left: 0; top: 0; translate: var(--dx) var(--dy); pointer-events: none; z-index: 5; }
-.in-hand { position: absolute; right: 10px; top: 70px; background: var(--sheet); color: var(--ink); padding: 0.3rem 0.7rem; border-radius: 4px; pointer-events: none; z-index: 6; }
-@keyframes arrive { from { transform: translate(var(--fx), var(--fy)); } }
+.mat {
+  position: relative;
+  width: 100%;
+  height: 100%;
+  overflow: hidden;
+  background: var(--felt);
+  color: var(--on-felt);
+  touch-action: none;
+  user-select: none;
+}
+.spot {
+  position: absolute;
+  border-right: 1.5px solid var(--felt-line);
+  cursor: pointer;
+}
+.spot:focus-visible {
+  outline-offset: -5px;
+  outline-width: 4px;
+  z-index: 3;
+}
+.store {
+  background: var(--felt-2);
+  border-bottom: 1.5px solid var(--felt-line);
+  display: grid;
+  place-items: center;
+}
+.shelf {
+  display: grid;
+  place-items: center;
+  min-width: 56px;
+  min-height: 50px;
+  cursor: grab;
+}
+.lying :deep(.block) {
+  rotate: 90deg;
+  margin: -44px 0;
+}
+.store-word {
+  position: absolute;
+  left: 12px;
+  top: 4px;
+  font-size: 0.95rem;
+}
+.beside,
+.taken {
+  border-top: 2px dashed var(--felt-line);
+}
+.taken {
+  background: var(--felt-2);
+}
+.head {
+  position: absolute;
+  top: 4px;
+  left: 12px;
+  font-weight: 700;
+  font-size: 1.02rem;
+}
+.head.small {
+  font-weight: 400;
+  font-size: 0.95rem;
+  top: 1px;
+}
+.mat .lit .head::after {
+  content: ' ◂';
+  color: var(--focus-on-felt);
+}
+.target:hover {
+  box-shadow: inset 0 0 0 3px var(--felt-line);
+}
+.piece {
+  position: absolute;
+  left: 0;
+  top: 0;
+  cursor: grab;
+  transition: transform 200ms ease-out;
+  touch-action: none;
+}
+.piece.arriving {
+  animation: arrive 220ms ease-out;
+}
+.piece.apart :deep(.block) {
+  border-style: dashed;
+}
+.piece.away :deep(.block) {
+  background-color: color-mix(in srgb, var(--piece) 72%, var(--felt-2));
+}
+.piece.moved :deep(.block) {
+  outline: 3px solid var(--focus-on-felt);
+  outline-offset: 1px;
+}
+.piece.lifted {
+  z-index: 4;
+}
+.piece.lifted :deep(.block) {
+  outline: 3px solid #fff;
+  outline-offset: 2px;
+  translate: 0 -6px;
+  box-shadow: 0 8px 10px rgb(0 0 0 / 45%);
+}
+.dragging .piece.lifted {
+  translate: var(--dx) var(--dy);
+  transition: none;
+  pointer-events: none;
+}
+.ghost {
+  position: absolute;
+  left: 0;
+  top: 0;
+  translate: var(--dx) var(--dy);
+  pointer-events: none;
+  z-index: 5;
+}
+.in-hand {
+  position: absolute;
+  right: 10px;
+  top: 70px;
+  background: var(--sheet);
+  color: var(--ink);
+  padding: 0.3rem 0.7rem;
+  border-radius: 4px;
+  pointer-events: none;
+  z-index: 6;
+}
+@keyframes arrive {
+  from {
+    transform: translate(var(--fx), var(--fy));
+  }
+}
 </style>

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { answered, holdingRow, live, topRow, type ColumnsState, type Square } from '../../../core/representation/columns/state'
+import {
+  answered,
+  holdingRow,
+  live,
+  topRow,
+  type ColumnsState,
+  type Square,
+} from '../../../core/representation/columns/state'
 import { placeName } from '../../../core/number/places'
 
 const props = defineProps<{
@@ -13,7 +20,11 @@ const props = defineProps<{
 const emit = defineEmits<{ move: [texts: readonly string[]] }>()
 
 type Kind = 'digit' | 'carry'
-interface Cell { readonly row: number; readonly place: number; readonly kind: Kind }
+interface Cell {
+  readonly row: number
+  readonly place: number
+  readonly kind: Kind
+}
 
 const places = computed(() => Array.from({ length: props.state.width }, (_, i) => props.state.width - 1 - i))
 const chosen = ref<Cell | null>(null)
@@ -64,21 +75,45 @@ function key(event: KeyboardEvent): void {
   if (/^\d$/.test(event.key)) digit(Number(event.key))
   else if (event.key === 'x') strike()
   else if (event.key === 's') small()
-  else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight' || event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-    const all = [...(event.currentTarget as HTMLElement).closest('.sheet')!.querySelectorAll<HTMLElement>('button.square')]
+  else if (
+    event.key === 'ArrowLeft' ||
+    event.key === 'ArrowRight' ||
+    event.key === 'ArrowUp' ||
+    event.key === 'ArrowDown'
+  ) {
+    const all = [
+      ...(event.currentTarget as HTMLElement).closest('.sheet')!.querySelectorAll<HTMLElement>('button.square'),
+    ]
     const here = (event.currentTarget as HTMLElement).getBoundingClientRect()
-    const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] as [number, number]
+    const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] as [
+      number,
+      number,
+    ]
     const ahead = all
       .map((el) => ({ el, r: el.getBoundingClientRect() }))
-      .filter(({ r }) => (dx ? (r.x - here.x) * dx > 4 && Math.abs(r.y - here.y) < 20 : (r.y - here.y) * dy > 4 && Math.abs(r.x - here.x) < 20))
-      .sort((a, b) => Math.abs(a.r.x - here.x) + Math.abs(a.r.y - here.y) - Math.abs(b.r.x - here.x) - Math.abs(b.r.y - here.y))
+      .filter(({ r }) =>
+        dx
+          ? (r.x - here.x) * dx > 4 && Math.abs(r.y - here.y) < 20
+          : (r.y - here.y) * dy > 4 && Math.abs(r.x - here.x) < 20,
+      )
+      .sort(
+        (a, b) =>
+          Math.abs(a.r.x - here.x) + Math.abs(a.r.y - here.y) - Math.abs(b.r.x - here.x) - Math.abs(b.r.y - here.y),
+      )
     ahead[0]?.el.focus()
   } else return
   event.preventDefault()
   event.stopPropagation()
 }
-const onTop = computed(() => chosen.value?.kind === 'digit' && !(chosen.value.row === current.value && current.value > 0 && !answered(props.state, chosen.value.place)))
-watch(() => props.state.bands.length, () => (chosen.value = null))
+const onTop = computed(
+  () =>
+    chosen.value?.kind === 'digit' &&
+    !(chosen.value.row === current.value && current.value > 0 && !answered(props.state, chosen.value.place)),
+)
+watch(
+  () => props.state.bands.length,
+  () => (chosen.value = null),
+)
 </script>
 
 <template>
@@ -91,11 +126,26 @@ watch(() => props.state.bands.length, () => (chosen.value = null))
         <template v-for="p in places" :key="`c${p}`">
           <component
             :is="writableCell({ row: r, place: p, kind: 'carry' }) && state.bands[r] ? 'button' : 'span'"
-            class="cell mark" :class="{ square: writableCell({ row: r, place: p, kind: 'carry' }) && state.bands[r], chosen: same(chosen, { row: r, place: p, kind: 'carry' }) }"
-            v-bind="writableCell({ row: r, place: p, kind: 'carry' }) && state.bands[r] ? { type: 'button', 'aria-label': label({ row: r, place: p, kind: 'carry' }) } : {}"
-            @focus="chosen = { row: r, place: p, kind: 'carry' }" @click="chosen = { row: r, place: p, kind: 'carry' }" @keydown="key"
+            class="cell mark"
+            :class="{
+              square: writableCell({ row: r, place: p, kind: 'carry' }) && state.bands[r],
+              chosen: same(chosen, { row: r, place: p, kind: 'carry' }),
+            }"
+            v-bind="
+              writableCell({ row: r, place: p, kind: 'carry' }) && state.bands[r]
+                ? { type: 'button', 'aria-label': label({ row: r, place: p, kind: 'carry' }) }
+                : {}
+            "
+            @focus="chosen = { row: r, place: p, kind: 'carry' }"
+            @click="chosen = { row: r, place: p, kind: 'carry' }"
+            @keydown="key"
           >
-            <span v-if="carryAt(r, p)" class="carry" :class="{ now: newest && litPlaces.includes(p) && r === topRow(state) }">{{ carryAt(r, p) }}</span>
+            <span
+              v-if="carryAt(r, p)"
+              class="carry"
+              :class="{ now: newest && litPlaces.includes(p) && r === topRow(state) }"
+              >{{ carryAt(r, p) }}</span
+            >
           </component>
         </template>
         <span class="cell" :class="{ answer: r > 0 }">{{ r > 0 ? '' : '' }}</span>
@@ -103,15 +153,34 @@ watch(() => props.state.bands.length, () => (chosen.value = null))
           <component
             :is="writableCell({ row: r, place: p, kind: 'digit' }) ? 'button' : 'span'"
             class="cell digit"
-            :class="{ answer: r > 0, square: writableCell({ row: r, place: p, kind: 'digit' }), chosen: same(chosen, { row: r, place: p, kind: 'digit' }), now: newest && litPlaces.includes(p) && r === holdingRow(state, p) }"
-            v-bind="writableCell({ row: r, place: p, kind: 'digit' }) ? { type: 'button', 'aria-label': label({ row: r, place: p, kind: 'digit' }) } : {}"
-            @focus="chosen = { row: r, place: p, kind: 'digit' }" @click="chosen = { row: r, place: p, kind: 'digit' }" @keydown="key"
+            :class="{
+              answer: r > 0,
+              square: writableCell({ row: r, place: p, kind: 'digit' }),
+              chosen: same(chosen, { row: r, place: p, kind: 'digit' }),
+              now: newest && litPlaces.includes(p) && r === holdingRow(state, p),
+            }"
+            v-bind="
+              writableCell({ row: r, place: p, kind: 'digit' })
+                ? { type: 'button', 'aria-label': label({ row: r, place: p, kind: 'digit' }) }
+                : {}
+            "
+            @focus="chosen = { row: r, place: p, kind: 'digit' }"
+            @click="chosen = { row: r, place: p, kind: 'digit' }"
+            @keydown="key"
           >
             <span v-if="older(squareAt(r, p)).length" class="stack">
-              <span v-for="(ink, i) in older(squareAt(r, p))" :key="i" class="ink struck" :class="{ base: i === 0 }"><small v-if="ink.one">1</small><s>{{ ink.digit }}</s></span>
+              <span v-for="(ink, i) in older(squareAt(r, p))" :key="i" class="ink struck" :class="{ base: i === 0 }"
+                ><small v-if="ink.one">1</small><s>{{ ink.digit }}</s></span
+              >
             </span>
-            <span v-for="(ink, i) in shown(squareAt(r, p))" :key="i" class="ink" :class="{ struck: ink.struck, anew: older(squareAt(r, p)).length > 0, sum: ink.digit > 9 }">
-              <small v-if="ink.one">1</small><s v-if="ink.struck">{{ ink.digit }}</s><template v-else>{{ ink.digit }}</template>
+            <span
+              v-for="(ink, i) in shown(squareAt(r, p))"
+              :key="i"
+              class="ink"
+              :class="{ struck: ink.struck, anew: older(squareAt(r, p)).length > 0, sum: ink.digit > 9 }"
+            >
+              <small v-if="ink.one">1</small><s v-if="ink.struck">{{ ink.digit }}</s
+              ><template v-else>{{ ink.digit }}</template>
             </span>
           </component>
         </template>
@@ -122,40 +191,162 @@ watch(() => props.state.bands.length, () => (chosen.value = null))
       </template>
     </div>
     <div v-if="writable && state.rows.length" class="pad" role="group" aria-label="Write in the chosen square">
-      <button v-for="n in [1, 2, 3, 4, 5, 6, 7, 8, 9, 0]" :key="n" type="button" class="stone-button" :disabled="!chosen" @mousedown.prevent @click="digit(n)">{{ n }}</button>
-      <button type="button" class="stone-button" :disabled="!onTop" aria-label="Strike the digit" @mousedown.prevent @click="strike"><s>5</s></button>
-      <button type="button" class="stone-button" :disabled="!onTop" aria-label="Small 1 before the digit" @mousedown.prevent @click="small"><small>1</small>▯</button>
+      <button
+        v-for="n in [1, 2, 3, 4, 5, 6, 7, 8, 9, 0]"
+        :key="n"
+        type="button"
+        class="stone-button"
+        :disabled="!chosen"
+        @mousedown.prevent
+        @click="digit(n)"
+      >
+        {{ n }}
+      </button>
+      <button
+        type="button"
+        class="stone-button"
+        :disabled="!onTop"
+        aria-label="Strike the digit"
+        @mousedown.prevent
+        @click="strike"
+      >
+        <s>5</s>
+      </button>
+      <button
+        type="button"
+        class="stone-button"
+        :disabled="!onTop"
+        aria-label="Small 1 before the digit"
+        @mousedown.prevent
+        @click="small"
+      >
+        <small>1</small>▯
+      </button>
     </div>
   </div>
 </template>
 
 <style scoped>
-.sheet { font-family: var(--learner); font-variant-numeric: tabular-nums; display: grid; gap: 0.8rem; justify-items: center; --s: 44px; font-size: 1.7rem; }
-.sheet.large { --s: clamp(44px, 7vh, 72px); font-size: clamp(1.7rem, 4.6vh, 2.9rem); }
-.empty { font-family: var(--ui); font-size: 1rem; padding: 1rem 0; }
-.grid { display: grid; grid-template-columns: repeat(var(--columns), var(--s)); justify-content: center; }
-.cell { position: relative; display: grid; place-items: center; min-width: var(--s); height: var(--s); border: 0; background: none; padding: 0; color: var(--ink); line-height: 1; }
-.cell.mark { height: calc(var(--s) * 0.62); font-size: 0.62em; align-items: end; }
-button.cell { cursor: pointer; border-radius: 3px; }
-button.square:hover { background: var(--paper-2); }
-button.digit.square { box-shadow: inset 0 0 0 1.5px var(--edge); }
-button.mark.square { box-shadow: inset 0 0 0 1px var(--rule); min-height: 30px; }
-.chosen { background: var(--clay-wash); }
-.sign { font-size: 1.1em; }
-.below { border-bottom: 0; }
-.answer { border-top: 3px solid var(--ink); }
-.carry { padding: 0 0.35em; }
-.now { background: var(--clay-wash); box-shadow: inset 0 -4px 0 var(--clay); }
-.ink { position: relative; white-space: nowrap; }
-.ink small { font-size: 0.6em; vertical-align: 0.45em; margin-right: 1px; }
-.ink.sum { letter-spacing: -0.08em; }
-.stack { display: contents; }
-.ink.struck { color: var(--ink-soft); }
-s { text-decoration-thickness: 2px; text-decoration-color: var(--clay); }
-.digit .stack .ink { grid-area: 1 / 1; }
-.digit .stack .ink:not(.base) { transform: translate(-0.62em, -1.05em) scale(0.6); }
-.digit .ink.anew { grid-area: 1 / 1; transform: translateY(-1.06em) scale(0.68); font-weight: 700; }
-.digit.answer .ink.anew { transform: translate(0.5em, -0.2em) scale(0.8); }
-.pad { display: flex; flex-wrap: wrap; gap: 5px; justify-content: center; font-family: var(--learner); max-width: 330px; }
-.pad .stone-button { padding: 0; width: 48px; font-size: 1.15rem; }
+.sheet {
+  font-family: var(--learner);
+  font-variant-numeric: tabular-nums;
+  display: grid;
+  gap: 0.8rem;
+  justify-items: center;
+  --s: 44px;
+  font-size: 1.7rem;
+}
+.sheet.large {
+  --s: clamp(44px, 7vh, 72px);
+  font-size: clamp(1.7rem, 4.6vh, 2.9rem);
+}
+.empty {
+  font-family: var(--ui);
+  font-size: 1rem;
+  padding: 1rem 0;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(var(--columns), var(--s));
+  justify-content: center;
+}
+.cell {
+  position: relative;
+  display: grid;
+  place-items: center;
+  min-width: var(--s);
+  height: var(--s);
+  border: 0;
+  background: none;
+  padding: 0;
+  color: var(--ink);
+  line-height: 1;
+}
+.cell.mark {
+  height: calc(var(--s) * 0.62);
+  font-size: 0.62em;
+  align-items: end;
+}
+button.cell {
+  cursor: pointer;
+  border-radius: 3px;
+}
+button.square:hover {
+  background: var(--paper-2);
+}
+button.digit.square {
+  box-shadow: inset 0 0 0 1.5px var(--edge);
+}
+button.mark.square {
+  box-shadow: inset 0 0 0 1px var(--rule);
+  min-height: 30px;
+}
+.chosen {
+  background: var(--clay-wash);
+}
+.sign {
+  font-size: 1.1em;
+}
+.below {
+  border-bottom: 0;
+}
+.answer {
+  border-top: 3px solid var(--ink);
+}
+.carry {
+  padding: 0 0.35em;
+}
+.now {
+  background: var(--clay-wash);
+  box-shadow: inset 0 -4px 0 var(--clay);
+}
+.ink {
+  position: relative;
+  white-space: nowrap;
+}
+.ink small {
+  font-size: 0.6em;
+  vertical-align: 0.45em;
+  margin-right: 1px;
+}
+.ink.sum {
+  letter-spacing: -0.08em;
+}
+.stack {
+  display: contents;
+}
+.ink.struck {
+  color: var(--ink-soft);
+}
+s {
+  text-decoration-thickness: 2px;
+  text-decoration-color: var(--clay);
+}
+.digit .stack .ink {
+  grid-area: 1 / 1;
+}
+.digit .stack .ink:not(.base) {
+  transform: translate(-0.62em, -1.05em) scale(0.6);
+}
+.digit .ink.anew {
+  grid-area: 1 / 1;
+  transform: translateY(-1.06em) scale(0.68);
+  font-weight: 700;
+}
+.digit.answer .ink.anew {
+  transform: translate(0.5em, -0.2em) scale(0.8);
+}
+.pad {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  justify-content: center;
+  font-family: var(--learner);
+  max-width: 330px;
+}
+.pad .stone-button {
+  padding: 0;
+  width: 48px;
+  font-size: 1.15rem;
+}
 </style>

@@ -16,7 +16,10 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['L', 'learner'],
   ['.', 'say it again'],
   ['F', 'present: only ask, mat, page, words'],
-  ['On the mat', 'arrows walk · Enter picks up, lets go · a digit picks up so many · B breaks · T ties · Esc puts back'],
+  [
+    'On the mat',
+    'arrows walk · Enter picks up, lets go · a digit picks up so many · B breaks · T ties · Esc puts back',
+  ],
   ['On the sheet', 'a digit writes · X strikes · S the small 1 · arrows walk'],
 ]
 </script>
@@ -24,13 +27,25 @@ const KEYS: readonly (readonly [string, string])[] = [
 <template>
   <Dialog v-model:visible="open" modal header="Keys" :style="{ width: '36rem', maxWidth: '94vw' }">
     <dl class="keys">
-      <template v-for="[key, what] in KEYS" :key="key"><dt>{{ key }}</dt><dd>{{ what }}</dd></template>
+      <template v-for="[key, what] in KEYS" :key="key"
+        ><dt>{{ key }}</dt>
+        <dd>{{ what }}</dd></template
+      >
     </dl>
   </Dialog>
 </template>
 
 <style scoped>
-.keys { display: grid; grid-template-columns: 9.5rem 1fr; gap: 0.45rem 1rem; margin: 0; }
-dt { font-weight: 700; }
-dd { margin: 0; }
+.keys {
+  display: grid;
+  grid-template-columns: 9.5rem 1fr;
+  gap: 0.45rem 1rem;
+  margin: 0;
+}
+dt {
+  font-weight: 700;
+}
+dd {
+  margin: 0;
+}
 </style>

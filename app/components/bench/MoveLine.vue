@@ -5,19 +5,38 @@ const box = ref<{ $el: HTMLInputElement } | null>(null)
 function go(): void {
   if (text.value.trim() && bench.type(text.value)) text.value = ''
 }
-const example = computed(() => (bench.bench.setup.representation === 'blocks' ? 'lay 52 · break ten · take 7 ones' : 'write 52 · strike tens · answer 5 ones'))
+const example = computed(() =>
+  bench.bench.setup.representation === 'blocks'
+    ? 'lay 52 · break ten · take 7 ones'
+    : 'write 52 · strike tens · answer 5 ones',
+)
 defineExpose({ focus: () => box.value?.$el.focus() })
 </script>
 
 <template>
   <form class="line" @submit.prevent="go">
     <label class="sr-only" for="move">Type a move</label>
-    <InputText id="move" ref="box" v-model="text" :placeholder="`/  ${example}`" autocomplete="off" spellcheck="false" />
+    <InputText
+      id="move"
+      ref="box"
+      v-model="text"
+      :placeholder="`/  ${example}`"
+      autocomplete="off"
+      spellcheck="false"
+    />
   </form>
 </template>
 
 <style scoped>
-.line { width: 17.5rem; }
-.line :deep(input) { width: 100%; }
-@media (max-width: 1100px) { .line { width: 12rem; } }
+.line {
+  width: 17.5rem;
+}
+.line :deep(input) {
+  width: 100%;
+}
+@media (max-width: 1100px) {
+  .line {
+    width: 12rem;
+  }
+}
 </style>

@@ -23,23 +23,68 @@ function write(texts: readonly string[]): void {
 <template>
   <section class="page" aria-label="The page">
     <div v-if="!onMat" class="switch" role="group" aria-label="What the page shows">
-      <button v-for="c in CHOICES" :key="c.id" type="button" class="stone-button" :aria-pressed="shows === c.id" @click="shows = c.id">{{ c.label }}</button>
+      <button
+        v-for="c in CHOICES"
+        :key="c.id"
+        type="button"
+        class="stone-button"
+        :aria-pressed="shows === c.id"
+        @click="shows = c.id"
+      >
+        {{ c.label }}
+      </button>
     </div>
     <div class="squared" tabindex="0" role="region" aria-label="Written so far">
       <div v-if="sheet && !onMat && shows !== 'lines'" class="part">
         <ColumnSheet :state="sheet" :writable="writable" :lit-places="litPlaces" :newest="newest" @move="write" />
         <p v-if="waiting" class="waiting" role="status">The sheet waits. {{ waiting }}</p>
       </div>
-      <EquationLines v-if="onMat || shows !== 'columns'" :stones="bench.stones" :lit="bench.lit" @pick="(i) => (bench.picked = i)" />
+      <EquationLines
+        v-if="onMat || shows !== 'columns'"
+        :stones="bench.stones"
+        :lit="bench.lit"
+        @pick="(i) => (bench.picked = i)"
+      />
     </div>
   </section>
 </template>
 
 <style scoped>
-.page { display: grid; grid-template-rows: auto minmax(0, 1fr); min-height: 0; background: var(--sheet); }
-.switch { display: flex; gap: 0; padding: 6px 10px; border-bottom: 1.5px solid var(--rule); }
-.switch .stone-button { border-radius: 0; margin-left: -1.5px; padding: 0.2rem 0.75rem; }
-.squared { overflow: auto; padding: 10px; background-image: linear-gradient(var(--rule) 1px, transparent 1px), linear-gradient(90deg, var(--rule) 1px, transparent 1px); background-size: 22px 22px; background-attachment: local; }
-.part { padding-bottom: 14px; margin-bottom: 10px; border-bottom: 2px dashed var(--edge); }
-.waiting { background: var(--plum-wash); color: var(--ink); border-left: 5px solid var(--plum); padding: 0.4rem 0.7rem; margin-top: 8px; }
+.page {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-height: 0;
+  background: var(--sheet);
+}
+.switch {
+  display: flex;
+  gap: 0;
+  padding: 6px 10px;
+  border-bottom: 1.5px solid var(--rule);
+}
+.switch .stone-button {
+  border-radius: 0;
+  margin-left: -1.5px;
+  padding: 0.2rem 0.75rem;
+}
+.squared {
+  overflow: auto;
+  padding: 10px;
+  background-image:
+    linear-gradient(var(--rule) 1px, transparent 1px), linear-gradient(90deg, var(--rule) 1px, transparent 1px);
+  background-size: 22px 22px;
+  background-attachment: local;
+}
+.part {
+  padding-bottom: 14px;
+  margin-bottom: 10px;
+  border-bottom: 2px dashed var(--edge);
+}
+.waiting {
+  background: var(--plum-wash);
+  color: var(--ink);
+  border-left: 5px solid var(--plum);
+  padding: 0.4rem 0.7rem;
+  margin-top: 8px;
+}
 </style>

@@ -14,12 +14,19 @@ const DIRECTIONS = [
 ] as const
 const words = { up: 'It is more now', down: 'It is less now', same: 'It is worth the same' }
 const toggle = (place: number): void =>
-  void (columns.value = columns.value.includes(place) ? columns.value.filter((p) => p !== place) : [...columns.value, place])
+  void (columns.value = columns.value.includes(place)
+    ? columns.value.filter((p) => p !== place)
+    : [...columns.value, place])
 onMounted(() => first.value?.focus())
 
 function see(): void {
   const changed = [...new Set(props.prediction.columns)].map((p) => placeName(p)).join(' and ')
-  const agrees = direction.value === null ? '' : direction.value === props.prediction.direction ? ', as you said' : ', not as you said'
+  const agrees =
+    direction.value === null
+      ? ''
+      : direction.value === props.prediction.direction
+        ? ', as you said'
+        : ', not as you said'
   emit('see', `${words[props.prediction.direction]}${agrees}. Changed: the ${changed}.`)
 }
 </script>
@@ -28,18 +35,51 @@ function see(): void {
   <div class="card" role="group" aria-label="Prediction">
     <p><strong>Before it moves:</strong> will it be</p>
     <div class="set">
-      <button v-for="(d, i) in DIRECTIONS" :key="d.id" :ref="(el) => { if (i === 0) first = el as HTMLButtonElement }" type="button" class="stone-button" :aria-pressed="direction === d.id" @click="direction = d.id">{{ d.label }}</button>
+      <button
+        v-for="(d, i) in DIRECTIONS"
+        :key="d.id"
+        :ref="
+          (el) => {
+            if (i === 0) first = el as HTMLButtonElement
+          }
+        "
+        type="button"
+        class="stone-button"
+        :aria-pressed="direction === d.id"
+        @click="direction = d.id"
+      >
+        {{ d.label }}
+      </button>
     </div>
     <p>Which columns change?</p>
     <div class="set">
-      <button v-for="p in places" :key="p" type="button" class="stone-button" :aria-pressed="columns.includes(p)" @click="toggle(p)">{{ placeName(p) }}</button>
+      <button
+        v-for="p in places"
+        :key="p"
+        type="button"
+        class="stone-button"
+        :aria-pressed="columns.includes(p)"
+        @click="toggle(p)"
+      >
+        {{ placeName(p) }}
+      </button>
     </div>
     <button type="button" class="stone-button main" @click="see">See</button>
   </div>
 </template>
 
 <style scoped>
-.card { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 0.9rem; }
-.set { display: flex; }
-.set .stone-button { border-radius: 0; margin-left: -1.5px; }
+.card {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 0.9rem;
+}
+.set {
+  display: flex;
+}
+.set .stone-button {
+  border-radius: 0;
+  margin-left: -1.5px;
+}
 </style>

@@ -5,11 +5,15 @@ import { WORD_PACKS } from '../../../core/speech/words'
 const bench = useBench()
 const course = ref<HTMLElement | null>(null)
 const upcoming = computed(() => bench.upcoming.map((act) => labelOf(act, WORD_PACKS[bench.bench.setup.choices.words])))
-watch(() => bench.stones.length, async () => {
-  await nextTick()
-  course.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
-})
-const note = (fits: string, owed: string): string => (owed ? ', not finished' : fits === 'other' && bench.bench.mode !== 'alone' ? ', another way round' : '')
+watch(
+  () => bench.stones.length,
+  async () => {
+    await nextTick()
+    course.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  },
+)
+const note = (fits: string, owed: string): string =>
+  owed ? ', not finished' : fits === 'other' && bench.bench.mode !== 'alone' ? ', another way round' : ''
 </script>
 
 <template>
@@ -17,22 +21,64 @@ const note = (fits: string, owed: string): string => (owed ? ', not finished' : 
     <li v-if="bench.stones.length === 0 && upcoming.length === 0" class="quiet">Each move lays a stone here.</li>
     <li v-for="(stone, i) in bench.stones" :key="i">
       <button
-        type="button" class="stone" :class="{ now: i === bench.lit, owing: stone.owed && bench.bench.mode !== 'alone' }" :aria-current="i === bench.stones.length - 1 ? 'step' : undefined"
-        @click="bench.jump(i + 1)" @mouseenter="bench.picked = i" @mouseleave="bench.picked = null" @focus="bench.picked = i" @blur="bench.picked = null"
+        type="button"
+        class="stone"
+        :class="{ now: i === bench.lit, owing: stone.owed && bench.bench.mode !== 'alone' }"
+        :aria-current="i === bench.stones.length - 1 ? 'step' : undefined"
+        @click="bench.jump(i + 1)"
+        @mouseenter="bench.picked = i"
+        @mouseleave="bench.picked = null"
+        @focus="bench.picked = i"
+        @blur="bench.picked = null"
       >
-        <span v-if="stone.owed && bench.bench.mode !== 'alone'" aria-hidden="true">… </span>{{ stone.label }}<span class="sr-only">{{ note(stone.fits, stone.owed) }}</span>
+        <span v-if="stone.owed && bench.bench.mode !== 'alone'" aria-hidden="true">… </span>{{ stone.label
+        }}<span class="sr-only">{{ note(stone.fits, stone.owed) }}</span>
       </button>
     </li>
     <li v-for="(label, i) in upcoming" :key="`next${i}`">
-      <button type="button" class="stone hollow" @click="bench.jump(bench.stones.length + i + 1)">{{ label }}<span class="sr-only">, still to come</span></button>
+      <button type="button" class="stone hollow" @click="bench.jump(bench.stones.length + i + 1)">
+        {{ label }}<span class="sr-only">, still to come</span>
+      </button>
     </li>
   </ol>
 </template>
 
 <style scoped>
-.course { list-style: none; display: flex; gap: 4px; margin: 0; padding: 3px; overflow-x: auto; scrollbar-width: thin; align-items: center; min-height: 50px; }
-.stone { min-height: 44px; white-space: nowrap; padding: 0 0.85rem; border-radius: 3px; border: 1.5px solid var(--ink-2); background: var(--ink-2); color: var(--paper); cursor: pointer; }
-.stone.now { background: var(--clay); border-color: var(--clay); color: var(--sheet); font-weight: 700; }
-.stone.owing { background: var(--plum-wash); color: var(--ink); border: 1.5px dashed var(--plum); }
-.stone.hollow { background: transparent; color: var(--ink); border: 1.5px dashed var(--edge); }
+.course {
+  list-style: none;
+  display: flex;
+  gap: 4px;
+  margin: 0;
+  padding: 3px;
+  overflow-x: auto;
+  scrollbar-width: thin;
+  align-items: center;
+  min-height: 50px;
+}
+.stone {
+  min-height: 44px;
+  white-space: nowrap;
+  padding: 0 0.85rem;
+  border-radius: 3px;
+  border: 1.5px solid var(--ink-2);
+  background: var(--ink-2);
+  color: var(--paper);
+  cursor: pointer;
+}
+.stone.now {
+  background: var(--clay);
+  border-color: var(--clay);
+  color: var(--sheet);
+  font-weight: 700;
+}
+.stone.owing {
+  background: var(--plum-wash);
+  color: var(--ink);
+  border: 1.5px dashed var(--plum);
+}
+.stone.hollow {
+  background: transparent;
+  color: var(--ink);
+  border: 1.5px dashed var(--edge);
+}
 </style>

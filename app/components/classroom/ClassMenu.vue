@@ -15,7 +15,11 @@ const items = computed<MenuItem[]>(() => [
         icon: l.id === classroom.learnerId ? 'pi pi-check' : 'pi pi-user',
         command: () => (classroom.learnerId = l.id),
       })),
-      { label: 'Nobody: only showing', icon: classroom.learnerId ? 'pi pi-users' : 'pi pi-check', command: () => (classroom.learnerId = null) },
+      {
+        label: 'Nobody: only showing',
+        icon: classroom.learnerId ? 'pi pi-users' : 'pi pi-check',
+        command: () => (classroom.learnerId = null),
+      },
     ],
   },
   {
@@ -26,7 +30,10 @@ const items = computed<MenuItem[]>(() => [
       command: () => (theme.value = t),
     })),
   },
-  { label: 'Room', items: [{ label: 'Room, words and learners', icon: 'pi pi-cog', command: () => navigateTo('/room') }] },
+  {
+    label: 'Room',
+    items: [{ label: 'Room, words and learners', icon: 'pi pi-cog', command: () => navigateTo('/room') }],
+  },
 ])
 
 useKeys({ l: () => button.value?.click() })
@@ -43,9 +50,20 @@ useKeys({ l: () => button.value?.click() })
 </template>
 
 <style scoped>
-.who { border-color: transparent; background: transparent; max-width: 60vw; white-space: nowrap; }
-@media (max-width: 600px) { .who span { display: none; } }
+.who {
+  border-color: transparent;
+  background: transparent;
+  max-width: 60vw;
+  white-space: nowrap;
+}
+@media (max-width: 600px) {
+  .who span {
+    display: none;
+  }
+}
 </style>
 <style>
-.class-menu .p-menu-item-link { min-height: 44px; }
+.class-menu .p-menu-item-link {
+  min-height: 44px;
+}
 </style>

@@ -55,17 +55,37 @@ async function keep(): Promise<void> {
   <form class="room" novalidate @submit.prevent="keep">
     <section>
       <label for="room-name">What is the room called?</label>
-      <InputText id="room-name" v-model="name" maxlength="60" :aria-describedby="trouble ? 'room-trouble' : undefined" :aria-invalid="trouble !== ''" />
+      <InputText
+        id="room-name"
+        v-model="name"
+        maxlength="60"
+        :aria-describedby="trouble ? 'room-trouble' : undefined"
+        :aria-invalid="trouble !== ''"
+      />
       <p v-if="trouble" id="room-trouble" class="trouble" role="alert">{{ trouble }}</p>
     </section>
     <section>
       <label id="words-label" for="room-words">Which words does the class use?</label>
-      <Select v-model="words" label-id="room-words" :options="packs" option-label="label" option-value="value" aria-labelledby="words-label" />
+      <Select
+        v-model="words"
+        label-id="room-words"
+        :options="packs"
+        option-label="label"
+        option-value="value"
+        aria-labelledby="words-label"
+      />
     </section>
     <section>
       <label for="code-name">Who learns here? Code names are enough.</label>
       <div class="row">
-        <InputText id="code-name" v-model="codeName" maxlength="24" :aria-describedby="learnerTrouble ? 'learner-trouble' : 'records-law'" :aria-invalid="learnerTrouble !== ''" @keydown.enter.prevent="add" />
+        <InputText
+          id="code-name"
+          v-model="codeName"
+          maxlength="24"
+          :aria-describedby="learnerTrouble ? 'learner-trouble' : 'records-law'"
+          :aria-invalid="learnerTrouble !== ''"
+          @keydown.enter.prevent="add"
+        />
         <button type="button" class="stone-button" @click="add">Add</button>
       </div>
       <p v-if="learnerTrouble" id="learner-trouble" class="trouble" role="alert">{{ learnerTrouble }}</p>
@@ -77,15 +97,21 @@ async function keep(): Promise<void> {
             <button type="button" class="stone-button" @click="remove(l.id)">Delete</button>
             <button type="button" class="stone-button bare" @click="leaving = null">Keep</button>
           </template>
-          <button v-else type="button" class="stone-button bare" :aria-label="`Delete ${l.codeName}`" @click="leaving = l.id">
+          <button
+            v-else
+            type="button"
+            class="stone-button bare"
+            :aria-label="`Delete ${l.codeName}`"
+            @click="leaving = l.id"
+          >
             <i class="pi pi-trash" aria-hidden="true" />
           </button>
         </li>
       </ul>
       <p v-else class="quiet">Nobody yet. You can also start without anybody, just to show.</p>
       <p id="records-law" class="quiet small">
-        What is saved of a learner stays on this machine and is never sent anywhere. What may be recorded is a matter for local law and your school’s
-        policy. Sett suggests; it does not diagnose.
+        What is saved of a learner stays on this machine and is never sent anywhere. What may be recorded is a matter
+        for local law and your school’s policy. Sett suggests; it does not diagnose.
       </p>
     </section>
     <div class="row">
@@ -96,15 +122,51 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped>
-.room { display: grid; gap: 1.4rem; max-width: 34rem; }
-section { display: grid; gap: 0.4rem; }
-label { font-weight: 700; }
-.row { display: flex; gap: 0.6rem; }
-.row :deep(.p-inputtext) { flex: 1; min-width: 0; }
-.learners { list-style: none; margin: 0; padding: 0; display: grid; }
-.learners li { display: flex; align-items: center; gap: 0.6rem; border-bottom: 1px solid var(--rule); min-height: 48px; }
-.learners span { flex: 1; font-weight: 700; }
-.trouble { color: var(--plum); font-weight: 700; }
-.trouble::before { content: '↻ '; }
-.small { font-size: 0.92rem; }
+.room {
+  display: grid;
+  gap: 1.4rem;
+  max-width: 34rem;
+}
+section {
+  display: grid;
+  gap: 0.4rem;
+}
+label {
+  font-weight: 700;
+}
+.row {
+  display: flex;
+  gap: 0.6rem;
+}
+.row :deep(.p-inputtext) {
+  flex: 1;
+  min-width: 0;
+}
+.learners {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+}
+.learners li {
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  border-bottom: 1px solid var(--rule);
+  min-height: 48px;
+}
+.learners span {
+  flex: 1;
+  font-weight: 700;
+}
+.trouble {
+  color: var(--plum);
+  font-weight: 700;
+}
+.trouble::before {
+  content: '↻ ';
+}
+.small {
+  font-size: 0.92rem;
+}
 </style>

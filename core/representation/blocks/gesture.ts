@@ -9,7 +9,12 @@ export interface Spot {
   readonly place: Place
 }
 
-const WHERE: Record<Zone, string> = { store: 'the store', mat: 'the mat', beside: 'the space beside', taken: 'the tray' }
+const WHERE: Record<Zone, string> = {
+  store: 'the store',
+  mat: 'the mat',
+  beside: 'the space beside',
+  taken: 'the tray',
+}
 
 /**
  * The move that a hand means by carrying `count` pieces from one spot to another. A piece let go in the next lower
@@ -19,8 +24,12 @@ const WHERE: Record<Zone, string> = { store: 'the store', mat: 'the mat', beside
 export function gesture(state: BlocksState, from: Spot, count: number, to: Spot): BlocksMove | null {
   if (from.zone === to.zone && from.zone !== 'mat') return null
   if (from.zone === 'mat' && to.zone === 'mat') return across(state, from.place, count, to.place)
-  if (!canCarry(from.zone, to.zone))
-    throw new Refusal(`Blocks do not go from ${WHERE[from.zone]} straight to ${WHERE[to.zone]}.`, 'Bring them to the mat first.')
+  // What was put away is not taken out again by hand; only undoing does that.
+  if (!canCarry(from.zone, to.zone) || (from.zone === 'store' && to.zone === 'taken'))
+    throw new Refusal(
+      `Blocks do not go from ${WHERE[from.zone]} straight to ${WHERE[to.zone]}.`,
+      'Bring them to the mat first.',
+    )
   return { kind: 'carry', from: from.zone, to: to.zone, counts: countsAt(from.place, count, WIDTH) }
 }
 

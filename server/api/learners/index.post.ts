@@ -8,7 +8,9 @@ export default defineEventHandler(async (event) => {
   const store = useStore()
   const namesake = store.learnerNamed(learner.codeName)
   if (namesake && namesake.id !== learner.id)
-    refuse(409, `There is a learner called ${namesake.codeName} already.`, [{ pointer: '/codeName', detail: 'Choose another code name.' }])
+    refuse(409, `There is a learner called ${namesake.codeName} already.`, [
+      { pointer: '/codeName', detail: 'Choose another code name.' },
+    ])
   if (store.learner(learner.id)) store.renameLearner(learner)
   else store.addLearner(learner)
   return learner

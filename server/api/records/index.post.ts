@@ -8,7 +8,9 @@ export default defineEventHandler(async (event) => {
   const record = await checkedBody(event, saveSchema, MAX_FILE_BYTES)
   const store = useStore()
   if (!store.learner(record.learnerId))
-    refuse(422, 'There is no such learner to save this for.', [{ pointer: '/learnerId', detail: 'No learner has this identifier.' }])
+    refuse(422, 'There is no such learner to save this for.', [
+      { pointer: '/learnerId', detail: 'No learner has this identifier.' },
+    ])
   const trouble = unsound(record.work)
   if (trouble) refuse(422, trouble.detail, [{ pointer: `/work${trouble.pointer}`, detail: trouble.detail }])
   store.save(record)

@@ -1,0 +1,46 @@
+/** The house's layers (docs/architecture.md): imports run one way. */
+const floors = [
+  'number',
+  'problem',
+  'act',
+  'representation|way|speech',
+  'plan',
+  'record',
+  'course|diagnose|progress|kit',
+]
+const below = floors.flatMap((floor, i) =>
+  i === 0
+    ? []
+    : [
+        {
+          name: `${floors[i - 1]}-under-${floor}`,
+          severity: 'error',
+          from: { path: `^core/(${floors.slice(0, i).join('|')})/` },
+          to: { path: `^core/(${floor})/` },
+        },
+      ],
+)
+const rule = (name, from, to) => ({ name, severity: 'error', from, to })
+
+module.exports = {
+  forbidden: [
+    ...below,
+    rule('no-circles', {}, { circular: true }),
+    rule('core-stands-alone', { path: '^core/' }, { pathNot: ['^core/', '^node_modules/fraction\\.js/'] }),
+    rule(
+      'representations-apart',
+      { path: '^core/representation/([^/]+)/' },
+      { path: '^core/representation/([^/]+)/', pathNot: '^core/representation/$1/' },
+    ),
+    rule('representations-know-no-way', { path: '^core/representation/' }, { path: '^core/(way|speech)/' }),
+    rule('ways-know-no-screen', { path: '^core/way/' }, { path: '^core/(representation|speech)/' }),
+    rule('app-asks-the-server', { path: '^app/' }, { path: '^(server|demo|tests|tools)/' }),
+    rule('server-draws-nothing', { path: '^(server|shared)/' }, { path: '^app/' }),
+    rule('no-tests-in-the-product', { path: '^(core|app|server|shared|demo|workers)/' }, { path: '^(tests|tools)/' }),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    moduleSystems: ['es6', 'cjs'],
+  },
+}

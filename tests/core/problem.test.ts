@@ -1,0 +1,120 @@
+import fc from 'fast-check'
+import { parseProblem, printProblem } from '../../core/problem/problem'
+import { features, kindOf } from '../../core/problem/features'
+import { sameKind } from '../../core/course/sameKind'
+import { representationsFor, waysFor, plan } from '../../core/index'
+import type { Refusal } from '../../core/refusal';
+import { attempt } from '../../core/refusal'
+import { parseNumeral, printNumeral, valueOf } from '../../core/number/numeral'
+import { chains } from './worlds'
+
+const refusal = (text: string): Refusal => {
+  const tried = attempt(() => parseProblem(text))
+  if ('ok' in tried) throw new Error(`“${text}” was accepted`)
+  return tried.refused
+}
+
+test('a problem is printed and read back the same', () => {
+  fc.assert(fc.property(chains(), (p) => expect(parseProblem(printProblem(p))).toEqual(p)))
+})
+
+test.each([
+  ['52 − 37', '52 - 37'],
+  ['  476+358 ', '476 + 358'],
+  ['1,000 – 1', '1000 - 1'],
+  ['5 - -3', '5 - -3'],
+  ['-3 - 5', '-3 - 5'],
+  ['3/8 + 2/8', '3/8 + 2/8'],
+  ['7.45 + 0.5', '7.45 + 0.5'],
+])('%j is read as %s', (typed, plain) => expect(printProblem(parseProblem(typed))).toBe(plain))
+
+test.each([
+  ['52 −− 37', 'Two signs stand side by side at place 4.', '−−'],
+  ['1e9', 'There is a letter, “e”, at place 2.', 'e'],
+  ['٣+٤', '“٣” at place 1 is a digit of another script.', '٣'],
+  ['<script>', '“<” at place 1 is not part of a problem.', '<'],
+  ['12 x 3', 'There is a letter, “x”, at place 4.', 'x'],
+  ['12 × 3', '“×” at place 4 asks for multiplying or dividing, which the bench does not do yet.', '×'],
+  ['52 - 37 =', 'The “=” at place 9 is not needed.', '='],
+  ['52 -', 'The sign at place 4 has no number after it.', '-'],
+  ['12 34', 'There is no + or − before “34” at place 4.', '34'],
+  ['1234567890 + 1', 'That number has 10 digits; Sett reads numbers of up to 9.', '1234567890'],
+])('%j is refused at the place', (typed, reason, at) => {
+  const { reason: said, span } = refusal(typed)
+  expect(said).toBe(reason)
+  expect(typed.slice(span!.at, span!.at + span!.length)).toBe(at)
+})
+
+test('nothing, and far too much, each get their own sentence', () => {
+  expect(refusal('   ').message).toBe('There is no problem yet. Type one, like 52 − 37.')
+  expect(refusal('7'.repeat(400)).reason).toBe('There is a number of 400 digits; Sett reads numbers of up to nine.')
+  expect(refusal('1 + '.repeat(60) + '1').reason).toContain('241 characters')
+  expect(refusal('1 + '.repeat(20) + '1').reason).toBe('That chain has 21 numbers; up to 12 fit on a page.')
+})
+
+test('no text whatever brings parsing down', () => {
+  fc.assert(fc.property(fc.string({ unit: 'binary' }), (text) => void attempt(() => parseProblem(text))))
+  fc.assert(fc.property(fc.stringMatching(/^[0-9+\- ./,]{0,20}$/), (text) => void attempt(() => parseProblem(text))))
+})
+
+describe('what does not fit says why and what would', () => {
+  const why = (text: string): string => representationsFor(text).find((o) => o.representation === 'blocks')!.why
+  test.each([
+    ['9999 + 1', 'The total comes to 10000; the chart holds 9999 at most: it has no place above the thousands.'],
+    ['12000 - 5', 'The chart holds 9999 at most: it has no place above the thousands; 12000 is more.'],
+    [
+      '3 - 5',
+      'At number 2 of the chain the total is -2, below nought, and the chart shows nothing below nought. Positive and negative counters or a number line would hold it.',
+    ],
+    ['3/8 + 2/8', '3/8 is not a whole number, and the chart shows whole numbers only.'],
+  ])('%s', (problem, reason) => expect(why(problem)).toBe(reason))
+
+  test('what is too large for the chart is held by the sheet', () => {
+    expect(() => plan({ problem: '9999 + 1', representation: 'blocks' })).toThrow(
+      'It would fit on: column sheet, running equations.',
+    )
+    expect(plan({ problem: '9999 + 1', representation: 'columns' }).answer).toBe('10000')
+    expect(waysFor('9999 + 1', 'blocks')).toEqual([])
+    expect(waysFor('9999 + 1', 'columns').map((w) => [w.way, w.default])).toEqual([
+      ['ones-first', true],
+      ['exchanges-first', false],
+    ])
+  })
+})
+
+test('features name the exchanges and where they cross a nought', () => {
+  expect(features(parseProblem('304 - 178'))).toEqual([
+    { operation: '-', digits: [3, 3], exchanges: [0, 1], acrossZero: [0] },
+  ])
+  expect(features(parseProblem('476 + 358'))[0]!.exchanges).toEqual([0, 1])
+  expect(features(parseProblem('52 - 31'))[0]!.exchanges).toEqual([])
+})
+
+test('the next problem is of the same kind, another one, and the same for the same seed', () => {
+  fc.assert(
+    fc.property(chains(999), fc.integer(), (problem, seed) => {
+      const next = sameKind(problem, seed)
+      if (!next) return
+      expect(kindOf(next)).toBe(kindOf(problem))
+      expect(printProblem(next)).not.toBe(printProblem(problem))
+      expect(sameKind(problem, seed)).toEqual(next)
+    }),
+    { numRuns: 60 },
+  )
+})
+
+test('52 − 37 has five different successors in a row', () => {
+  const used: string[] = ['52 - 37']
+  for (let i = 0; i < 5; i++) used.push(printProblem(sameKind(parseProblem('52 - 37'), i, used)!))
+  expect(new Set(used).size).toBe(6)
+})
+
+test('a Numeral keeps how it was written; its value is exact', () => {
+  for (const text of ['5/6', '10/12', '-4', '7.45', '23.50', '1 2/3', '-0.5'])
+    expect(printNumeral(parseNumeral(text))).toBe(text)
+  const value = (t: string) => valueOf(parseNumeral(t))
+  expect(value('10/12')).toBe(value('5/6'))
+  expect(value('23.50')).toBe(value('23.5'))
+  expect(value('7.45')).toBe('149/20')
+  expect(value('1 2/3')).toBe('5/3')
+})

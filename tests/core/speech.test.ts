@@ -1,0 +1,99 @@
+import { exact } from '../../core/number/exact'
+import { AMERICAN, BRITISH, inWords } from '../../core/number/words'
+import { plan } from '../../core/index'
+import { predictionOf } from '../../core/speech/predict'
+import { layOut, unitFor, blockSize } from '../../app/utils/matLayout'
+import { NOTHING_OUT, track } from '../../app/utils/pieces'
+import { gesture } from '../../core/representation/blocks/gesture'
+import { blocks } from '../../core/representation/blocks/blocks'
+import { parseProblem } from '../../core/problem/problem'
+
+test.each([
+  ['0', 'nought', 'zero'],
+  ['304', 'three hundred and four', 'three hundred four'],
+  ['1004', 'one thousand and four', 'one thousand four'],
+  ['9999', 'nine thousand nine hundred and ninety-nine', 'nine thousand nine hundred ninety-nine'],
+  [
+    '999999999',
+    'nine hundred and ninety-nine million nine hundred and ninety-nine thousand nine hundred and ninety-nine',
+    'nine hundred ninety-nine million nine hundred ninety-nine thousand nine hundred ninety-nine',
+  ],
+  ['-4', 'minus four', 'minus four'],
+  ['5/6', 'five sixths', 'five sixths'],
+  ['1/2', 'one half', 'one half'],
+])('%s in words', (value, british, american) => {
+  expect(inWords(exact(value), BRITISH)).toBe(british)
+  expect(inWords(exact(value), AMERICAN)).toBe(american)
+})
+
+test('each word pack says the same acts in its own words', () => {
+  const said = (words: 'exchange' | 'regroup') =>
+    plan({ problem: '52 - 37', representation: 'blocks', choices: { words } }).steps.map((s) => s.say)
+  expect(said('exchange')).toEqual([
+    'Lay fifty-two: five tens and two ones.',
+    'Take away thirty-seven.',
+    'Exchange one ten for ten ones. Still fifty-two.',
+    'Take away seven ones. Forty-five left.',
+    'Take away three tens. Fifteen left.',
+    'Fifty-two take away thirty-seven equals fifteen.',
+  ])
+  expect(said('regroup')[2]).toBe('Regroup one ten for ten ones. Still fifty-two.')
+  expect(said('regroup')[5]).toBe('Fifty-two minus thirty-seven equals fifteen.')
+})
+
+test('a prediction says the way it goes and the columns that change', () => {
+  const acts = plan({ problem: '52 - 37', representation: 'blocks' }).steps.map((s) => predictionOf(s.act))
+  expect(acts[2]).toEqual({ direction: 'same', columns: [1, 0] })
+  expect(acts[3]).toEqual({ direction: 'down', columns: [0] })
+})
+
+describe('the mat', () => {
+  const box = { x: 100, y: 50, w: 260, h: 330 }
+  test.each([0, 1, 2, 3])('blocks of place %i stay inside their column, however many', (place) => {
+    for (const count of [1, 5, 9, 15, 19, 60, 200]) {
+      const unit = unitFor([{ place, box, most: Math.max(15, count) }])
+      const size = blockSize(place, unit)
+      for (const { x, y } of layOut(place, count, box, unit)) {
+        expect(x).toBeGreaterThanOrEqual(box.x)
+        expect(y).toBeGreaterThanOrEqual(box.y)
+        expect(x + size.x).toBeLessThanOrEqual(box.x + box.w)
+        expect(y + size.y).toBeLessThanOrEqual(box.y + box.h)
+      }
+    }
+  })
+
+  test('a block carried over keeps its identity; the ones of a broken ten come out of it', () => {
+    const start = blocks.start(parseProblem('52 - 37'), { words: 'exchange' })
+    const laid = blocks.apply(start, blocks.parse('lay 52'))
+    const one = track(NOTHING_OUT, laid)
+    const two = track(one, blocks.apply(laid, blocks.parse('break ten')))
+    const ten = one.pieces.filter((p) => p.place === 1).at(-1)!
+    expect(two.pieces.filter((p) => p.from === ten.id)).toHaveLength(10)
+    const held = two.pieces.find((p) => p.place === 0)!
+    const three = track(
+      two,
+      blocks.apply(blocks.apply(laid, blocks.parse('break ten')), blocks.parse('take one')),
+      new Set([held.id]),
+    )
+    expect(three.pieces.find((p) => p.id === held.id)?.zone).toBe('taken')
+  })
+
+  test('a gesture is the move a hand means', () => {
+    const state = blocks.apply(blocks.start(parseProblem('52 - 37'), { words: 'exchange' }), blocks.parse('lay 62'))
+    const meant = (...args: [Parameters<typeof gesture>[1], number, Parameters<typeof gesture>[3]]) => {
+      const move = gesture(state, ...args)
+      return move && blocks.print(move)
+    }
+    expect(meant({ zone: 'mat', place: 1 }, 1, { zone: 'mat', place: 0 })).toBe('break ten')
+    expect(meant({ zone: 'mat', place: 0 }, 2, { zone: 'taken', place: 1 })).toBe('take 2 ones')
+    expect(meant({ zone: 'store', place: 1 }, 1, { zone: 'mat', place: 0 })).toBe('lay 1 ten')
+    expect(meant({ zone: 'mat', place: 0 }, 1, { zone: 'mat', place: 0 })).toBeNull()
+    expect(() => meant({ zone: 'mat', place: 0 }, 1, { zone: 'mat', place: 1 })).toThrow(
+      'It takes 10 ones to make one ten; the mat has 2.',
+    )
+    expect(() => meant({ zone: 'mat', place: 2 }, 1, { zone: 'mat', place: 0 })).toThrow('not next to each other')
+    expect(() => meant({ zone: 'store', place: 0 }, 1, { zone: 'taken', place: 0 })).toThrow(
+      'Bring them to the mat first',
+    )
+  })
+})

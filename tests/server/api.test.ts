@@ -1,0 +1,158 @@
+import { randomUUID } from 'node:crypto'
+import { serve, type Running } from '../browser/world'
+
+let app: Running
+beforeAll(async () => (app = await serve({ demo: true })))
+afterAll(() => app.stop())
+
+interface Answer {
+  status: number
+  type: string
+  body: { detail: string; status: number; title: string; errors?: { pointer: string; detail: string }[] } & Record<
+    string,
+    never
+  >
+}
+async function call(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = { 'content-type': 'application/json' },
+): Promise<Answer> {
+  const response = await fetch(app.url + path, {
+    method,
+    ...(body === undefined ? {} : { headers, body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  })
+  const text = await response.text()
+  return {
+    status: response.status,
+    type: response.headers.get('content-type') ?? '',
+    body: text ? JSON.parse(text) : {},
+  }
+}
+const get = async <T>(path: string): Promise<T> => (await fetch(app.url + path)).json() as Promise<T>
+const file = () =>
+  get<{ version: number; records: { id: string; work: { moves: { move: string }[] } }[] }>('/api/records/file')
+const summaries = () => get<{ id: string; learnerId: string }[]>('/api/records')
+
+/** Checks a problem answer of RFC 9457: media type, members, status repeated, and no stack trace. */
+function problem(answer: Answer, status: number, detail: string | RegExp, pointer?: string): void {
+  expect(answer.status).toBe(status)
+  expect(answer.type).toContain('application/problem+json')
+  expect(Object.keys(answer.body)).toEqual(expect.arrayContaining(['type', 'title', 'status', 'detail']))
+  expect(answer.body.status).toBe(status)
+  expect(answer.body.detail).toMatch(detail)
+  if (pointer !== undefined) expect(answer.body.errors?.[0]?.pointer).toBe(pointer)
+  expect(JSON.stringify(answer.body)).not.toMatch(/\bat .*\.m?[jt]s|node_modules|stack/)
+}
+
+const sample = async () =>
+  get<{
+    id: string
+    learnerId: string
+    work: Record<string, unknown>
+    outcome: Record<string, unknown>
+    startedAt: string
+  }>(`/api/records/${(await summaries())[0]!.id}`)
+
+test('bad records each get their own sentence at the place, and what is there stays', async () => {
+  const before = await file()
+  const good = await sample()
+  const post = (body: unknown) => call('POST', '/api/records', body)
+  problem(await post('{"id": "cut in ha'), 400, 'not complete JSON')
+  problem(await post(''), 400, 'no content')
+  problem(await post({}), 422, 'identifier', '/id')
+  problem(await post([]), 422, /./)
+  problem(await post({ ...good, extra: 1 }), 422, /extra/)
+  problem(await post({ ...good, work: { ...good.work, version: 2 } }), 422, 'another version', '/work/version')
+  problem(
+    await post({ ...good, outcome: { ...good.outcome, help: 'magic' } }),
+    422,
+    'One of these is wanted',
+    '/outcome/help',
+  )
+  problem(await post({ ...good, outcome: { ...good.outcome, note: 'n'.repeat(2001) } }), 422, '2,000', '/outcome/note')
+  problem(await post({ ...good, learnerId: randomUUID() }), 422, 'no such learner', '/learnerId')
+  problem(
+    await post({ ...good, work: { ...good.work, problem: '52 −− 37' } }),
+    422,
+    'Two signs stand side by side',
+    '/work/problem',
+  )
+  problem(
+    await post({ ...good, work: { ...good.work, moves: [{ at: 1, on: 'blocks', move: 'take 7 ones' }] } }),
+    422,
+    'Move 1, “take 7 ones”, cannot be made',
+    '/work/moves/0',
+  )
+  problem(await call('POST', '/api/records', 'x', { 'content-type': 'text/plain' }), 415, 'JSON is wanted')
+  expect(await file()).toEqual(before)
+})
+
+test('bad files each get their own sentence, and nothing is taken in', async () => {
+  const before = await file()
+  const post = (body: unknown) => call('POST', '/api/records/file', body)
+  const text = JSON.stringify(before)
+  problem(await post(text.slice(0, text.length / 2)), 400, 'cut off')
+  problem(await post({ ...before, version: 7 }), 422, 'later Sett (version 7)', '/version')
+  problem(await post({ hello: 1 }), 422, 'not a file of Sett records', '/format')
+  problem(await post(null), 422, 'not a file of Sett records')
+  problem(await post(' '.repeat(20_000_000) + '{}'), 413, '2000 kB')
+  const impossible = structuredClone(before)
+  impossible.records[0]!.work.moves[0]!.move = 'break thousand'
+  problem(await post(impossible), 422, /cannot be made/, '/records/0/work/moves/0')
+  expect(await file()).toEqual(before)
+})
+
+test('the same record posted twice is one record', async () => {
+  const good = { ...(await sample()), id: randomUUID() }
+  const count = (await summaries()).length
+  for (let i = 0; i < 2; i++) expect((await call('POST', '/api/records', good)).status).toBe(200)
+  expect(await summaries()).toHaveLength(count + 1)
+  expect((await call('DELETE', `/api/records/${good.id}`)).status).toBe(204)
+  problem(await call('DELETE', `/api/records/${good.id}`), 404, 'no such record')
+})
+
+test('learners: names are checked, and two cannot share one', async () => {
+  problem(
+    await call('POST', '/api/learners', { id: randomUUID(), codeName: '<b>' }),
+    422,
+    'letters and digits',
+    '/codeName',
+  )
+  problem(
+    await call('POST', '/api/learners', { id: randomUUID(), codeName: '  ' }),
+    422,
+    'at least one letter',
+    '/codeName',
+  )
+  problem(await call('POST', '/api/learners', { id: randomUUID(), codeName: 'wren' }), 409, 'called Wren already')
+  problem(await call('PUT', '/api/classroom', { name: '', words: 'exchange' }), 422, 'needs a name', '/name')
+})
+
+test('unknown addresses and hostile ids are a plain 404', async () => {
+  problem(await call('GET', '/api/nothing'), 404, 'nothing at this address')
+  problem(await call('GET', `/api/records/${encodeURIComponent("' OR 1=1 --")}`), 404, 'no such record')
+  problem(await call('GET', '/api/records/file?record=..%2F..'), 404, 'no such record')
+})
+
+test('a saved record survives a server killed right after it answered', async () => {
+  const server = await serve({ demo: true })
+  try {
+    const [one] = (await (await fetch(`${server.url}/api/records`)).json()) as { id: string }[]
+    const kept = (await (await fetch(`${server.url}/api/records/${one!.id}`)).json()) as Record<string, unknown>
+    const fresh = { ...kept, id: randomUUID() }
+    const answer = await fetch(`${server.url}/api/records`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(fresh),
+    })
+    expect(answer.status).toBe(200)
+    await server.kill()
+    const again = await serve({ data: server.data })
+    expect(await (await fetch(`${again.url}/api/records/${fresh.id}`)).json()).toEqual(fresh)
+    await again.stop()
+  } finally {
+    await server.kill().catch(() => undefined)
+  }
+})
