@@ -112,8 +112,11 @@ function offer(): void {
   if (bench.hint) bench.advance()
   else bench.hint = true
 }
-function seePrediction(verdict: string): void {
-  if (forward()) notice.value = verdict
+async function seePrediction(verdict: string): Promise<void> {
+  if (!forward()) return
+  // The step has cleared the last notice by then.
+  await nextTick()
+  notice.value = verdict
 }
 const openSelect = (label: string): void =>
   document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()

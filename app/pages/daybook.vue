@@ -160,7 +160,7 @@ async function takeIn(event: Event): Promise<void> {
           ><span class="note">{{ data.note }}</span></template
         ></Column
       >
-      <Column header="">
+      <Column header="File, delete">
         <template #body="{ data }">
           <span class="acts">
             <a

@@ -3,7 +3,7 @@ import { parseProblem, printProblem } from '../../core/problem/problem'
 import { features, kindOf } from '../../core/problem/features'
 import { sameKind } from '../../core/course/sameKind'
 import { representationsFor, waysFor, plan } from '../../core/index'
-import type { Refusal } from '../../core/refusal';
+import type { Refusal } from '../../core/refusal'
 import { attempt } from '../../core/refusal'
 import { parseNumeral, printNumeral, valueOf } from '../../core/number/numeral'
 import { chains } from './worlds'

@@ -1,0 +1,6 @@
+/** `npm run bench`: measures what product and house promise, and prints figures and ratios. */
+import { ensureBuilt, ensureInstalled, run } from './steps.mjs'
+
+ensureInstalled()
+ensureBuilt()
+process.exitCode = run('npx', ['--no-install', 'tsx', 'tools/bench/all.ts']) ? 0 : 1
