@@ -37,7 +37,8 @@ export function ensureInstalled() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Installing packages (some minutes the first time) …')
   stopUnless(
-    runQuietly('npm', ['ci', '--no-audit', '--no-fund']),
+    // Not `npm ci`: it refuses a lock file made where the registry holds only some platforms' optional packages.
+    runQuietly('npm', ['install', '--no-save', '--no-audit', '--no-fund']),
     'The packages could not be installed; the lines above say why.',
   )
   writeFileSync(stamp, wanted)
