@@ -190,7 +190,8 @@ watch(
         </template>
       </template>
     </div>
-    <div v-if="writable && state.rows.length" class="pad" role="group" aria-label="Write in the chosen square">
+    <p v-if="writable && state.rows.length && !chosen" class="quiet pick-hint">Choose a square to write in it.</p>
+    <div v-else-if="writable && state.rows.length" class="pad" role="group" aria-label="Write in the chosen square">
       <button
         v-for="n in [1, 2, 3, 4, 5, 6, 7, 8, 9, 0]"
         :key="n"
@@ -220,7 +221,7 @@ watch(
         @mousedown.prevent
         @click="small"
       >
-        <small>1</small>▯
+        <small>1</small><span class="box" />
       </button>
     </div>
   </div>
@@ -335,6 +336,14 @@ s {
 }
 .digit.answer .ink.anew {
   transform: translate(0.5em, -0.2em) scale(0.8);
+}
+.pick-hint {
+  font: 400 0.95rem var(--ui);
+}
+.box {
+  width: 0.7em;
+  height: 1em;
+  border: 1.5px dashed currentColor;
 }
 .pad {
   display: flex;

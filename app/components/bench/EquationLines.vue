@@ -9,7 +9,9 @@ watch(
   () => lines.value.length,
   async () => {
     await nextTick()
-    list.value?.lastElementChild?.scrollIntoView({ block: 'nearest' })
+    // Only the page itself is scrolled, never the screen: the mat must stay in sight.
+    const page = list.value?.closest('.squared')
+    if (page) page.scrollTop = page.scrollHeight
   },
 )
 </script>

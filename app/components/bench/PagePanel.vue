@@ -37,7 +37,7 @@ function write(texts: readonly string[]): void {
     <div class="squared" tabindex="0" role="region" aria-label="Written so far">
       <div v-if="sheet && !onMat && shows !== 'lines'" class="part">
         <ColumnSheet :state="sheet" :writable="writable" :lit-places="litPlaces" :newest="newest" @move="write" />
-        <p v-if="waiting" class="waiting" role="status">The sheet waits. {{ waiting }}</p>
+        <p v-if="waiting" class="waiting" role="status">{{ waiting }}</p>
       </div>
       <EquationLines
         v-if="onMat || shows !== 'columns'"

@@ -59,7 +59,7 @@ function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): re
   const band = s.bands.at(-1)
   if (!band) throw new Refusal('The sheet has no second number yet.')
   if ((band.operation === '+') !== (kind === 'join'))
-    throw new Refusal(`The sheet has no mark for ${kind === 'join' ? 'giving back' : 'taking out again'}.`)
+    throw new Refusal(`The sheet waits: it has no mark for ${kind === 'join' ? 'giving back' : 'taking out again'}.`)
   const moves: ColumnsMove[] = []
   let state = s
   const write = (more: readonly ColumnsMove[]): void => {
@@ -68,9 +68,11 @@ function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): re
   }
   for (const [place, count] of counts.entries()) {
     if (count === 0) continue
-    if (answered(state, place)) throw new Refusal(`The ${placeName(place)} are worked already.`)
+    if (answered(state, place)) throw new Refusal(`The sheet waits: its ${placeName(place)} are worked already.`)
     if (count !== belowAt(state, place))
-      throw new Refusal(`The sheet writes the ${placeName(place)} when all ${belowAt(state, place)} are done.`)
+      throw new Refusal(
+        `The sheet waits: it writes the ${placeName(place)} when all ${belowAt(state, place)} are done.`,
+      )
     write(copyDown(state, place))
     const holds = holdings(state)[place]!
     const digit = kind === 'join' ? holds + count : holds - count
