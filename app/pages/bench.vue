@@ -386,6 +386,13 @@ function onSheet(texts: readonly string[]): void {
   right: 12px;
   bottom: 9px;
 }
+.presenting :deep(.lines) {
+  font-size: 2rem;
+}
+.presenting :deep(.sheet) {
+  --s: 60px;
+  font-size: 2.3rem;
+}
 .presenting .words {
   font-size: 2rem;
 }

@@ -43,7 +43,7 @@ export function unitFor(columns: readonly { place: number; box: Box; most: numbe
     // Flats and cubes are stacked askew; leave a third of the room for the stack.
     return Math.min(w / (SIZE[place]!.x * 1.35), h / (SIZE[place]!.y * 1.22))
   })
-  return Math.max(4, Math.min(30, ...fits))
+  return Math.max(4, Math.min(46, ...fits))
 }
 
 /** The top left corners of `count` blocks of one place in a box: in fives, then closer together, never outside. */

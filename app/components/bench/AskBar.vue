@@ -8,6 +8,7 @@ import type { Mode } from '../../../core/record/bench'
 import type { WayId } from '../../../core/way/way'
 
 const bench = useBench()
+const presenting = usePresenting()
 const text = ref(pretty(bench.problem))
 const refused = shallowRef<Refusal | null>(null)
 const box = ref<{ $el: HTMLInputElement } | null>(null)
@@ -109,7 +110,7 @@ defineExpose({
       <button type="submit" class="stone-button" :disabled="read.trim() === ''">Read</button>
     </form>
     <span class="gap" />
-    <label class="with"
+    <label v-if="!presenting" class="with"
       ><span>with</span>
       <Select
         v-model="material"
@@ -121,6 +122,7 @@ defineExpose({
         class="material"
     /></label>
     <Select
+      v-if="!presenting"
       v-model="way"
       :options="ways"
       option-label="label"
@@ -135,7 +137,7 @@ defineExpose({
         ></template
       >
     </Select>
-    <div class="modes" role="group" aria-label="How it is worked">
+    <div v-if="!presenting" class="modes" role="group" aria-label="How it is worked">
       <button
         v-for="m in MODES"
         :key="m.id"

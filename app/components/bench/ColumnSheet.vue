@@ -34,7 +34,7 @@ const operationSign = (row: number): string => (props.state.bands[row - 1]?.oper
 /** The row in which a place's digit holds; only there, in the answer row and in the carry row may one write. */
 const writableCell = (cell: Cell): boolean => {
   if (!props.writable || props.state.rows.length === 0) return false
-  if (cell.kind === 'carry') return current.value > 0 && cell.row === topRow(props.state)
+  if (cell.kind === 'carry') return cell.row === topRow(props.state) && props.state.bands[cell.row]?.operation === '+'
   return (current.value > 0 && cell.row === current.value) || cell.row === holdingRow(props.state, cell.place)
 }
 const same = (a: Cell | null, b: Cell): boolean => a?.row === b.row && a.place === b.place && a.kind === b.kind
@@ -124,18 +124,11 @@ watch(
         <!-- carry marks and what was written anew stand above the row -->
         <span class="cell mark" />
         <template v-for="p in places" :key="`c${p}`">
-          <component
-            :is="writableCell({ row: r, place: p, kind: 'carry' }) && state.bands[r] ? 'button' : 'span'"
+          <SheetSquare
+            :writable="state.bands[r] !== undefined && writableCell({ row: r, place: p, kind: 'carry' })"
+            :label="label({ row: r, place: p, kind: 'carry' })"
             class="cell mark"
-            :class="{
-              square: writableCell({ row: r, place: p, kind: 'carry' }) && state.bands[r],
-              chosen: same(chosen, { row: r, place: p, kind: 'carry' }),
-            }"
-            v-bind="
-              writableCell({ row: r, place: p, kind: 'carry' }) && state.bands[r]
-                ? { type: 'button', 'aria-label': label({ row: r, place: p, kind: 'carry' }) }
-                : {}
-            "
+            :class="{ chosen: same(chosen, { row: r, place: p, kind: 'carry' }) }"
             @focus="chosen = { row: r, place: p, kind: 'carry' }"
             @click="chosen = { row: r, place: p, kind: 'carry' }"
             @keydown="key"
@@ -146,24 +139,19 @@ watch(
               :class="{ now: newest && litPlaces.includes(p) && r === topRow(state) }"
               >{{ carryAt(r, p) }}</span
             >
-          </component>
+          </SheetSquare>
         </template>
         <span class="cell" :class="{ answer: r > 0 }">{{ r > 0 ? '' : '' }}</span>
         <template v-for="p in places" :key="`d${p}`">
-          <component
-            :is="writableCell({ row: r, place: p, kind: 'digit' }) ? 'button' : 'span'"
+          <SheetSquare
+            :writable="writableCell({ row: r, place: p, kind: 'digit' })"
+            :label="label({ row: r, place: p, kind: 'digit' })"
             class="cell digit"
             :class="{
               answer: r > 0,
-              square: writableCell({ row: r, place: p, kind: 'digit' }),
               chosen: same(chosen, { row: r, place: p, kind: 'digit' }),
               now: newest && litPlaces.includes(p) && r === holdingRow(state, p),
             }"
-            v-bind="
-              writableCell({ row: r, place: p, kind: 'digit' })
-                ? { type: 'button', 'aria-label': label({ row: r, place: p, kind: 'digit' }) }
-                : {}
-            "
             @focus="chosen = { row: r, place: p, kind: 'digit' }"
             @click="chosen = { row: r, place: p, kind: 'digit' }"
             @keydown="key"
@@ -182,7 +170,7 @@ watch(
               <small v-if="ink.one">1</small><s v-if="ink.struck">{{ ink.digit }}</s
               ><template v-else>{{ ink.digit }}</template>
             </span>
-          </component>
+          </SheetSquare>
         </template>
         <template v-if="state.bands[r]">
           <span class="cell sign">{{ operationSign(r + 1) }}</span>
