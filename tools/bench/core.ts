@@ -25,7 +25,7 @@ export function crowded(): Bench {
   make('lay 9999')
   make('lay 120 hundreds')
   make('lay 150 tens')
-  make('lay 190 ones')
+  make('lay 180 ones')
   return bench
 }
 

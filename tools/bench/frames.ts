@@ -10,7 +10,7 @@ export async function framesWhileDragging(): Promise<Figure[]> {
     await (await byRole(driver, 'button', 'Together')).click()
     const box = await byRole(driver, 'textbox', 'Problem')
     await box.sendKeys(Key.chord(Key.CONTROL, 'a'), '9999 - 4567', Key.ENTER)
-    for (const move of ['lay 9999', 'lay 120 hundreds', 'lay 150 tens', 'lay 190 ones'])
+    for (const move of ['lay 9999', 'lay 120 hundreds', 'lay 150 tens', 'lay 180 ones'])
       await (await byRole(driver, 'textbox', 'Type a move')).sendKeys(move, Key.ENTER)
     const pieces = await driver.findElements(By.css('.piece'))
     await driver.executeScript(`
