@@ -6,6 +6,8 @@ export default defineNuxtConfig({
   // The bench lives in the browser; the server keeps records. Nothing is gained by drawing a mat twice.
   ssr: false,
   devtools: { enabled: false },
+  // Another place is fetched when somebody reaches for it, not while the bench is still opening.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@vueuse/nuxt', 'nuxt-security', '@nuxt/eslint'],
   css: [
     '@fontsource/andika/latin-400.css',

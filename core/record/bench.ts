@@ -172,8 +172,7 @@ function moved(bench: Bench, on: RepresentationId, text: string): Moment {
   if (!setup.all.includes(on)) throw new Refusal(`${REPRESENTATIONS[on]?.title ?? on} is not on this bench.`)
   const r = REPRESENTATIONS[on]
   const missed = now.followers[on]
-  if (missed)
-    throw new Refusal(missed.why, 'Put the mat right first, or take the last step back.')
+  if (missed) throw new Refusal(missed.why, 'Put the mat right first, or take the last step back.')
   const move = r.parse(text)
   if ((move as { kind: string }).kind === 'rub') throw new Refusal('Nothing is rubbed out here.', 'Strike it, or undo.')
   r.apply(now.states[on], move)

@@ -91,37 +91,34 @@ const POSE = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}$`)
 const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*))? = ${NUMBER}$`)
 const READ = /^read (\d+)$/
 
-/** Every act that a line could be, tried against what Sett itself would write for it. */
-function candidates(s: EquationsState, line: string): readonly Act[] {
+/** Every act that a line could be, the likeliest first; each is tried against what Sett itself would write for it. */
+function* candidates(s: EquationsState, line: string): Generator<Act> {
   const width = s.counts.length
   const number = (text: string): Exact => valueOf(parseNumeral(text))
-  const found: Act[] = []
-  const lay = LAY.exec(line)
-  if (lay && s.lines.length === 0) found.push(amountAct('lay', digitsOf(number(lay[1]!), width)))
-  const pose = POSE.exec(line)
-  if (pose) found.push({ kind: 'pose', operation: pose[2] as '+' | '-', amount: number(pose[3]!) })
   const work = WORK.exec(line)
   if (work && !/^0+$/.test(work[3]!)) {
     const [, , sign, amount, unit] = work
     const counts = unit ? countsOnly(Number(amount), unit.length - 1) : digitsOf(number(amount!), width)
-    found.push(amountAct(sign === '+' ? 'join' : 'take', counts))
+    yield amountAct(sign === '+' ? 'join' : 'take', counts)
   }
+  const pose = POSE.exec(line)
+  if (pose) yield { kind: 'pose', operation: pose[2] as '+' | '-', amount: number(pose[3]!) }
+  const lay = LAY.exec(line)
+  if (lay && s.lines.length === 0) yield amountAct('lay', digitsOf(number(lay[1]!), width))
   const read = READ.exec(line)
-  found.push({ kind: 'read', value: read ? number(read[1]!) : s.value })
+  yield { kind: 'read', value: read ? number(read[1]!) : s.value }
   for (let place = 1; place < width; place++) {
     for (const making of [false, true]) {
       const most = Math.floor(s.counts[making ? place - 1 : place]! / (making ? 10 : 1))
-      for (let n = 1; n <= most; n++) found.push(exchangeAct(place, making, n))
+      for (let n = 1; n <= most; n++) yield exchangeAct(place, making, n)
     }
   }
-  return found
 }
 
 /** The act that a line writes. @throws Refusal when it does not follow from what stands. */
 function actOf(s: EquationsState, line: string): Act {
   // `7 - 3 = 4` is both a taking and, once the 3 are gone, the final sentence: only one of them starts from what stands.
-  const act = candidates(s, line).find((a) => lineFor(s, a) === line)
-  if (act) return act
+  for (const act of candidates(s, line)) if (lineFor(s, act) === line) return act
   const sides = line.split(' = ')
   if (sides.length === 2)
     throw new Refusal(`“${line}” does not follow from what stands, ${s.value}.`, `A true line starts from ${s.value}.`)
