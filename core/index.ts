@@ -16,5 +16,5 @@ export const representationsFor = (problem: Problem | string): readonly Offer[] 
 /** The ways of working a problem on a representation, the default first; none where it does not fit. */
 export function waysFor(problem: Problem | string, representation: RepresentationId): readonly WayOffer[] {
   const read = toProblem(problem)
-  return REPRESENTATIONS[representation].fits(read).fits ? waysOf(read) : []
+  return REPRESENTATIONS[representation].fits(read).fits ? waysOf(read, REPRESENTATIONS[representation]) : []
 }

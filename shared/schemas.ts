@@ -4,7 +4,7 @@ import { HELP_LEVELS, MODES, type Help } from './levels'
 /** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
 
 export const WORDS = ['exchange', 'regroup'] as const
-const REPRESENTATIONS = ['blocks', 'columns', 'equations'] as const
+const REPRESENTATIONS = ['blocks', 'fingers', 'counters', 'tallies', 'joints', 'touch', 'columns', 'equations'] as const
 
 /** The largest record file that is read, in bytes. */
 export const MAX_FILE_BYTES = 2_000_000
@@ -48,9 +48,15 @@ export const workSchema = z.strictObject({
   problem: z.string('The problem is text.').min(1, 'The problem is missing.').max(200, 'The problem is too long.'),
   representation: oneOf(REPRESENTATIONS),
   also: z.array(oneOf(REPRESENTATIONS)).max(REPRESENTATIONS.length),
-  way: oneOf(['ones-first', 'exchanges-first']),
+  way: oneOf(['ones-first', 'exchanges-first', 'count-all', 'count-on', 'count-on-from-greater', 'take-away', 'count-back']),
   mode: oneOf(MODES),
-  choices: z.strictObject({ words: oneOf(WORDS) }),
+  choices: z.strictObject({
+    words: oneOf(WORDS),
+    fingers: z.int().min(1, 'At least one finger.').max(10, 'At most ten fingers.').default(10),
+    firstFinger: oneOf(['little', 'thumb', 'index']).default('little'),
+    firstHand: oneOf(['left', 'right']).default('left'),
+    joints: z.union([z.literal(20), z.literal(12)], 'A hand has 20 or 12 joint marks.').default(20),
+  }),
   moves: z.array(entrySchema).max(MAX_MOVES, `A record holds at most ${MAX_MOVES} moves.`),
 })
 

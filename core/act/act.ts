@@ -13,6 +13,7 @@ export interface Pieces {
  * - `lay`: the number set out first.
  * - `pose`: the next number of a chain is asked or set beside, not yet joined or taken; it changes nothing.
  * - `join`, `take`: an amount comes to, or goes from, what is there.
+ * - `count`: one more, or one fewer, with the number said for it.
  * - `exchange`: pieces for others of the same worth.
  * - `read`: what is there is read as a number (which may be misread).
  *
@@ -22,12 +23,16 @@ export type Act =
   | {
       readonly kind: 'lay' | 'join' | 'take'
       readonly amount: Exact
+      /** The number is only held in the head, to be counted on or back from. */
+      readonly inHead?: boolean
       readonly pieces?: readonly Pieces[]
       readonly parts?: readonly Act[]
     }
   | { readonly kind: 'pose'; readonly operation: Operation; readonly amount: Exact }
+  | { readonly kind: 'count'; readonly by: Exact; readonly word: Exact }
   | { readonly kind: 'exchange'; readonly from: Pieces; readonly to: Pieces }
-  | { readonly kind: 'read'; readonly value: Exact }
+  /** `counted`: everything there is counted, from one, before it is read. */
+  | { readonly kind: 'read'; readonly value: Exact; readonly counted?: boolean }
 
 export type ExchangeAct = Extract<Act, { kind: 'exchange' }>
 export type AmountAct = Extract<Act, { kind: 'lay' | 'join' | 'take' }>
@@ -40,6 +45,8 @@ export function change(act: Act): Exact {
       return act.amount
     case 'take':
       return negate(act.amount)
+    case 'count':
+      return act.by
     case 'pose':
     case 'exchange':
     case 'read':

@@ -1,4 +1,4 @@
-import { add, compare, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
+import { add, compare, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { addCounts, digitsOf, noCounts, worth, type Counts } from '../number/places'
 import type { Operation, Problem } from '../problem/problem'
@@ -43,7 +43,7 @@ export function standingAtStart(problem: Problem, width: number): Standing {
 export const owing = (s: Standing): Exact => worth(s.left)
 
 /** Whether the number begun last has been worked in wholly. */
-export const termDone = (s: Standing): boolean => s.laid && sign(owing(s)) === 0 && s.unposed === ZERO
+export const termDone = (s: Standing): boolean => s.laid && sign(owing(s)) === 0 && compare(s.unposed, ZERO) <= 0
 
 /** The standing after an act. */
 export function stand(problem: Problem, s: Standing, act: Act): Standing {
@@ -52,7 +52,17 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
     case 'read':
       return { ...s, read: act.value }
     case 'pose':
-      return pose(problem, s, act.amount)
+      return pose(problem, s, act.operation, act.amount)
+    case 'count': {
+      const along = (s.doing === '-' ? -1 : 1) * toCount(act.by)
+      return {
+        ...s,
+        value: add(s.value, act.by),
+        counts: addCounts(s.counts, [toCount(act.by)]),
+        left: addCounts(s.left, [along], -1),
+        read: null,
+      }
+    }
     case 'exchange': {
       const moved = addCounts(countsOf([act.to], width), countsOf([act.from], width), -1)
       return { ...s, counts: addCounts(s.counts, moved), read: null }
@@ -76,10 +86,12 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
   }
 }
 
-function pose(problem: Problem, s: Standing, amount: Exact): Standing {
-  if (compare(s.unposed, ZERO) > 0) return { ...s, unposed: subtract(s.unposed, amount), read: null }
+/** What is set beside before its turn, or against the sign, changes nothing of what is owed. */
+function pose(problem: Problem, s: Standing, operation: Operation, amount: Exact): Standing {
+  if (compare(s.unposed, ZERO) > 0)
+    return s.doing === operation ? { ...s, unposed: subtract(s.unposed, amount), read: null } : s
   const term = problem.terms[s.begun - 1]
-  if (!term) return { ...s, unposed: add(s.unposed, negate(amount)) }
+  if (!term || term.operation !== operation || !termDone(s)) return s
   const number = valueOf(term.number)
   return {
     ...s,

@@ -44,6 +44,8 @@ export interface Plan {
 /** What a bench is set up with, checked: the problem fits the material and the way exists. */
 export interface Setup {
   readonly problem: Problem
+  /** The problem as the way works it: the greater number first, for one. */
+  readonly worked: Problem
   readonly representation: RepresentationId
   readonly way: WayId
   readonly choices: Choices
@@ -63,11 +65,18 @@ export function setUp(request: PlanRequest): Setup {
     const titles = fit.instead.map((id) => (isRepresentation(id) ? REPRESENTATIONS[id].title : id))
     throw new Refusal(fit.why, titles.length > 0 ? `It would fit on: ${titles.join(', ')}.` : '')
   }
-  const way = request.way ?? waysOf(problem)[0]!.way
+  const offered = waysOf(problem, REPRESENTATIONS[representation])
+  const way = request.way ?? offered[0]?.way ?? 'ones-first'
   if (!isWay(way)) throw new Refusal(`There is no way called “${String(way)}”.`)
+  if (!offered.some((w) => w.way === way))
+    throw new Refusal(
+      `${wayById(way).title} is not a way for ${printProblem(problem)} with ${REPRESENTATIONS[representation].title}.`,
+      offered.length > 0 ? `Ways for it: ${offered.map((w) => w.title).join(', ')}.` : '',
+    )
   const also = (request.also ?? []).filter((id) => id !== representation && REPRESENTATIONS[id].fits(problem).fits)
   return {
     problem,
+    worked: wayById(way).arrange?.(problem) ?? problem,
     representation,
     way,
     choices: withDefaults(request.choices),
@@ -83,10 +92,10 @@ export function actsAhead(setup: Setup, standing: Standing): readonly Act[] {
   const way = wayById(setup.way)
   const acts: Act[] = []
   let s = standing
-  for (let act = way.next(setup.problem, s); act; act = way.next(setup.problem, s)) {
+  for (let act = way.next(setup.worked, s); act; act = way.next(setup.worked, s)) {
     acts.push(act)
     if (acts.length > MOST_ACTS) throw new Error(`the way ${setup.way} does not end for ${printProblem(setup.problem)}`)
-    s = stand(setup.problem, s, act)
+    s = stand(setup.worked, s, act)
   }
   return acts
 }
@@ -102,9 +111,10 @@ export function plan(request: PlanRequest): Plan {
   const setup = setUp(request)
   const { problem, choices } = setup
   const pack = WORD_PACKS[choices.words]
-  const states = new Map(setup.all.map((id) => [id, REPRESENTATIONS[id].start(problem, choices)]))
-  let page = equations.start(problem, choices)
-  let standing = standingFor(problem)
+  const sort = REPRESENTATIONS[setup.representation].works
+  const states = new Map(setup.all.map((id) => [id, REPRESENTATIONS[id].start(problem, choices, sort)]))
+  let page = equations.start(problem, choices, sort)
+  let standing = standingFor(setup.worked)
   const steps = actsAhead(setup, standing).map((act): PlanStep => {
     const moves: Partial<Record<RepresentationId, readonly unknown[]>> = {}
     for (const id of setup.all) {
@@ -112,10 +122,10 @@ export function plan(request: PlanRequest): Plan {
       states.set(id, applyAll(REPRESENTATIONS[id], states.get(id), made))
       moves[id] = made
     }
-    const said = sayAct(act, standing.value, problem, pack)
+    const said = sayAct(act, standing.value, problem, pack, REPRESENTATIONS[setup.representation].verbs)
     const written = write(page, act)
     page = written.page
-    standing = stand(problem, standing, act)
+    standing = stand(setup.worked, standing, act)
     const shows = REPRESENTATIONS[setup.representation].shows(states.get(setup.representation))
     return { act, say: said, shows, moves, lines: written.lines }
   })

@@ -12,6 +12,7 @@ import { labelOf, sayAct, sayOwed } from '../speech/say'
 import { WORD_PACKS } from '../speech/words'
 import { wayById } from '../way/index'
 import { follow, type Followers } from './follow'
+import { slipIn } from './slips'
 
 export type Mode = 'show' | 'together' | 'alone'
 
@@ -32,6 +33,8 @@ export interface Stone {
   readonly owedKind: Owed['kind'] | null
   /** Whether it is what the way asks here; `part` of it, or something else that is nevertheless true. */
   readonly fits: 'planned' | 'part' | 'other'
+  /** The name of a slip seen in it, for the record; empty where there is none. */
+  readonly slip: string
   /** Representations that could not show it, with the reason. */
   readonly waiting: Readonly<Partial<Record<RepresentationId, string>>>
 }
@@ -68,12 +71,13 @@ export interface Bench {
 export function openBench(request: PlanRequest, mode: Mode): Bench {
   const setup = setUp(request)
   const { problem, choices } = setup
-  const states = Object.fromEntries(setup.all.map((id) => [id, REPRESENTATIONS[id].start(problem, choices)]))
+  const sort = REPRESENTATIONS[setup.representation].works
+  const states = Object.fromEntries(setup.all.map((id) => [id, REPRESENTATIONS[id].start(problem, choices, sort)]))
   const now: Moment = {
     states,
     followers: {},
-    standing: standingFor(problem),
-    page: equations.start(problem, choices),
+    standing: standingFor(setup.worked),
+    page: equations.start(problem, choices, sort),
     stones: [],
     open: null,
   }
@@ -82,7 +86,7 @@ export function openBench(request: PlanRequest, mode: Mode): Bench {
 
 /** The next act of the way from where the problem stands, or null when it is worked. */
 export const nextAct = (bench: Bench): Act | null =>
-  wayById(bench.setup.way).next(bench.setup.problem, bench.now.standing)
+  wayById(bench.setup.way).next(bench.setup.worked, bench.now.standing)
 
 /** All acts that the way still has before it. */
 export const ahead = (bench: Bench): readonly Act[] => actsAhead(bench.setup, bench.now.standing)
@@ -94,7 +98,7 @@ export function outcome(bench: Bench): {
   readonly read: Exact | null
 } {
   const { standing } = bench.now
-  const all = standing.begun > bench.setup.problem.terms.length && termDone(standing)
+  const all = standing.begun > bench.setup.worked.terms.length && termDone(standing)
   const right = all && standing.read === answer(bench.setup.problem)
   return { finished: standing.read !== null, right, read: standing.read }
 }
@@ -152,7 +156,7 @@ function ask(bench: Bench): Moment {
 
 /** The next act, when the main material has nothing to do for it. */
 export function silentAct(setup: Setup, moment: Moment): Act | null {
-  const next = wayById(setup.way).next(setup.problem, moment.standing)
+  const next = wayById(setup.way).next(setup.worked, moment.standing)
   const main = setup.representation
   return next && isSilent(REPRESENTATIONS[main], moment.states[main], next) ? next : null
 }
@@ -174,7 +178,8 @@ function moved(bench: Bench, on: RepresentationId, text: string): Moment {
   const missed = now.followers[on]
   if (missed) throw new Refusal(missed.why, 'Put the mat right first, or take the last step back.')
   const move = r.parse(text)
-  if ((move as { kind: string }).kind === 'rub') throw new Refusal('Nothing is rubbed out here.', 'Strike it, or undo.')
+  if (['rub', 'undo'].includes((move as { kind: string }).kind))
+    throw new Refusal('Nothing is rubbed out here.', 'Strike it, or undo.')
   r.apply(now.states[on], move)
   if (now.open?.on === on) {
     const moves = [...now.open.moves, move]
@@ -189,7 +194,10 @@ type Known = Exclude<ReturnType<(typeof REPRESENTATIONS)['blocks']['recognise']>
 
 function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly unknown[], known: Known): Moment {
   const unfinished = isUnfinished(known)
-  const acts = unfinished ? known.soFar : known
+  // A first number of nought leaves nothing on the mat; what comes then looks like laying, but joins.
+  const acts = (unfinished ? known.soFar : known).map((a) =>
+    a.kind === 'lay' && from.standing.laid ? { ...a, kind: 'join' as const } : a,
+  )
   const fits = compareWithWay(setup, from, acts)
   // What a hand carries off to the store may be the very ones that were to be taken.
   const owed = unfinished && fits === 'other' ? known.owed : null
@@ -202,16 +210,20 @@ function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly
 function compareWithWay(setup: Setup, from: Moment, acts: readonly Act[]): Stone['fits'] {
   let standing = from.standing
   for (const act of acts) {
-    const next = wayById(setup.way).next(setup.problem, standing)
+    const next = wayById(setup.way).next(setup.worked, standing)
     if (!next || !sameAct(next, act)) return acts.length === 1 && next && isPart(next, act) ? 'part' : 'other'
-    standing = stand(setup.problem, standing, act)
+    standing = stand(setup.worked, standing, act)
   }
   return acts.length > 0 ? 'planned' : 'other'
 }
 
 const sameAct = (a: Act, b: Act): boolean => canonical(a) === canonical(b)
 const canonical = (act: Act): string =>
-  'pieces' in act && act.pieces ? JSON.stringify([act.kind, act.amount, act.pieces]) : JSON.stringify(act)
+  'pieces' in act && act.pieces
+    ? JSON.stringify([act.kind, act.amount, act.pieces])
+    : act.kind === 'read'
+      ? `read ${act.value}`
+      : JSON.stringify(act)
 
 /** Fewer of the very pieces that the way asks for. */
 function isPart(whole: Act, act: Act): boolean {
@@ -231,16 +243,17 @@ interface Hand {
 /** Lays a stone on a moment: acts in every representation, on the page and in words. */
 function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Moment {
   const pack = WORD_PACKS[setup.choices.words]
+  const hands = REPRESENTATIONS[setup.representation].verbs
   const followed = follow(setup, from, acts, hand)
   let { page, standing } = from
   const lines: WrittenLine[] = []
   const said: string[] = []
   for (const act of acts) {
-    said.push(sayAct(act, standing.value, setup.problem, pack))
+    said.push(sayAct(act, standing.value, setup.problem, pack, hands))
     const written = write(page, act)
     page = written.page
     lines.push(...written.lines)
-    standing = stand(setup.problem, standing, act)
+    standing = stand(setup.worked, standing, act)
   }
   const before = from.standing.value
   const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack) : ''
@@ -254,7 +267,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     on: hand.on,
     acts,
     moves: followed.moves,
-    label: acts.length > 0 ? acts.map((a) => labelOf(a, pack)).join(' · ') : 'on the sheet',
+    label: acts.length > 0 ? acts.map((a) => labelOf(a, pack, hands)).join(' · ') : 'on the sheet',
     say: owed || said.join(' '),
     lines,
     before,
@@ -262,6 +275,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     owed,
     owedKind: hand.owed?.kind ?? null,
     fits: hand.fits ?? 'planned',
+    slip: slipIn(acts, from.standing, from.stones.at(-1)?.acts.at(-1)),
     waiting: followed.waiting,
   }
   return { ...shared, stones: [...from.stones, stone] }

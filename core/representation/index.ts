@@ -3,12 +3,22 @@ import type { Fit } from '../problem/fit'
 import type { Problem } from '../problem/problem'
 import { blocks } from './blocks/blocks'
 import { columns } from './columns/columns'
+import { counters } from './counters/counters'
 import { equations } from './equations/equations'
+import { fingers } from './fingers/fingers'
+import { joints } from './joints/joints'
+import { tallies } from './tallies/tallies'
+import { touch } from './touch/touch'
 import type { Representation, RepresentationId } from './representation'
 
 /** Every representation Sett knows, in the order in which a teacher is offered them. */
 export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>> = {
   blocks: blocks as Representation,
+  fingers: fingers as Representation,
+  counters: counters as Representation,
+  tallies: tallies as Representation,
+  joints: joints as Representation,
+  touch: touch as Representation,
   columns: columns as Representation,
   equations: equations as Representation,
 }

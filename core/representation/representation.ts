@@ -44,9 +44,18 @@ export interface Representation<State = unknown, Move = unknown> {
   readonly id: RepresentationId
   readonly title: string
   readonly kind: 'concrete' | 'drawn' | 'written'
+  /** What ways of working it lends itself to: places with exchanges, or things counted one by one. */
+  readonly works: 'places' | 'counting'
+  /** Whether a way (by its id) can be worked in this material for this problem; every way of its sort, where absent. */
+  allows?(way: string, problem: Problem): boolean
+  /** The way to start with, where it is not simply the first. */
+  readonly prefers?: readonly string[]
+  /** What its hands do, for speech: raise and fold fingers, put and return counters. */
+  readonly verbs?: HandWords
   /** Can it hold this problem; if not, why, in words. */
   fits(problem: Problem): Fit
-  start(problem: Problem, choices: Choices): State
+  /** An empty start. `beside` says what sort of material it is worked beside, where that makes a difference to writing. */
+  start(problem: Problem, choices: Choices, beside?: 'places' | 'counting'): State
   apply(state: State, move: Move): State
   /** The move that takes `move` back. */
   invert(before: State, move: Move): Move
@@ -61,7 +70,16 @@ export interface Representation<State = unknown, Move = unknown> {
   parse(text: string): Move
 }
 
-export type RepresentationId = 'blocks' | 'columns' | 'equations'
+/** The verbs of one material's hands, and what it is made of. */
+export interface HandWords {
+  readonly lay: string
+  readonly join: string
+  readonly take: string
+  readonly thing: readonly [string, string]
+}
+
+export type RepresentationId =
+  'blocks' | 'fingers' | 'joints' | 'tallies' | 'counters' | 'touch' | 'columns' | 'equations'
 
 /** A state after all of some moves. */
 export const applyAll = <State, Move>(r: Representation<State, Move>, state: State, moves: readonly Move[]): State =>

@@ -3,7 +3,7 @@ import type { Exact } from '../number/exact'
 import { placeOfUnit } from '../number/places'
 import { valueOf } from '../number/numeral'
 import type { Problem } from '../problem/problem'
-import type { Owed } from '../representation/representation'
+import type { HandWords, Owed } from '../representation/representation'
 import { capital, named, operationWord, pretty, say, type WordPack } from './words'
 
 /** Pieces in words: “five tens and two ones”. */
@@ -27,23 +27,35 @@ export const askInWords = (problem: Problem, pack: WordPack): string =>
     ...problem.terms.map((t) => `${operationWord(t.operation, pack)} ${say(valueOf(t.number), pack)}`),
   ].join(' ')
 
+/** One, two, three … as they are said while counting all. */
+const countedTo = (n: number, pack: WordPack): string =>
+  Array.from({ length: n }, (_, i) => say(i + 1, pack)).join(', ')
+
 /** What to say for an act done when `before` stood there. */
-export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack): string {
+export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack, hands?: HandWords): string {
   const now = say(after(before, act), pack)
   switch (act.kind) {
     case 'lay': {
+      if (act.inHead) return `Keep ${say(act.amount, pack)} in the head.`
+      if (hands) return `${capital(hands.lay)} ${say(act.amount, pack)}.`
       const parts = act.pieces && act.pieces.length > 1 ? `: ${piecesInWords(act.pieces, pack)}` : ''
       return `Lay ${say(act.amount, pack)}${parts}.`
     }
     case 'pose':
       return `${capital(act.operation === '+' ? pack.add : pack.take)} ${say(act.amount, pack)}.`
+    case 'count':
+      return `${capital(say(act.word, pack))}.`
     case 'join':
+      if (hands) return `${capital(hands.join)} ${say(act.amount, pack)} more. ${capital(now)} now.`
       return `${capital(pack.add)} ${act.pieces ? piecesInWords(act.pieces, pack) : say(act.amount, pack)}. ${capital(now)} now.`
     case 'take':
+      if (hands) return `${capital(hands.take)} ${say(act.amount, pack)}. ${capital(now)} left.`
       return `${capital(pack.take)} ${act.pieces ? piecesInWords(act.pieces, pack) : say(act.amount, pack)}. ${capital(now)} left.`
     case 'exchange':
       return `${capital(pack.exchange.verb)} ${piecesInWords([act.from], pack)} for ${piecesInWords([act.to], pack)}. Still ${now}.`
     case 'read':
+      if (act.counted && act.value === before && act.value !== '0')
+        return `Count all: ${countedTo(Number(act.value), pack)}. ${capital(askInWords(problem, pack))} ${pack.equals} ${now}.`
       return act.value === before
         ? `${capital(askInWords(problem, pack))} ${problem.terms.length > 0 ? `${pack.equals} ${now}` : ''}`.trim() +
             '.'
@@ -52,14 +64,17 @@ export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack
 }
 
 /** A stone's short label, in the classroom's words and in figures: `lay 52`, `exchange 1 ten`, `take 7 ones`. */
-export function labelOf(act: Act, pack: WordPack): string {
+export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
   switch (act.kind) {
     case 'lay':
-      return `lay ${act.amount}`
+      return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${act.amount}`
+    case 'count':
+      return act.word
     case 'pose':
       return pretty(`${act.operation} ${act.amount}`)
     case 'join':
     case 'take': {
+      if (hands) return `${act.kind === 'join' ? hands.join : hands.take} ${act.amount}`
       const verb = act.kind === 'join' ? 'add' : pack.take.split(' ')[0]!
       return `${verb} ${act.pieces ? piecesInFigures(act.pieces, pack) : act.amount}`
     }

@@ -1,8 +1,18 @@
 import type { Problem } from '../problem/problem'
+import { countAll, countBack, countOn, countOnFromGreater, takeAway } from './counting'
 import { exchangesFirst, onesFirst } from './places'
 import type { Way, WayId } from './way'
 
-const WAYS: Readonly<Record<WayId, Way>> = { 'ones-first': onesFirst, 'exchanges-first': exchangesFirst }
+/** Every way, in the order in which a teacher is offered them; the first that suits is the one to start with. */
+const WAYS: Readonly<Record<WayId, Way>> = {
+  'ones-first': onesFirst,
+  'exchanges-first': exchangesFirst,
+  'count-all': countAll,
+  'count-on': countOn,
+  'count-on-from-greater': countOnFromGreater,
+  'take-away': takeAway,
+  'count-back': countBack,
+}
 
 export const isWay = (id: string): id is WayId => Object.hasOwn(WAYS, id)
 export const wayById = (id: WayId): Way => WAYS[id]
@@ -15,8 +25,18 @@ export interface WayOffer {
   readonly default: boolean
 }
 
-/** The ways in which a problem can be worked, the default first. Every representation so far has places, which is all they need. */
-export function waysOf(problem: Problem): readonly WayOffer[] {
-  const ways = problem.terms.length > 0 ? [onesFirst, exchangesFirst] : [onesFirst]
-  return ways.map((w, i) => ({ way: w.id, title: w.title, school: w.school, default: i === 0 }))
+/** What a material says of ways: its sort, which it cannot do, and which it starts with. */
+interface Workable {
+  readonly works: Way['works']
+  allows?(way: string, problem: Problem): boolean
+  readonly prefers?: readonly string[]
+}
+
+/** The ways in which a problem can be worked in a material, the default first. */
+export function waysOf(problem: Problem, material: Workable): readonly WayOffer[] {
+  const rank = (w: Way): number => (material.prefers?.includes(w.id) ? 0 : 1)
+  return Object.values(WAYS)
+    .filter((w) => w.works === material.works && w.suits(problem) && (material.allows?.(w.id, problem) ?? true))
+    .sort((a, b) => rank(a) - rank(b))
+    .map((w, i) => ({ way: w.id, title: w.title, school: w.school, default: i === 0 }))
 }

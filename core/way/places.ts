@@ -1,8 +1,8 @@
 import { amountAct, exchangeAct, type Act } from '../act/act'
 import { owing, termDone, type Standing } from '../act/standing'
 import { compare, negate, sign, ZERO } from '../number/exact'
-import { numeralOf, printNumeral, valueOf } from '../number/numeral'
-import { countsAt, digitsOf, worth, type Counts, type Place } from '../number/places'
+import { valueOf } from '../number/numeral'
+import { countsAt, digitsOf, type Counts, type Place } from '../number/places'
 import type { Problem } from '../problem/problem'
 import type { Way } from './way'
 
@@ -64,14 +64,19 @@ function takeOut(s: Standing, left: Counts, together: boolean): Act | null {
 /** Across noughts the hundred is broken to tens first, then a ten to ones: one step nearer each time. */
 function breakFor(s: Standing, place: Place): Act {
   const from = s.counts.findIndex((n, p) => p > place && n > 0)
-  if (from < 0) throw new Error(`nothing above place ${place} to break in ${printNumeral(numeralOf(worth(s.counts)))}`)
-  return exchangeAct(from, false)
+  if (from >= 0) return exchangeAct(from, false)
+  // Nothing above to break: what is wanted lies below, in a place with more than nine.
+  const full = s.counts.findIndex((n) => n > 9)
+  if (full < 0 || full >= place) throw new Error(`nothing to exchange for place ${place} in ${s.value}`)
+  return exchangeAct(full + 1, true)
 }
 
 export const onesFirst: Way = {
   id: 'ones-first',
   title: 'ones first',
   school: 'Column by column from the ones; each exchange when it is needed. The usual start.',
+  works: 'places',
+  suits: () => true,
   next: (problem, standing) => next(problem, standing, false),
 }
 
@@ -79,5 +84,7 @@ export const exchangesFirst: Way = {
   id: 'exchanges-first',
   title: 'exchanges together',
   school: 'All exchanges in one go: before anything is taken away, or after everything is put in.',
+  works: 'places',
+  suits: () => true,
   next: (problem, standing) => next(problem, standing, true),
 }

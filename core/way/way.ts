@@ -2,7 +2,8 @@ import type { Act } from '../act/act'
 import type { Standing } from '../act/standing'
 import type { Problem } from '../problem/problem'
 
-export type WayId = 'ones-first' | 'exchanges-first'
+export type WayId =
+  'ones-first' | 'exchanges-first' | 'count-all' | 'count-on' | 'count-on-from-greater' | 'take-away' | 'count-back'
 
 /**
  * A method of working. It answers one question: from where the problem stands, whoever brought it there, what is the
@@ -13,6 +14,12 @@ export interface Way {
   readonly title: string
   /** In which classrooms it is at home, in a few words. */
   readonly school: string
+  /** What a material must lend itself to. */
+  readonly works: 'places' | 'counting'
+  /** Whether the way is one for this problem. */
+  suits(problem: Problem): boolean
+  /** The problem as this way works it; the question asked stays as it is. */
+  arrange?(problem: Problem): Problem
   /** The next act, or null when the problem is worked and read. */
   next(problem: Problem, standing: Standing): Act | null
 }

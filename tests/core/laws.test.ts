@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { evaluate } from 'mathjs'
+import { DEFAULT_CHOICES } from '../../core/choices'
 import { change, type Act } from '../../core/act/act'
 import { add, ZERO } from '../../core/number/exact'
 import { plan } from '../../core/plan/plan'
@@ -41,7 +42,7 @@ describe('every way on every representation keeps the three promises', () => {
   test('blocks, sheet and page show the same after every act, and each act changes by its change', () => {
     each((problem, way) => {
       const { steps } = plan({ problem, representation: 'blocks', way, also: ['columns', 'equations'] })
-      const states = new Map(PLACED.map((id) => [id, REPRESENTATIONS[id].start(problem, { words: 'exchange' })]))
+      const states = new Map(PLACED.map((id) => [id, REPRESENTATIONS[id].start(problem, DEFAULT_CHOICES)]))
       let value = ZERO
       for (const step of steps) {
         value = add(value, change(step.act))
@@ -74,7 +75,7 @@ describe.each(PLACED)('%s', (id) => {
   /** Calls `law` with each act of a plan, the state before it and the moves that do it. */
   const walk = (law: (act: Act, before: unknown, moves: readonly unknown[]) => void): void =>
     each((problem, way) => {
-      let state = r.start(problem, { words: 'exchange' })
+      let state = r.start(problem, DEFAULT_CHOICES)
       for (const { act, moves } of plan({ problem, representation: id, way }).steps) {
         law(act, state, moves[id]!)
         state = applyAll(r, state, moves[id]!)

@@ -1,3 +1,4 @@
+import { DEFAULT_CHOICES } from '../../core/choices'
 import { exact } from '../../core/number/exact'
 import { AMERICAN, BRITISH, inWords } from '../../core/number/words'
 import { plan } from '../../core/index'
@@ -63,7 +64,7 @@ describe('the mat', () => {
   })
 
   test('a block carried over keeps its identity; the ones of a broken ten come out of it', () => {
-    const start = blocks.start(parseProblem('52 - 37'), { words: 'exchange' })
+    const start = blocks.start(parseProblem('52 - 37'), DEFAULT_CHOICES)
     const laid = blocks.apply(start, blocks.parse('lay 52'))
     const one = track(NOTHING_OUT, laid)
     const two = track(one, blocks.apply(laid, blocks.parse('break ten')))
@@ -79,7 +80,7 @@ describe('the mat', () => {
   })
 
   test('a gesture is the move a hand means', () => {
-    const state = blocks.apply(blocks.start(parseProblem('52 - 37'), { words: 'exchange' }), blocks.parse('lay 62'))
+    const state = blocks.apply(blocks.start(parseProblem('52 - 37'), DEFAULT_CHOICES), blocks.parse('lay 62'))
     const meant = (...args: [Parameters<typeof gesture>[1], number, Parameters<typeof gesture>[3]]) => {
       const move = gesture(state, ...args)
       return move && blocks.print(move)

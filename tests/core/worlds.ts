@@ -4,6 +4,8 @@ import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
 
 export const WAYS: readonly WayId[] = ['ones-first', 'exchanges-first']
+/** Materials that count one each, with what is asked of them. */
+export const COUNTED: readonly RepresentationId[] = ['fingers', 'counters', 'tallies', 'joints', 'touch']
 export const PLACED: readonly RepresentationId[] = ['blocks', 'columns', 'equations']
 
 /** Chains of one to four whole numbers whose totals stay from 0 to `greatest`, spread over all lengths of numbers. */
@@ -39,3 +41,12 @@ export const HARD = [
   '5 - 0',
   '4005 - 2006 + 7999',
 ].map(parseProblem)
+
+/** Sums and differences that every counting material but touch numerals holds; those hold what their notches allow. */
+export const small = (id: RepresentationId): fc.Arbitrary<Problem> =>
+  fc
+    .tuple(fc.nat(id === 'touch' ? 18 : 20), fc.boolean(), fc.nat(id === 'touch' ? 9 : 20))
+    .map(([a, plus, b]) =>
+      plus ? `${Math.min(a, 20 - Math.min(b, 20))} + ${b}` : `${Math.max(a, b)} - ${Math.min(a, b, 9)}`,
+    )
+    .map(parseProblem)

@@ -107,6 +107,8 @@ function perform(state: BlocksState, act: Act): readonly BlocksMove[] {
       apply(state, move)
       return [move]
     }
+    case 'count':
+      return perform(state, amountAct(act.by === '1' ? 'join' : 'take', countsAt(0, 1)))
     case 'lay':
     case 'join':
     case 'take': {
@@ -199,6 +201,7 @@ export const blocks: Representation<BlocksState, BlocksMove> = {
   id: 'blocks',
   title: 'base-ten blocks',
   kind: 'concrete',
+  works: 'places',
   fits: (problem) =>
     fitWholes(problem, {
       name: 'the chart',

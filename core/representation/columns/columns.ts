@@ -46,6 +46,8 @@ function perform(s: ColumnsState, act: Act): readonly ColumnsMove[] {
       return [...copyDown(s, leading(s) + 1), { kind: 'under', operation: act.operation, number: act.amount }]
     case 'read':
       return [...copyDown(s, leading(s) + 1), { kind: 'read', value: act.value }]
+    case 'count':
+      throw new Refusal('The sheet waits: it has no mark for counting on.')
     case 'exchange':
       return exchange(s, placeOfUnit(act.from.unit)!, act.from.count, placeOfUnit(act.to.unit)!, act.to.count)
     case 'join':
@@ -118,6 +120,7 @@ export const columns: Representation<ColumnsState, ColumnsMove> = {
   id: 'columns',
   title: 'column sheet',
   kind: 'written',
+  works: 'places',
   fits: (problem) =>
     fitWholes(problem, {
       name: 'the column sheet',

@@ -1,7 +1,7 @@
 import { amountAct, change, countsOf, exchangeAct, type Act } from '../../act/act'
-import { add, ZERO, type Exact } from '../../number/exact'
+import { add, toCount, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, valueOf } from '../../number/numeral'
-import { addCounts, digitsOf, noCounts, onlyPlace, unitOf, worth, type Counts } from '../../number/places'
+import { addCounts, countsAt, digitsOf, noCounts, onlyPlace, unitOf, worth, type Counts } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
 import { printProblem, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
@@ -22,6 +22,8 @@ export interface EquationsState {
   /** How the value stands parted into places; a broken ten shows as twelve ones. */
   readonly counts: Counts
   readonly lines: readonly Line[]
+  /** Beside things that count one each, numbers are not parted into places. */
+  readonly plain: boolean
 }
 
 export type EquationsMove = { readonly kind: 'write'; readonly line: string } | { readonly kind: 'rub' }
@@ -42,8 +44,9 @@ export function parted(counts: Counts): string {
 }
 
 /** An amount as it stands after + or −: its number, or `12 * 10` where more than nine of a kind go at once. */
-function amountText(act: Extract<Act, { kind: 'join' | 'take' | 'lay' }>, width: number): string {
-  const counts = act.pieces && countsOf(act.pieces, width)
+function amountText(act: Extract<Act, { kind: 'join' | 'take' | 'lay' }>, s: EquationsState): string {
+  if (s.plain) return act.amount
+  const counts = act.pieces && countsOf(act.pieces, s.counts.length)
   const place = counts && onlyPlace(counts)
   return place !== undefined && counts![place]! > 9 ? `${counts![place]} * ${unitOf(place)}` : act.amount
 }
@@ -52,6 +55,8 @@ function amountText(act: Extract<Act, { kind: 'join' | 'take' | 'lay' }>, width:
 function lineFor(s: EquationsState, act: Act): string {
   switch (act.kind) {
     case 'lay': {
+      if (act.inHead) return `${act.amount} in the head`
+      if (s.plain) return act.amount
       const counts = act.pieces ? countsOf(act.pieces, s.counts.length) : digitsOf(act.amount)
       const parts = parted(counts)
       return parts === act.amount ? act.amount : `${act.amount} = ${parts}`
@@ -60,7 +65,9 @@ function lineFor(s: EquationsState, act: Act): string {
       return `${s.value} ${act.operation} ${act.amount}`
     case 'join':
     case 'take':
-      return `${s.value} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s.counts.length)} = ${add(s.value, change(act))}`
+      return `${s.value} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s)} = ${add(s.value, change(act))}`
+    case 'count':
+      return `· ${act.word}`
     case 'exchange': {
       const made = parted(after(s, act).counts)
       // Breaking starts from the number as read; making starts from what lies there.
@@ -79,6 +86,8 @@ function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'cou
       value: s.value,
       counts: addCounts(addCounts(s.counts, countsOf([act.from], width), -1), countsOf([act.to], width)),
     }
+  if (act.kind === 'count')
+    return { value: add(s.value, act.by), counts: addCounts(s.counts, [act.by === '1' ? 1 : -1]) }
   const way = act.kind === 'take' ? -1 : act.kind === 'lay' || act.kind === 'join' ? 1 : 0
   if (way === 0 || act.kind === 'pose' || act.kind === 'read') return { value: s.value, counts: s.counts }
   const pieces = act.pieces ? countsOf(act.pieces, width) : digitsOf(act.amount, width)
@@ -87,24 +96,42 @@ function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'cou
 
 const NUMBER = String.raw`(\d+)`
 const LAY = new RegExp(`^${NUMBER}(?: = (.+))?$`)
+const HEAD = /^(\d+) in the head$/
 const POSE = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}$`)
 const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*))? = ${NUMBER}$`)
+/** One number said while counting on or back. */
+const WORD = /^· (\d+)$/
 const READ = /^read (\d+)$/
+
+/** Which way one counts here: as the number last asked says, or as the words have gone so far. */
+function counting(s: EquationsState): 'on' | 'back' | null {
+  const asked = s.lines.findLast((l) => l.act.kind === 'pose' || l.act.kind === 'count')?.act
+  if (asked?.kind === 'pose') return asked.operation === '+' ? 'on' : 'back'
+  return asked?.kind === 'count' ? (asked.by === '1' ? 'on' : 'back') : null
+}
 
 /** Every act that a line could be, the likeliest first; each is tried against what Sett itself would write for it. */
 function* candidates(s: EquationsState, line: string): Generator<Act> {
   const width = s.counts.length
   const number = (text: string): Exact => valueOf(parseNumeral(text))
+  const parting = (n: Exact): Counts => (s.plain ? countsAt(0, toCount(n), width) : digitsOf(n, width))
   const work = WORK.exec(line)
   if (work && !/^0+$/.test(work[3]!)) {
     const [, , sign, amount, unit] = work
-    const counts = unit ? countsOnly(Number(amount), unit.length - 1) : digitsOf(number(amount!), width)
+    const counts = unit ? countsOnly(Number(amount), unit.length - 1) : parting(number(amount!))
     yield amountAct(sign === '+' ? 'join' : 'take', counts)
   }
+  const word = WORD.exec(line)
+  if (word)
+    for (const by of ['1', '-1'] as Exact[])
+      if (by === '1' ? counting(s) !== 'back' : counting(s) !== 'on')
+        yield { kind: 'count', by, word: number(word[1]!) }
   const pose = POSE.exec(line)
   if (pose) yield { kind: 'pose', operation: pose[2] as '+' | '-', amount: number(pose[3]!) }
+  const head = HEAD.exec(line)
+  if (head && s.lines.length === 0) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
   const lay = LAY.exec(line)
-  if (lay && s.lines.length === 0) yield amountAct('lay', digitsOf(number(lay[1]!), width))
+  if (lay && s.lines.length === 0) yield amountAct('lay', parting(number(lay[1]!)))
   const read = READ.exec(line)
   yield { kind: 'read', value: read ? number(read[1]!) : s.value }
   for (let place = 1; place < width; place++) {
@@ -161,6 +188,7 @@ export const equations: Representation<EquationsState, EquationsMove> = {
   id: 'equations',
   title: 'running equations',
   kind: 'written',
+  works: 'places',
   fits: (problem: Problem) =>
     fitWholes(problem, {
       name: 'the page',
@@ -168,7 +196,13 @@ export const equations: Representation<EquationsState, EquationsMove> = {
       because: `numbers here have up to ${MAX_DIGITS} digits`,
       instead: [],
     }),
-  start: (problem) => ({ problem: printProblem(problem), value: ZERO, counts: noCounts(MAX_DIGITS), lines: [] }),
+  start: (problem, _, beside) => ({
+    problem: printProblem(problem),
+    value: ZERO,
+    counts: noCounts(MAX_DIGITS),
+    lines: [],
+    plain: beside === 'counting',
+  }),
   apply,
   invert,
   shows: (s) => s.value,

@@ -1,0 +1,23 @@
+import { counting } from '../counting'
+import { fitCounting } from '../countingFit'
+
+/**
+ * Raised fingers. Any of the ten may be missing or not asked for; then there is simply less room, and a full set is
+ * remembered sooner (practice: common practice, no source).
+ */
+export const fingers = counting({
+  id: 'fingers',
+  title: 'fingers',
+  kind: 'concrete',
+  verbs: { out: 'raise', apart: 'ready', join: 'raise', take: 'fold' },
+  thing: ['finger', 'fingers'],
+  room: (choices) => choices.fingers,
+  stores: true,
+  setsApart: false,
+  fits: (problem) =>
+    fitCounting(problem, {
+      total: 20,
+      why: 'two hands and one ten in the head hold 20',
+      instead: ['tallies', 'blocks'],
+    }),
+})

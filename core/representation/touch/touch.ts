@@ -1,0 +1,57 @@
+import { valueOf } from '../../number/numeral'
+import { toCount } from '../../number/exact'
+import { FITS, fitWholes, type Fit } from '../../problem/fit'
+import type { Problem } from '../../problem/problem'
+import { counting } from '../counting'
+
+/** Both numerals are touched only where both have notches; what is taken away is counted back. */
+function allows(way: string, problem: Problem): boolean {
+  const [first, ...rest] = [problem.first, ...problem.terms.map((t) => t.number)].map((n) => toCount(valueOf(n)))
+  const touchable = (n: number): boolean => n <= 9
+  if (way === 'count-all') return [first!, ...rest].every(touchable)
+  if (way === 'count-on' || way === 'count-back') return rest.every(touchable)
+  return way === 'count-on-from-greater'
+}
+
+const no = (why: string): Fit => ({ fits: false, why, instead: ['counters', 'blocks'] })
+
+/** Only numerals 1 to 9 carry notches, so what is touched is one digit, and counting back starts from 18 at most. */
+function fits(problem: Problem): Fit {
+  const whole = fitWholes(problem, {
+    name: 'counting one by one',
+    greatest: 999,
+    because: 'counting goes no further here',
+    instead: ['blocks'],
+  })
+  if (!whole.fits) return whole
+  if (problem.terms.length > 1) return no('Touching works one number on or back from another; this chain has more.')
+  const [term] = problem.terms
+  if (!term) return FITS
+  const [first, second] = [toCount(valueOf(problem.first)), toCount(valueOf(term.number))]
+  const touched = term.operation === '+' ? Math.min(first, second) : second
+  if (touched > 9)
+    return no(
+      `${touched} has two digits, and only numerals from 1 to 9 carry notches. Digit by digit in columns would hold it.`,
+    )
+  if (term.operation === '-' && first > 18)
+    return no(`Counting back starts from 18 at most; ${first} is more. Digit by digit in columns would hold it.`)
+  if (Math.max(first, second) > 99) return no(`${Math.max(first, second)} is too far to count on from.`)
+  return FITS
+}
+
+/**
+ * Numerals with notches, touched in pen order. Every numeral carries as many counts as it says (places.ts computes where).
+ */
+export const touch = counting({
+  id: 'touch',
+  title: 'touch numerals',
+  kind: 'written',
+  verbs: { out: 'touch', apart: 'ready', join: 'touch', take: 'untouch' },
+  thing: ['touch', 'touches'],
+  room: () => 18,
+  stores: false,
+  setsApart: false,
+  fits,
+  allows,
+  prefers: ['count-on-from-greater', 'count-back'],
+})
