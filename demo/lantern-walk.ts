@@ -7,7 +7,11 @@ import type { SavedRecord } from '../shared/schemas'
 import type { Store } from '../server/utils/store'
 
 /** The Loft, a resource room at Thornwick Street School, before the lantern walk. All of it is invented. */
-export const ROOM = { name: 'the Loft', words: 'exchange' } as const
+export const ROOM = {
+  name: 'the Loft',
+  words: 'exchange',
+  hands: { fingers: 10, firstFinger: 'little', firstHand: 'left', joints: 20 },
+} as const
 const LEARNERS = ['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth']
 
 /** One piece of work: who, what, how, days before today, milliseconds a move, help, a note; and what was done instead of the plan. */

@@ -24,6 +24,15 @@ export const codeName = z
   .max(24, 'A code name has at most 24 letters.')
   .regex(/^[\p{L}\p{N}][\p{L}\p{N} .'’-]*$/u, 'A code name is made of letters and digits.')
 
+/** How a class counts on its hands. */
+const hands = {
+  fingers: z.int().min(1, 'At least one finger is needed.').max(10, 'There are at most ten fingers.').default(10),
+  firstFinger: oneOf(['little', 'thumb', 'index']).default('little'),
+  firstHand: oneOf(['left', 'right']).default('left'),
+  joints: z.union([z.literal(20), z.literal(12)], 'A hand has 20 or 12 joint marks.').default(20),
+}
+export const handsSchema = z.strictObject(hands)
+
 export const classroomSchema = z.strictObject({
   name: z
     .string('The room needs a name.')
@@ -31,6 +40,7 @@ export const classroomSchema = z.strictObject({
     .min(1, 'The room needs a name.')
     .max(60, 'The room’s name has at most 60 letters.'),
   words: oneOf(WORDS),
+  hands: handsSchema.prefault({}),
 })
 
 export const newLearnerSchema = z.strictObject({ id: uuid, codeName })
@@ -48,14 +58,19 @@ export const workSchema = z.strictObject({
   problem: z.string('The problem is text.').min(1, 'The problem is missing.').max(200, 'The problem is too long.'),
   representation: oneOf(REPRESENTATIONS),
   also: z.array(oneOf(REPRESENTATIONS)).max(REPRESENTATIONS.length),
-  way: oneOf(['ones-first', 'exchanges-first', 'count-all', 'count-on', 'count-on-from-greater', 'take-away', 'count-back']),
+  way: oneOf([
+    'ones-first',
+    'exchanges-first',
+    'count-all',
+    'count-on',
+    'count-on-from-greater',
+    'take-away',
+    'count-back',
+  ]),
   mode: oneOf(MODES),
   choices: z.strictObject({
     words: oneOf(WORDS),
-    fingers: z.int().min(1, 'At least one finger.').max(10, 'At most ten fingers.').default(10),
-    firstFinger: oneOf(['little', 'thumb', 'index']).default('little'),
-    firstHand: oneOf(['left', 'right']).default('left'),
-    joints: z.union([z.literal(20), z.literal(12)], 'A hand has 20 or 12 joint marks.').default(20),
+    ...hands,
   }),
   moves: z.array(entrySchema).max(MAX_MOVES, `A record holds at most ${MAX_MOVES} moves.`),
 })
@@ -92,6 +107,7 @@ export const fileSchema = z.strictObject({
   records: z.array(filedSchema).max(2000, 'A file holds at most 2,000 records.'),
 })
 
+export type Hands = z.infer<typeof handsSchema>
 export type Classroom = z.infer<typeof classroomSchema>
 export type NewLearner = z.infer<typeof newLearnerSchema>
 export type Learner = NewLearner
@@ -111,4 +127,6 @@ export interface RecordSummary {
   readonly right: boolean
   readonly help: Help
   readonly note: string
+  /** Slips seen in it, by name, in the order in which they were made. */
+  readonly slips: readonly string[]
 }

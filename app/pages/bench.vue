@@ -6,11 +6,15 @@ import { askInWords, sayAct } from '../../core/speech/say'
 import { capital, WORD_PACKS } from '../../core/speech/words'
 import type { Act } from '../../core/act/act'
 import type { BlocksState } from '../../core/representation/blocks/state'
+import type { CountingState } from '../../core/representation/counting'
+import { REPRESENTATIONS } from '../../core/representation/index'
+import type { RepresentationId } from '../../core/representation/representation'
 import type { ColumnsState } from '../../core/representation/columns/state'
 import type { SavedRecord } from '../../shared/schemas'
 import { request } from '../utils/request'
 
 const BlocksMat = defineAsyncComponent(() => import('../components/bench/BlocksMat.vue'))
+const CountingMat = defineAsyncComponent(() => import('../components/bench/CountingMat.vue'))
 const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDialog.vue'))
 const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDialog.vue'))
 
@@ -49,6 +53,7 @@ watch(
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
 const pack = computed(() => WORD_PACKS[setup.value.choices.words])
+const counts = computed(() => REPRESENTATIONS[setup.value.representation].works === 'counting')
 const onBlocks = computed(() => setup.value.representation === 'blocks')
 const places = computed(() => {
   const all = [...totals(setup.value.problem), ...setup.value.problem.terms.map((t) => valueOf(t.number))]
@@ -68,7 +73,7 @@ const said = computed(() => {
   if (bench.refusal) return bench.refusal.message
   if (notice.value) return notice.value
   if (bench.hint && bench.next)
-    return `Next could be: ${sayAct(bench.next, now.value.standing.value, setup.value.problem, pack.value)}`
+    return `Next could be: ${sayAct(bench.next, now.value.standing.value, setup.value.problem, pack.value, REPRESENTATIONS[setup.value.representation].verbs)}`
   if (bench.bench.mode === 'alone' && !bench.replaying)
     return bench.result.finished ? `Read: ${bench.result.read}.` : ''
   const stone = bench.stones[bench.lit]
@@ -148,7 +153,7 @@ useKeys({
 })
 onBeforeUnmount(() => (presenting.value = false))
 
-const stateOf = <T,>(id: 'blocks' | 'columns'): T => now.value.states[id] as T
+const stateOf = <T,>(id: RepresentationId): T => now.value.states[id] as T
 function onSheet(texts: readonly string[]): void {
   for (const text of texts) if (!bench.make('columns', text)) break
 }
@@ -186,6 +191,17 @@ function onSheet(texts: readonly string[]): void {
           @move="(text) => bench.make('blocks', text)"
           @refuse="(why) => (notice = why)"
           @say="(text) => (whisper = text)"
+        />
+        <CountingMat
+          v-else-if="counts"
+          :key="`count${bench.id}`"
+          :state="stateOf<CountingState>(setup.representation)"
+          :setup="setup"
+          :standing="now.standing"
+          :mode="bench.bench.mode"
+          :newest="newest"
+          @move="(text) => bench.make(setup.representation, text)"
+          @refuse="(why) => (notice = why)"
         />
         <div v-else class="big-sheet">
           <ColumnSheet

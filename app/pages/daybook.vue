@@ -155,9 +155,10 @@ async function takeIn(event: Event): Promise<void> {
       <Column field="durationMs" header="Took" sortable
         ><template #body="{ data }">{{ took(data.durationMs) }}</template></Column
       >
-      <Column field="note" header="Note"
+      <Column field="note" header="Note and slips"
         ><template #body="{ data }"
-          ><span class="note">{{ data.note }}</span></template
+          ><span class="note">{{ data.note }}</span
+          ><span v-for="slip in new Set<string>(data.slips)" :key="slip" class="slip">↻ {{ slip }}</span></template
         ></Column
       >
       <Column header="File, delete">
@@ -235,6 +236,10 @@ async function takeIn(event: Event): Promise<void> {
   color: var(--plum);
   font-weight: 700;
   white-space: nowrap;
+}
+.slip {
+  display: block;
+  color: var(--plum);
 }
 .note {
   display: block;

@@ -1,8 +1,11 @@
 import { defineStore } from 'pinia'
 import { enter, nextAct, openBench, outcome, ahead, silentAct, type Bench, type Mode } from '../../core/record/bench'
 import { recordOf, reopen, type WorkRecord } from '../../core/record/record'
+import { translate } from '../../core/record/translate'
+import type { PlanRequest } from '../../core/plan/plan'
+import { waysOf } from '../../core/way/index'
 import { sameKind } from '../../core/course/sameKind'
-import { printProblem } from '../../core/problem/problem'
+import { parseProblem, printProblem } from '../../core/problem/problem'
 import { attempt, type Refusal } from '../../core/refusal'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
@@ -25,7 +28,7 @@ export const useBench = defineStore('bench', () => {
   const classroom = useClassroom()
   const mode = useLocalStorage<Mode>('sett.mode', 'show')
   const way = useLocalStorage<WayId>('sett.way', 'ones-first')
-  const material = useLocalStorage<'blocks' | 'columns'>('sett.material', 'blocks')
+  const material = useLocalStorage<RepresentationId>('sett.material', 'blocks')
   const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: jsonSerializer })
 
   const bench = shallowRef<Bench>(
@@ -76,15 +79,39 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Asks a problem. The refusal of one that cannot be asked is returned; what is on the bench stays. */
-  function ask(text: string, over: { mode?: Mode; way?: WayId; material?: 'blocks' | 'columns' } = {}): Refusal | null {
-    const [m, w, on] = [over.mode ?? mode.value, over.way ?? way.value, over.material ?? material.value]
-    const also: RepresentationId[] = on === 'blocks' ? ['columns', 'equations'] : ['equations']
-    const opened = attempt(() =>
-      openBench({ problem: text, representation: on, way: w, choices: { words: classroom.words }, also }, m),
-    )
+  function ask(text: string, over: { mode?: Mode; way?: WayId; material?: RepresentationId } = {}): Refusal | null {
+    const m = over.mode ?? mode.value
+    const asked = attempt(() => requestFor(text, over))
+    if ('refused' in asked) return asked.refused
+    const opened = attempt(() => openBench(asked.ok, m))
     if ('refused' in opened) return opened.refused
-    ;[mode.value, way.value, material.value] = [m, w, on]
-    lay(opened.ok)
+    take(opened.ok, m)
+    return null
+  }
+
+  /** What a bench is asked for, with the room's settings; a way that does not suit gives place to the material's first. */
+  function requestFor(text: string, over: { way?: WayId; material?: RepresentationId }): PlanRequest {
+    const representation = over.material ?? material.value
+    const wanted = over.way ?? way.value
+    const suits = waysOf(parseProblem(text), REPRESENTATIONS[representation]).some((w) => w.way === wanted)
+    const also: RepresentationId[] = representation === 'blocks' ? ['columns', 'equations'] : ['equations']
+    const choices = { words: classroom.words, ...classroom.classroom?.hands }
+    return { problem: text, representation, choices, also, ...(suits ? { way: wanted } : {}) }
+  }
+
+  function take(opened: Bench, m: Mode): void {
+    mode.value = m
+    way.value = opened.setup.way
+    material.value = opened.setup.representation
+    lay(opened)
+  }
+
+  /** Goes on in another material, with the work so far done again there as far as its acts allow. */
+  function moveTo(representation: RepresentationId): Refusal | null {
+    const moved = attempt(() => translate(bench.value, requestFor(problem.value, { material: representation })))
+    if ('refused' in moved) return moved.refused
+    take(moved.ok, bench.value.mode)
+    aside.value = null
     return null
   }
 
@@ -138,7 +165,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Starts the same problem again, in another mode or way if asked. */
-  const again = (over: { mode?: Mode; way?: WayId; material?: 'blocks' | 'columns' } = {}): Refusal | null =>
+  const again = (over: { mode?: Mode; way?: WayId; material?: RepresentationId } = {}): Refusal | null =>
     ask(problem.value, over)
 
   /** The same kind of problem with other numbers. */
@@ -173,7 +200,7 @@ export const useBench = defineStore('bench', () => {
     savedLength.value = saved ? log.length : 0
     mode.value = opened.ok.mode
     way.value = setup.way
-    material.value = setup.representation === 'columns' ? 'columns' : 'blocks'
+    material.value = setup.representation
     aside.value = null
     keep()
     return null
@@ -243,6 +270,7 @@ export const useBench = defineStore('bench', () => {
     advance,
     jump,
     again,
+    moveTo,
     another,
     save,
     resume,

@@ -103,6 +103,9 @@ export function outcome(bench: Bench): {
   return { finished: standing.read !== null, right, read: standing.read }
 }
 
+/** The slips seen so far, by name. */
+export const slipsOf = (bench: Bench): readonly string[] => bench.now.stones.flatMap((s) => (s.slip ? [s.slip] : []))
+
 /**
  * Makes one entry: a move, an ask, an undo or a redo. @throws Refusal when the material cannot do it; the bench given
  * is unharmed.
@@ -195,10 +198,10 @@ type Known = Exclude<ReturnType<(typeof REPRESENTATIONS)['blocks']['recognise']>
 function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly unknown[], known: Known): Moment {
   const unfinished = isUnfinished(known)
   // A first number of nought leaves nothing on the mat; what comes then looks like laying, but joins.
-  const acts = (unfinished ? known.soFar : known).map((a) =>
+  const done = (unfinished ? known.soFar : known).map((a) =>
     a.kind === 'lay' && from.standing.laid ? { ...a, kind: 'join' as const } : a,
   )
-  const fits = compareWithWay(setup, from, acts)
+  const { fits, acts } = compareWithWay(setup, from, done)
   // What a hand carries off to the store may be the very ones that were to be taken.
   const owed = unfinished && fits === 'other' ? known.owed : null
   const moment = laid(setup, from, acts, { on, moves, owed, fits })
@@ -206,15 +209,22 @@ function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly
   return { ...moment, open: whole ? null : { on, moves, from } }
 }
 
-/** Whether acts are what the way asks from here. */
-function compareWithWay(setup: Setup, from: Moment, acts: readonly Act[]): Stone['fits'] {
+/** Holds acts against what the way asks from here; what is just that is taken as the way has it, counting and all. */
+function compareWithWay(
+  setup: Setup,
+  from: Moment,
+  done: readonly Act[],
+): { fits: Stone['fits']; acts: readonly Act[] } {
   let standing = from.standing
-  for (const act of acts) {
+  const acts: Act[] = []
+  for (const act of done) {
     const next = wayById(setup.way).next(setup.worked, standing)
-    if (!next || !sameAct(next, act)) return acts.length === 1 && next && isPart(next, act) ? 'part' : 'other'
-    standing = stand(setup.worked, standing, act)
+    if (!next || !sameAct(next, act))
+      return { fits: done.length === 1 && next && isPart(next, act) ? 'part' : 'other', acts: done }
+    acts.push(next)
+    standing = stand(setup.worked, standing, next)
   }
-  return acts.length > 0 ? 'planned' : 'other'
+  return { fits: done.length > 0 ? 'planned' : 'other', acts }
 }
 
 const sameAct = (a: Act, b: Act): boolean => canonical(a) === canonical(b)

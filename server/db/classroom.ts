@@ -1,11 +1,14 @@
-import type { Classroom, Learner } from '../../shared/schemas'
+import { handsSchema, type Classroom, type Learner } from '../../shared/schemas'
 import type { Db } from './open'
 
 /** The classroom and its learners. Statements are prepared once per database. */
 export function classroomTable(db: Db) {
-  const get = db.prepare<[], Classroom>('SELECT name, words FROM classroom WHERE id = 1')
-  const put = db.prepare<[Classroom]>(
-    'INSERT INTO classroom (id, name, words) VALUES (1, @name, @words) ON CONFLICT (id) DO UPDATE SET name = @name, words = @words',
+  const get = db.prepare<[], Omit<Classroom, 'hands'> & { hands: string }>(
+    'SELECT name, words, hands FROM classroom WHERE id = 1',
+  )
+  const put = db.prepare(
+    `INSERT INTO classroom (id, name, words, hands) VALUES (1, @name, @words, @hands)
+     ON CONFLICT (id) DO UPDATE SET name = @name, words = @words, hands = @hands`,
   )
   const all = db.prepare<[], Learner>('SELECT id, code_name AS codeName FROM learner ORDER BY position, code_name')
   const byId = db.prepare<[string], Learner>('SELECT id, code_name AS codeName FROM learner WHERE id = ?')
@@ -16,8 +19,12 @@ export function classroomTable(db: Db) {
   const rename = db.prepare<[Learner]>('UPDATE learner SET code_name = @codeName WHERE id = @id')
   const remove = db.prepare<[string]>('DELETE FROM learner WHERE id = ?')
   return {
-    classroom: (): Classroom | undefined => get.get(),
-    setClassroom: (classroom: Classroom): void => void put.run(classroom),
+    classroom: (): Classroom | undefined => {
+      const row = get.get()
+      return row && { ...row, hands: handsSchema.parse(JSON.parse(row.hands)) }
+    },
+    setClassroom: (classroom: Classroom): void =>
+      void put.run({ ...classroom, hands: JSON.stringify(classroom.hands) }),
     learners: (): Learner[] => all.all(),
     learner: (id: string): Learner | undefined => byId.get(id),
     learnerNamed: (codeName: string): Learner | undefined => byName.get(codeName),

@@ -1,4 +1,5 @@
 import first from './migrations/001-first'
+import handsAndSlips from './migrations/002-hands-slips'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
-export const MIGRATIONS: readonly string[] = [first]
+export const MIGRATIONS: readonly string[] = [first, handsAndSlips]

@@ -1,12 +1,18 @@
+import { slipsOf } from '../../core/record/bench'
+import { reopen, type WorkRecord } from '../../core/record/record'
 import type { RecordSummary, SavedRecord } from '../../shared/schemas'
 import type { Db } from './open'
 
-type Row = Omit<RecordSummary, 'right'> & { right: number; body: string }
+type Row = Omit<RecordSummary, 'right' | 'slips'> & { right: number; slips: string; body: string }
 
 const SUMMARY = `id, learner_id AS learnerId, started_at AS startedAt, duration_ms AS durationMs, problem, mode,
-  is_right AS "right", help, note`
+  is_right AS "right", help, note, slips`
 
-const summaryOf = ({ body: _, ...row }: Row): RecordSummary => ({ ...row, right: row.right === 1 })
+const summaryOf = ({ body: _, ...row }: Row): RecordSummary => ({
+  ...row,
+  right: row.right === 1,
+  slips: JSON.parse(row.slips),
+})
 
 function saved(row: Row): SavedRecord {
   const { id, learnerId, startedAt, right, help, note, body } = row
@@ -16,10 +22,10 @@ function saved(row: Row): SavedRecord {
 /** Records of work done. Statements are prepared once per database. */
 export function recordTable(db: Db) {
   const put = db.prepare(
-    `INSERT INTO record (id, learner_id, started_at, duration_ms, problem, mode, is_right, help, note, body)
-     VALUES (@id, @learnerId, @startedAt, @durationMs, @problem, @mode, @right, @help, @note, @body)
+    `INSERT INTO record (id, learner_id, started_at, duration_ms, problem, mode, is_right, help, note, slips, body)
+     VALUES (@id, @learnerId, @startedAt, @durationMs, @problem, @mode, @right, @help, @note, @slips, @body)
      ON CONFLICT (id) DO UPDATE SET learner_id = @learnerId, started_at = @startedAt, duration_ms = @durationMs,
-       problem = @problem, mode = @mode, is_right = @right, help = @help, note = @note, body = @body`,
+       problem = @problem, mode = @mode, is_right = @right, help = @help, note = @note, slips = @slips, body = @body`,
   )
   const one = db.prepare<[string], Row>(`SELECT ${SUMMARY}, body FROM record WHERE id = ?`)
   const all = db.prepare<[], Row>(`SELECT ${SUMMARY}, '' AS body FROM record ORDER BY started_at DESC, id`)
@@ -38,6 +44,7 @@ export function recordTable(db: Db) {
       right: r.outcome.right ? 1 : 0,
       help: r.outcome.help,
       note: r.outcome.note,
+      slips: JSON.stringify(slipsOf(reopen(r.work as WorkRecord))),
       body: JSON.stringify(r.work),
     })
   return {

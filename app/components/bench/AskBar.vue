@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { waysOf } from '../../../core/way/index'
-import { offersFor } from '../../../core/representation/index'
+import { offersFor, REPRESENTATIONS } from '../../../core/representation/index'
 import { parseProblem } from '../../../core/problem/problem'
 import { attempt, type Refusal } from '../../../core/refusal'
 import { pretty } from '../../../core/speech/words'
 import type { Mode } from '../../../core/record/bench'
+import type { RepresentationId } from '../../../core/representation/representation'
 import type { WayId } from '../../../core/way/way'
 
 const bench = useBench()
@@ -29,15 +30,16 @@ const MODES: readonly { id: Mode; label: string }[] = [
 const materials = computed(() =>
   offersFor(bench.bench.setup.problem)
     .filter((o) => o.representation !== 'equations')
-    .map((o) => ({ value: o.representation, label: o.title, disabled: !o.fits })),
+    .map((o) => ({ value: o.representation, label: o.title, disabled: !o.fits, why: o.why })),
 )
 const ways = computed(() =>
-  waysOf(bench.bench.setup.problem).map((w) => ({ value: w.way, label: w.title, school: w.school })),
+  waysOf(bench.bench.setup.problem, REPRESENTATIONS[bench.bench.setup.representation]).map((w) => ({
+    value: w.way,
+    label: w.title,
+    school: w.school,
+  })),
 )
-const material = computed({
-  get: () => bench.material,
-  set: (m: 'blocks' | 'columns') => void bench.again({ material: m }),
-})
+const material = computed({ get: () => bench.material, set: (m: RepresentationId) => void bench.moveTo(m) })
 const way = computed({ get: () => bench.way, set: (w: WayId) => void bench.again({ way: w }) })
 
 function ask(): void {
@@ -52,18 +54,20 @@ function select(refusal: Refusal): void {
   input.focus()
   input.setSelectionRange(refusal.span.at, refusal.span.at + refusal.span.length)
 }
-/** The material that would hold what was asked, if this one cannot. */
+/** The materials that would hold what was asked, when this one cannot: the nearest two. */
 const instead = computed(() => {
   const asked = attempt(() => parseProblem(text.value))
-  if (!refused.value || 'refused' in asked) return null
+  if (!refused.value || 'refused' in asked) return []
   const offers = offersFor(asked.ok)
-  return offers.find((o) => o.representation === bench.material)?.fits === false &&
-    offers.some((o) => o.representation === 'columns' && o.fits)
-    ? 'columns'
-    : null
+  const here = offers.find((o) => o.representation === bench.material)
+  if (!here || here.fits) return []
+  const named = offers.filter((o) => o.fits && here.instead.includes(o.representation))
+  return (named.length > 0 ? named : offers.filter((o) => o.fits))
+    .filter((o) => o.representation !== 'equations')
+    .slice(0, 2)
 })
-function askOnSheet(): void {
-  refused.value = bench.ask(text.value, { material: 'columns' })
+function askOn(material: RepresentationId): void {
+  refused.value = bench.ask(text.value, { material })
 }
 function readIt(): void {
   if (read.value.trim() && bench.make(bench.bench.setup.representation, `read ${read.value.trim()}`)) read.value = ''
@@ -120,7 +124,14 @@ defineExpose({
         option-disabled="disabled"
         aria-label="Material"
         class="material"
-    /></label>
+        ><template #option="{ option }"
+          ><span class="way-option"
+            ><strong>{{ option.label }}</strong
+            ><small v-if="option.why">{{ option.why }}</small></span
+          ></template
+        ></Select
+      ></label
+    >
     <Select
       v-if="!presenting"
       v-model="way"
@@ -151,7 +162,15 @@ defineExpose({
     </div>
     <p v-if="refused" id="problem-trouble" class="trouble" role="alert">
       {{ refused.message }}
-      <button v-if="instead" type="button" class="stone-button" @click="askOnSheet">Work it on the column sheet</button>
+      <button
+        v-for="o in instead"
+        :key="o.representation"
+        type="button"
+        class="stone-button"
+        @click="askOn(o.representation)"
+      >
+        Work it with {{ o.representation === 'columns' ? 'the column sheet' : o.title }}
+      </button>
     </p>
   </section>
 </template>

@@ -1,10 +1,21 @@
 <script setup lang="ts">
+import { goesOn } from '../../../core/plan/lines'
 import type { Stone } from '../../../core/record/bench'
 
 const props = defineProps<{ stones: readonly Stone[]; lit: number }>()
 const emit = defineEmits<{ pick: [index: number | null] }>()
 const list = ref<HTMLElement | null>(null)
-const lines = computed(() => props.stones.flatMap((stone, index) => stone.lines.map((line) => ({ ...line, index }))))
+/** A count is one line that grows: of its words only the last state is shown, and it belongs to all its stones. */
+const lines = computed(() => {
+  const all = props.stones.flatMap((stone, index) => stone.lines.map((line) => ({ ...line, index, to: index })))
+  return all.reduce<typeof all>((kept, line) => {
+    const last = kept.at(-1)
+    const grows = last && goesOn(last) && line.text.startsWith(`${last.text} `)
+    // A sentence that stands already is not written twice, only read.
+    const again = last?.text === line.text
+    return grows || again ? [...kept.slice(0, -1), { ...line, index: last!.index }] : [...kept, line]
+  }, [])
+})
 watch(
   () => lines.value.length,
   async () => {
@@ -22,8 +33,8 @@ watch(
     <li
       v-for="(line, i) in lines"
       :key="i"
-      :class="{ lit: line.index === lit }"
-      @mouseenter="emit('pick', line.index)"
+      :class="{ lit: line.index <= lit && lit <= line.to }"
+      @mouseenter="emit('pick', line.to)"
       @mouseleave="emit('pick', null)"
     >
       {{ line.text }}

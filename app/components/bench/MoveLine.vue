@@ -1,15 +1,17 @@
 <script setup lang="ts">
+import { REPRESENTATIONS } from '../../../core/representation/index'
+
 const bench = useBench()
 const text = ref('')
 const box = ref<{ $el: HTMLInputElement } | null>(null)
 function go(): void {
   if (text.value.trim() && bench.type(text.value)) text.value = ''
 }
-const example = computed(() =>
-  bench.bench.setup.representation === 'blocks'
-    ? 'lay 52 · break ten · take 7 ones'
-    : 'write 52 · strike tens · answer 5 ones',
-)
+const example = computed(() => {
+  const r = REPRESENTATIONS[bench.bench.setup.representation]
+  if (r.id === 'blocks') return 'lay 52 · break ten · take 7 ones'
+  return r.verbs ? `${r.verbs.lay} 5 · hold 8 · on 9 · read 9` : 'write 52 · strike tens · answer 5 ones'
+})
 defineExpose({ focus: () => box.value?.$el.focus() })
 </script>
 

@@ -22,7 +22,7 @@ function write(texts: readonly string[]): void {
 
 <template>
   <section class="page" aria-label="The page">
-    <div v-if="!onMat" class="switch" role="group" aria-label="What the page shows">
+    <div v-if="sheet && !onMat" class="switch" role="group" aria-label="What the page shows">
       <button
         v-for="c in CHOICES"
         :key="c.id"
@@ -40,7 +40,7 @@ function write(texts: readonly string[]): void {
         <p v-if="waiting" class="waiting" role="status">{{ waiting }}</p>
       </div>
       <EquationLines
-        v-if="onMat || shows !== 'columns'"
+        v-if="!sheet || onMat || shows !== 'columns'"
         :stones="bench.stones"
         :lit="bench.lit"
         @pick="(i) => (bench.picked = i)"
@@ -53,6 +53,7 @@ function write(texts: readonly string[]): void {
 .page {
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
+  align-content: stretch;
   min-height: 0;
   background: var(--sheet);
 }
@@ -68,6 +69,7 @@ function write(texts: readonly string[]): void {
   padding: 0.2rem 0.75rem;
 }
 .squared {
+  grid-row: 2;
   overflow: auto;
   padding: 10px;
   background-image:

@@ -1,10 +1,15 @@
 <script setup lang="ts">
+import { REPRESENTATIONS } from '../../../core/representation/index'
 import { labelOf } from '../../../core/speech/say'
 import { WORD_PACKS } from '../../../core/speech/words'
 
 const bench = useBench()
 const course = ref<HTMLElement | null>(null)
-const upcoming = computed(() => bench.upcoming.map((act) => labelOf(act, WORD_PACKS[bench.bench.setup.choices.words])))
+const upcoming = computed(() =>
+  bench.upcoming.map((act) =>
+    labelOf(act, WORD_PACKS[bench.bench.setup.choices.words], REPRESENTATIONS[bench.bench.setup.representation].verbs),
+  ),
+)
 watch(
   () => bench.stones.length,
   async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Classroom } from '../../../shared/schemas'
+import type { Classroom, Hands } from '../../../shared/schemas'
 import { WORD_PACKS } from '../../../core/speech/words'
 
 const props = defineProps<{ first: boolean }>()
@@ -8,6 +8,13 @@ const emit = defineEmits<{ done: [] }>()
 const classroom = useClassroom()
 const name = ref(classroom.classroom?.name ?? '')
 const words = ref<Classroom['words']>(classroom.words)
+const hands = reactive<Hands>({
+  fingers: 10,
+  firstFinger: 'little',
+  firstHand: 'left',
+  joints: 20,
+  ...classroom.classroom?.hands,
+})
 const codeName = ref('')
 const trouble = ref('')
 const learnerTrouble = ref('')
@@ -42,7 +49,7 @@ async function remove(id: string): Promise<void> {
 async function keep(): Promise<void> {
   trouble.value = ''
   try {
-    await classroom.setRoom({ name: name.value, words: words.value })
+    await classroom.setRoom({ name: name.value, words: words.value, hands: { ...hands } })
     await add()
     if (learnerTrouble.value === '') emit('done')
   } catch (error) {
@@ -74,6 +81,35 @@ async function keep(): Promise<void> {
         option-value="value"
         aria-labelledby="words-label"
       />
+    </section>
+    <section v-if="!props.first" class="hands">
+      <h2>Counting on hands</h2>
+      <label
+        >How many fingers to count on
+        <input v-model.number="hands.fingers" class="number" type="number" min="1" max="10"
+      /></label>
+      <label
+        >Which finger is one
+        <select v-model="hands.firstFinger">
+          <option value="little">the little finger</option>
+          <option value="thumb">the thumb</option>
+          <option value="index">the index finger</option>
+        </select></label
+      >
+      <label
+        >Which hand starts
+        <select v-model="hands.firstHand">
+          <option value="left">the left</option>
+          <option value="right">the right</option>
+        </select></label
+      >
+      <label
+        >Joint marks of a hand
+        <select v-model.number="hands.joints">
+          <option :value="20">20: four on each of five fingers</option>
+          <option :value="12">12: three on each of four fingers</option>
+        </select></label
+      >
     </section>
     <section>
       <label for="code-name">Who learns here? Code names are enough.</label>
@@ -133,6 +169,21 @@ section {
 }
 label {
   font-weight: 700;
+}
+.hands label {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+  align-items: center;
+  justify-content: space-between;
+  font-weight: 400;
+}
+.hands :is(select, .number) {
+  min-height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 4px;
+  background: var(--sheet);
+  padding: 0 0.6rem;
 }
 .row {
   display: flex;

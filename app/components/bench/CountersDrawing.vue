@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import type { CountingState } from '../../../core/representation/counting'
+import type { Setup } from '../../../core/plan/plan'
+
+/** Counters on a ten-frame or lying loose, and the bowl they come from. */
+const props = defineProps<{ state: CountingState; setup: Setup; works: boolean; newest: boolean; described: string }>()
+const emit = defineEmits<{ more: []; less: [] }>()
+const layout = useLocalStorage<'frame' | 'loose'>('sett.counters', 'frame')
+
+/** Loose places, always the same, far enough apart: a sunflower's spiral. */
+const loose = (i: number): { x: number; y: number } => {
+  const [r, a] = [30 * Math.sqrt(i + 0.6), i * 2.399963]
+  return { x: 255 + 1.25 * r * Math.cos(a), y: 132 + 0.86 * r * Math.sin(a) }
+}
+const inFrame = (i: number): { x: number; y: number } => ({
+  x: 52 + (i % 5) * 46 + Math.floor(i / 10) * 254,
+  y: 72 + Math.floor((i % 10) / 5) * 46,
+})
+const at = (i: number): { x: number; y: number } => (layout.value === 'frame' ? inFrame(i) : loose(i))
+const total = computed(() => props.state.out + Math.abs(props.state.counted))
+const out = computed(() =>
+  Array.from({ length: total.value }, (_, i) => ({
+    i,
+    ...at(i),
+    second: props.state.counted === 0 && i >= props.state.first,
+    now: props.newest && i === total.value - 1,
+  })),
+)
+const apart = computed(() =>
+  Array.from({ length: props.state.apart }, (_, i) => ({ i, x: 52 + (i % 10) * 46, y: 216 + Math.floor(i / 10) * 46 })),
+)
+const bowl = computed(() => Math.max(0, Math.min(9, props.state.room - total.value - props.state.apart)))
+const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1))
+</script>
+
+<template>
+  <div class="counters">
+    <svg viewBox="0 0 680 310" role="img" :aria-label="`Counters: ${described}`">
+      <template v-if="layout === 'frame'">
+        <g v-for="f in frames" :key="f" :transform="`translate(${29 + (f - 1) * 254} 49)`">
+          <rect class="frame" width="230" height="92" />
+          <path class="frame" d="M46 0 v92 M92 0 v92 M138 0 v92 M184 0 v92 M0 46 h230" />
+        </g>
+      </template>
+      <line class="rule" x1="10" x2="530" y1="186" y2="186" />
+      <g v-for="c in out" :key="`o${c.i}`" class="counter" :class="{ now: c.now }" @click="works && emit('less')">
+        <circle :cx="c.x" :cy="c.y" r="19" />
+        <circle v-if="c.second" class="ring" :cx="c.x" :cy="c.y" r="10" />
+      </g>
+      <g v-for="c in apart" :key="`a${c.i}`" class="counter apart">
+        <circle :cx="c.x" :cy="c.y" r="19" />
+        <circle class="ring" :cx="c.x" :cy="c.y" r="10" />
+      </g>
+      <g class="bowl" :class="{ works }" @click="works && emit('more')">
+        <path d="M548 176 q56 34 112 0 q-4 88 -56 90 q-52 -2 -56 -90 z" />
+        <circle
+          v-for="i in bowl"
+          :key="i"
+          :cx="574 + ((i - 1) % 4) * 20"
+          :cy="176 - Math.floor((i - 1) / 4) * 15"
+          r="11"
+        />
+        <path class="rim" d="M542 176 q62 38 124 0" />
+        <text x="604" y="296">bowl</text>
+      </g>
+    </svg>
+    <div class="layout" role="group" aria-label="How counters lie">
+      <button type="button" class="stone-button" :aria-pressed="layout === 'frame'" @click="layout = 'frame'">
+        Ten-frame
+      </button>
+      <button type="button" class="stone-button" :aria-pressed="layout === 'loose'" @click="layout = 'loose'">
+        Loose
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.counters {
+  position: relative;
+}
+svg {
+  width: 100%;
+  height: 100%;
+}
+.layout {
+  position: absolute;
+  right: 4px;
+  bottom: 4px;
+  display: flex;
+  color: var(--ink);
+}
+.layout .stone-button {
+  border-radius: 0;
+  margin-left: -1.5px;
+}
+.frame {
+  fill: none;
+  stroke: var(--felt-line);
+  stroke-width: 2;
+}
+.rule {
+  stroke: var(--felt-line);
+  stroke-width: 2;
+  stroke-dasharray: 4 6;
+}
+.counter {
+  cursor: pointer;
+}
+.counter circle,
+.bowl circle {
+  fill: var(--piece);
+  stroke: var(--piece-line);
+  stroke-width: 3;
+}
+.counter .ring {
+  fill: none;
+}
+.counter.apart circle:first-child {
+  stroke-dasharray: 5 4;
+}
+.counter.now circle:first-child {
+  stroke: var(--focus-on-felt);
+  stroke-width: 5;
+}
+.bowl path {
+  fill: var(--felt-2);
+  stroke: var(--on-felt);
+  stroke-width: 3;
+}
+.bowl .rim {
+  fill: none;
+}
+.bowl.works {
+  cursor: pointer;
+}
+.bowl text {
+  fill: var(--on-felt);
+  font: 16px var(--ui);
+  text-anchor: middle;
+}
+</style>

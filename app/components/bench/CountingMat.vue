@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { inUse, showing, type CountingState } from '../../../core/representation/counting'
+import { REPRESENTATIONS } from '../../../core/representation/index'
+import { toCount } from '../../../core/number/exact'
+import { valueOf } from '../../../core/number/numeral'
+import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
+import type { Setup } from '../../../core/plan/plan'
+import type { Standing } from '../../../core/act/standing'
+import type { Mode } from '../../../core/record/bench'
+
+const props = defineProps<{ state: CountingState; setup: Setup; standing: Standing; mode: Mode; newest: boolean }>()
+const emit = defineEmits<{ move: [text: string]; refuse: [reason: string] }>()
+
+const DRAWINGS = {
+  fingers: defineAsyncComponent(() => import('./HandsDrawing.vue')),
+  joints: defineAsyncComponent(() => import('./JointsDrawing.vue')),
+  tallies: defineAsyncComponent(() => import('./TalliesDrawing.vue')),
+  counters: defineAsyncComponent(() => import('./CountersDrawing.vue')),
+  touch: defineAsyncComponent(() => import('./TouchDrawing.vue')),
+} as const
+const id = computed(() => props.setup.representation as keyof typeof DRAWINGS)
+const material = computed(() => REPRESENTATIONS[id.value])
+const hands = computed(() => material.value.verbs!)
+const pack = computed(() => WORD_PACKS[props.setup.choices.words])
+
+const numbers = computed(() =>
+  [props.setup.problem.first, ...props.setup.problem.terms.map((t) => t.number)].map((n) => toCount(valueOf(n))),
+)
+const operation = computed(
+  () => (props.setup.worked.terms[props.standing.begun - 2] ?? props.setup.worked.terms[0])?.operation ?? '+',
+)
+const holds = computed(() => ['count-on', 'count-on-from-greater', 'count-back'].includes(props.setup.way))
+const nothingYet = computed(() => showing(props.state) === 0 && props.state.head === null)
+const offers = computed(() => (holds.value && nothingYet.value ? [...new Set(numbers.value)] : []))
+const counting = computed(() => props.state.head !== null)
+const works = computed(() => props.mode !== 'show')
+
+/** The word that a tap says next. In Alone a learner may set another, and is not told. */
+const word = ref('')
+const nextWord = computed(() => (props.state.said.at(-1) ?? props.state.head ?? 0) + (operation.value === '+' ? 1 : -1))
+watch(
+  () => props.state,
+  () => (word.value = ''),
+)
+
+const second = computed(() => props.standing.begun > 1)
+const setsApart = computed(() => id.value === 'counters' || id.value === 'tallies')
+const verbFor = (kind: 'out' | 'apart' | 'join' | 'take'): string =>
+  material.value.print({ kind, count: 1 }).split(' ')[0]!
+
+/** One more thing: raised, put, drawn, touched; or one word on or back when a number is in the head. */
+function more(): void {
+  if (!works.value) return
+  if (counting.value) emit('move', `${operation.value === '+' ? 'on' : 'back'} ${word.value || nextWord.value}`)
+  else if (setsApart.value && second.value && operation.value === '+') emit('move', `${verbFor('apart')} 1`)
+  else emit('move', `${verbFor('out')} 1`)
+}
+function less(): void {
+  if (works.value && !counting.value) emit('move', `${verbFor('take')} 1`)
+}
+const full = computed(() => inUse(props.state) >= props.state.room)
+const moreLabel = computed(() =>
+  counting.value
+    ? word.value || props.mode === 'alone'
+      ? 'Say it'
+      : `Say ${inWords(nextWord.value, pack.value)}`
+    : `${capitalised(setsApart.value && second.value && operation.value === '+' ? verbFor('apart') : verbFor('out'))} one`,
+)
+const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+const described = computed(() => {
+  const { head, stored, out, apart, taken, counted } = props.state
+  const thing = (n: number): string => `${n} ${hands.value.thing[n === 1 ? 0 : 1]}`
+  return [
+    head === null ? '' : `${head} in the head`,
+    stored ? `${stored} stored` : '',
+    counted ? `${thing(Math.abs(counted))} counted ${counted > 0 ? 'on' : 'back'}` : '',
+    `${thing(out)} out`,
+    apart ? `${thing(apart)} set apart` : '',
+    taken ? `${thing(taken)} taken` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+})
+</script>
+
+<template>
+  <div class="counting felt" role="group" aria-label="The mat">
+    <div class="cards">
+      <p v-if="state.head !== null" class="card learner">
+        <span>in the head</span><strong>{{ state.head }}</strong>
+      </p>
+      <p v-if="state.stored" class="card learner">
+        <span>stored</span><strong>{{ state.stored }}</strong>
+      </p>
+    </div>
+    <p class="sr-only" aria-live="polite">{{ described }}</p>
+    <component
+      :is="DRAWINGS[id]"
+      class="drawing"
+      :state="state"
+      :setup="setup"
+      :works="works"
+      :newest="newest"
+      :described="described"
+      @more="more"
+      @less="less"
+    />
+    <div v-if="works" class="acts">
+      <button v-for="n in offers" :key="n" type="button" class="stone-button" @click="emit('move', `hold ${n}`)">
+        Keep {{ n }} in the head
+      </button>
+      <label v-if="counting && mode === 'alone'" class="word"
+        >word <input v-model="word" inputmode="numeric" class="learner" maxlength="3" @keydown.enter.prevent="more"
+      /></label>
+      <button v-if="!(offers.length > 0)" type="button" class="stone-button main" :disabled="full" @click="more">
+        {{ moreLabel }}
+      </button>
+      <button
+        v-if="state.apart > 0"
+        type="button"
+        class="stone-button"
+        @click="emit('move', `${verbFor('join')} ${state.apart}`)"
+      >
+        {{ capitalised(verbFor('join')) }} together
+      </button>
+      <button v-if="state.out > 0 && operation === '-' && second" type="button" class="stone-button" @click="less">
+        {{ capitalised(verbFor('take')) }} one
+      </button>
+      <button v-if="full && id === 'fingers'" type="button" class="stone-button" @click="emit('move', 'store')">
+        Keep them in the head, begin again
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.counting {
+  position: relative;
+  height: 100%;
+  background: var(--felt);
+  color: var(--on-felt);
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  padding: 10px;
+  gap: 8px;
+}
+.cards {
+  position: absolute;
+  left: 14px;
+  top: 12px;
+  display: flex;
+  gap: 10px;
+  z-index: 1;
+}
+.card {
+  background: var(--sheet);
+  color: var(--ink);
+  border: 2px solid var(--ink);
+  border-radius: 4px;
+  padding: 0.3rem 0.9rem;
+  display: grid;
+  justify-items: center;
+  rotate: -2deg;
+}
+.card strong {
+  font-size: 2.6rem;
+  line-height: 1;
+}
+.drawing {
+  min-height: 0;
+  width: 100%;
+  height: 100%;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  justify-content: center;
+}
+.word {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  background: var(--sheet);
+  color: var(--ink);
+  border-radius: 4px;
+  padding: 0 0.7rem;
+}
+.word input {
+  width: 4rem;
+  min-height: 44px;
+  border: 0;
+  border-bottom: 2px solid var(--edge);
+  background: transparent;
+  font-size: 1.3rem;
+  text-align: center;
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import type { CountingState } from '../../../core/representation/counting'
+import type { Setup } from '../../../core/plan/plan'
+
+/** Strokes in fives: the first number in one row, the next under it, fives under fives; what is taken is crossed out. */
+const props = defineProps<{ state: CountingState; setup: Setup; works: boolean; newest: boolean; described: string }>()
+const emit = defineEmits<{ more: []; less: [] }>()
+
+const BUNDLE = 118
+const PER_ROW = 5
+interface Stroke {
+  readonly key: string
+  readonly x: number
+  readonly y: number
+  readonly across: boolean
+  readonly crossed: boolean
+  readonly apart: boolean
+  readonly last: boolean
+}
+/** One number's strokes, five bundles to a row. */
+function row(name: string, count: number, top: number, from = count, apart = false): Stroke[] {
+  return Array.from({ length: count }, (_, i) => {
+    const [bundle, k] = [Math.floor(i / 5), i % 5]
+    return {
+      key: `${name}${i}`,
+      x: 24 + (bundle % PER_ROW) * BUNDLE + k * 22,
+      y: top + Math.floor(bundle / PER_ROW) * 92,
+      across: k === 4,
+      crossed: i >= from,
+      apart,
+      last: i === count - 1,
+    }
+  })
+}
+const strokes = computed(() => {
+  const { out, first, apart, taken, counted } = props.state
+  const firstRow = counted !== 0 ? [] : row('a', first + taken, 34, first)
+  const second =
+    counted !== 0
+      ? row('c', Math.abs(counted), 34)
+      : [...row('b', out - first, 150), ...row('s', apart, 150, apart, true)]
+  return [...firstRow, ...second]
+})
+const height = computed(() => Math.max(250, ...strokes.value.map((s) => s.y + 90)))
+</script>
+
+<template>
+  <svg :viewBox="`0 0 620 ${height}`" role="img" :aria-label="`Tallies: ${described}`" @click="works && emit('more')">
+    <line class="rule" x1="10" x2="610" y1="122" y2="122" />
+    <g
+      v-for="s in strokes"
+      :key="s.key"
+      class="tally"
+      :class="{ apart: s.apart, crossed: s.crossed, now: newest && s.last }"
+      @click.stop="works && emit('less')"
+    >
+      <path v-if="s.across" :d="`M${s.x - 96} ${s.y + 54} L${s.x - 8} ${s.y + 10}`" />
+      <path v-else :d="`M${s.x} ${s.y} q2 32 -2 64`" />
+      <path
+        v-if="s.crossed"
+        class="cross"
+        :d="
+          s.across ? `M${s.x - 62} ${s.y + 16} l26 32 m0 -32 l-26 32` : `M${s.x - 10} ${s.y + 22} l20 20 m0 -20 l-20 20`
+        "
+      />
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.tally path {
+  fill: none;
+  stroke: var(--on-felt);
+  stroke-width: 7;
+  stroke-linecap: round;
+}
+.tally.apart path {
+  stroke-dasharray: 2 11;
+}
+.tally.crossed path {
+  opacity: 0.6;
+}
+.tally .cross {
+  stroke: var(--focus-on-felt);
+  stroke-width: 4;
+  opacity: 1;
+}
+.tally.now path:not(.cross) {
+  stroke: var(--focus-on-felt);
+}
+.rule {
+  stroke: var(--felt-line);
+  stroke-dasharray: 3 7;
+  stroke-width: 2;
+}
+</style>

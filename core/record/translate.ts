@@ -1,0 +1,24 @@
+import { attempt } from '../refusal'
+import { isSilent, REPRESENTATIONS } from '../representation/index'
+import type { PlanRequest } from '../plan/plan'
+import { enter, openBench, type Bench } from './bench'
+
+/**
+ * The same problem in another material, with the work so far done again there, act by act, as far as the acts allow.
+ * @throws Refusal when the problem does not fit the new material.
+ */
+export function translate(bench: Bench, request: PlanRequest): Bench {
+  let next = openBench(request, bench.mode)
+  const { id, perform, print } = REPRESENTATIONS[request.representation]
+  for (const act of bench.now.stones.flatMap((s) => s.acts)) {
+    const done = attempt(() => {
+      const state = next.now.states[id]
+      if (act.kind === 'pose' && isSilent(REPRESENTATIONS[id], state, act))
+        return bench.mode === 'show' ? enter(next, { at: 0, on: 'bench', move: 'ask' }) : next
+      return perform(state, act).reduce<Bench>((b, move) => enter(b, { at: 0, on: id, move: print(move) }), next)
+    })
+    if ('refused' in done) break
+    next = done.ok
+  }
+  return next
+}
