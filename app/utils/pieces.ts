@@ -7,6 +7,8 @@ export interface Piece {
   readonly place: number
   /** The piece it came out of (a broken ten) or grew from; its first position is taken from there. */
   readonly from: number | null
+  /** The stone that moved it last. */
+  readonly stone: number
 }
 
 /** All blocks out, in the order in which they lie in their columns. */
@@ -28,7 +30,7 @@ const ZONES = ['mat', 'beside', 'taken'] as const
  * is the same block carried over; what is new on the mat comes out of what left it. `held` are the ids in the hand,
  * which are the ones that go.
  */
-export function track(before: Tracked, state: BlocksState, held: ReadonlySet<number> = new Set()): Tracked {
+export function track(before: Tracked, state: BlocksState, held: ReadonlySet<number> = new Set(), stone = 0): Tracked {
   const kept: Piece[] = []
   const loose: Piece[] = []
   for (const zone of ZONES) {
@@ -54,7 +56,9 @@ export function track(before: Tracked, state: BlocksState, held: ReadonlySet<num
         const same = loose.findIndex((p) => p.place === place)
         const carried = same >= 0 ? loose.splice(same, 1)[0]! : undefined
         const source = loose.find((p) => p.zone === zone && Math.abs(p.place - place) === 1)
-        const piece: Piece = carried ? { ...carried, zone } : { id: nextId++, zone, place, from: source?.id ?? null }
+        const piece: Piece = carried
+          ? { ...carried, zone, stone }
+          : { id: nextId++, zone, place, from: source?.id ?? null, stone }
         moved.add(piece.id)
         added.push(piece)
       }

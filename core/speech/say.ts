@@ -1,5 +1,5 @@
 import { after, type Act, type Pieces } from '../act/act'
-import type { Exact } from '../number/exact'
+import { negate, sign, subtract, type Exact } from '../number/exact'
 import { placeOfUnit } from '../number/places'
 import { valueOf } from '../number/numeral'
 import type { Problem } from '../problem/problem'
@@ -26,6 +26,13 @@ export const askInWords = (problem: Problem, pack: WordPack): string =>
     say(valueOf(problem.first), pack),
     ...problem.terms.map((t) => `${operationWord(t.operation, pack)} ${say(valueOf(t.number), pack)}`),
   ].join(' ')
+
+/** A wrong reading is compared with what is there, without giving it away. */
+function misread(read: Exact, there: Exact, pack: WordPack): string {
+  const off = subtract(read, there)
+  const size = sign(off) < 0 ? negate(off) : off
+  return `Read as ${say(read, pack)}: ${say(size, pack)} ${sign(off) < 0 ? 'fewer' : 'more'} than is there.`
+}
 
 /** One, two, three … as they are said while counting all. */
 const countedTo = (n: number, pack: WordPack): string =>
@@ -59,7 +66,7 @@ export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack
       return act.value === before
         ? `${capital(askInWords(problem, pack))} ${problem.terms.length > 0 ? `${pack.equals} ${now}` : ''}`.trim() +
             '.'
-        : `Read as ${say(act.value, pack)}.`
+        : misread(act.value, before, pack)
   }
 }
 

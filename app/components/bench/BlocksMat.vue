@@ -18,9 +18,17 @@ const props = defineProps<{
   /** Columns touched by the stone picked out, and whether it is the newest. */
   litPlaces: readonly number[]
   newest: boolean
+  /** The stone picked out, and how many there are. */
+  lit: number
+  stones: number
   ones: string
 }>()
-const emit = defineEmits<{ move: [text: string]; refuse: [reason: string]; say: [text: string] }>()
+const emit = defineEmits<{
+  pick: [stone: number | null]
+  move: [text: string]
+  refuse: [reason: string]
+  say: [text: string]
+}>()
 
 const root = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(root)
@@ -84,7 +92,7 @@ const lifted = computed(() => new Set(hand.value?.ids ?? []))
 watch(
   () => props.state,
   (state) => {
-    tracked.value = track(tracked.value, state, lifted.value)
+    tracked.value = track(tracked.value, state, lifted.value, props.stones - 1)
     hand.value = null
   },
   { immediate: true },
@@ -299,7 +307,7 @@ const afterDrag = (act: () => void): void => {
       :key="p.id"
       class="piece grip"
       :class="{
-        moved: p.moved && newest,
+        moved: p.stone === lit,
         arriving: p.start,
         lifted: lifted.has(p.id),
         away: p.zone === 'taken',
@@ -311,6 +319,8 @@ const afterDrag = (act: () => void): void => {
         ...(p.start ? { '--fx': `${p.start.x}px`, '--fy': `${p.start.y}px` } : {}),
       }"
       aria-hidden="true"
+      @mouseenter="emit('pick', p.stone)"
+      @mouseleave="emit('pick', null)"
       @click="afterDrag(() => tapPiece(p.id))"
     >
       <BlockShape :place="p.place" :unit="p.unit" />

@@ -52,15 +52,15 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
         <circle class="ring" :cx="c.x" :cy="c.y" r="10" />
       </g>
       <g class="bowl" :class="{ works }" @click="works && emit('more')">
-        <path d="M548 176 q56 34 112 0 q-4 88 -56 90 q-52 -2 -56 -90 z" />
+        <ellipse class="inside" cx="604" cy="180" rx="58" ry="17" />
         <circle
           v-for="i in bowl"
           :key="i"
-          :cx="574 + ((i - 1) % 4) * 20"
-          :cy="176 - Math.floor((i - 1) / 4) * 15"
+          :cx="566 + ((i - 1) % 5) * 19"
+          :cy="176 - Math.floor((i - 1) / 5) * 9"
           r="11"
         />
-        <path class="rim" d="M542 176 q62 38 124 0" />
+        <path class="front" d="M546 180 q58 34 116 0 q-4 88 -58 90 q-54 -2 -58 -90 z" />
         <text x="604" y="296">bowl</text>
       </g>
     </svg>
@@ -123,13 +123,15 @@ svg {
   stroke: var(--focus-on-felt);
   stroke-width: 5;
 }
-.bowl path {
-  fill: var(--felt-2);
+.bowl .inside {
+  fill: #22302c;
   stroke: var(--on-felt);
   stroke-width: 3;
 }
-.bowl .rim {
-  fill: none;
+.bowl .front {
+  fill: var(--felt-2);
+  stroke: var(--on-felt);
+  stroke-width: 3;
 }
 .bowl.works {
   cursor: pointer;

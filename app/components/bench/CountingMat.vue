@@ -5,7 +5,7 @@ import { toCount } from '../../../core/number/exact'
 import { valueOf } from '../../../core/number/numeral'
 import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
 import type { Setup } from '../../../core/plan/plan'
-import type { Standing } from '../../../core/act/standing'
+import { termDone, type Standing } from '../../../core/act/standing'
 import type { Mode } from '../../../core/record/bench'
 
 const props = defineProps<{ state: CountingState; setup: Setup; standing: Standing; mode: Mode; newest: boolean }>()
@@ -43,6 +43,8 @@ watch(
   () => (word.value = ''),
 )
 
+/** Every number is worked in; what is left is to say how many there are. */
+const worked = computed(() => props.standing.begun > props.setup.worked.terms.length && termDone(props.standing))
 const second = computed(() => props.standing.begun > 1)
 const setsApart = computed(() => id.value === 'counters' || id.value === 'tallies')
 const verbFor = (kind: 'out' | 'apart' | 'join' | 'take'): string =>
@@ -105,7 +107,14 @@ const described = computed(() => {
       @more="more"
       @less="less"
     />
-    <div v-if="works" class="acts">
+    <AnswerCards
+      v-if="id === 'counters' && worked"
+      :setup="setup"
+      :read="standing.read"
+      :works="works"
+      @place="(n) => emit('move', `read ${n}`)"
+    />
+    <div v-if="works && !(id === 'counters' && worked)" class="acts">
       <button v-for="n in offers" :key="n" type="button" class="stone-button" @click="emit('move', `hold ${n}`)">
         Keep {{ n }} in the head
       </button>

@@ -29,7 +29,7 @@ const used = computed(() => props.state.out + Math.abs(props.state.counted))
 </script>
 
 <template>
-  <svg viewBox="0 0 420 400" role="img" :aria-label="`One hand: ${described}`">
+  <svg viewBox="0 -18 420 380" role="img" :aria-label="`One hand: ${described}`">
     <path
       class="skin"
       d="M72 190 Q74 150 120 148 L270 150 Q300 170 304 216 Q300 300 262 344 L118 344 Q70 296 72 190 Z"

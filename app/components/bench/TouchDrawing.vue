@@ -79,13 +79,14 @@ const width = computed(() => (digits(first.value).length + digits(second.value).
         {{ l.label }}
       </button>
     </div>
+    <NuxtLink class="stone-button own" to="/notches">Move notches</NuxtLink>
   </div>
 </template>
 
 <style scoped>
 .touch {
   position: relative;
-  padding-top: 70px;
+  padding: 70px 0 54px;
 }
 svg {
   width: 100%;
@@ -96,6 +97,11 @@ svg {
   stroke-width: 9;
   stroke-linecap: round;
   fill: none;
+}
+.own {
+  position: absolute;
+  left: 4px;
+  bottom: 4px;
 }
 .levels {
   position: absolute;
