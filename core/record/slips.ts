@@ -1,6 +1,6 @@
 import type { Act } from '../act/act'
-import type { Standing } from '../act/standing'
-import { add, subtract, toCount } from '../number/exact'
+import { owing, type Standing } from '../act/standing'
+import { add, sign, subtract, toCount } from '../number/exact'
 
 /** Slips in counting that practitioners know by name (practice, section 14; common practice, no source). */
 export const SLIPS = {
@@ -9,12 +9,18 @@ export const SLIPS = {
   saidTwice: 'counted one thing twice',
   skipped: 'skipped one while counting',
   misread: 'read another number than is there',
+  short: 'left some neither counted, joined nor taken',
+  over: 'counted, joined or took too many',
 } as const
 
 /** The slip in acts done when `before` stood there, by name; empty where there is none. */
 export function slipIn(acts: readonly Act[], before: Standing, last: Act | undefined): string {
   const act = acts.at(-1)
-  if (act?.kind === 'read') return act.value === before.value ? '' : SLIPS.misread
+  if (act?.kind === 'read') {
+    if (act.value !== before.value) return SLIPS.misread
+    const left = sign(owing(before))
+    return left === 0 ? '' : left > 0 ? SLIPS.short : SLIPS.over
+  }
   if (act?.kind !== 'count') return ''
   const forward = act.by === '1'
   const first = last?.kind !== 'count'

@@ -19,9 +19,8 @@ export interface CountingState {
   readonly head: number | null
   /** What was remembered when the things ran out and were begun again: the card “ten stored”. */
   readonly stored: number
-  /** Out and counted; of these the first `first` stand for the first number. */
+  /** Out and counted. */
   readonly out: number
-  readonly first: number
   /** Set apart for the next number, not yet joined. */
   readonly apart: number
   /** Folded, crossed out or returned. */
@@ -105,8 +104,7 @@ function apply(m: Material, s: CountingState, move: CountingMove): CountingState
       return { ...s, head: move.number }
     case 'out': {
       spend(s, m, move.count)
-      const beginning = s.taken === 0 && s.apart === 0 && s.first === s.out && s.head === null && s.stored === 0
-      return { ...s, out: s.out + move.count, first: beginning ? s.first + move.count : s.first }
+      return { ...s, out: s.out + move.count }
     }
     case 'apart':
       spend(s, m, move.count)
@@ -120,12 +118,7 @@ function apply(m: Material, s: CountingState, move: CountingMove): CountingState
         throw new Refusal(
           `There ${s.out === 1 ? 'is' : 'are'} ${s.out === 0 ? 'no' : `only ${s.out}`} ${plural(s.out, m.thing)} out; ${move.count} ${move.count === 1 ? 'is' : 'are'} wanted.`,
         )
-      return {
-        ...s,
-        out: s.out - move.count,
-        taken: s.taken + move.count,
-        first: Math.min(s.first, s.out - move.count),
-      }
+      return { ...s, out: s.out - move.count, taken: s.taken + move.count }
     case 'on':
     case 'back': {
       const by = move.kind === 'on' ? 1 : -1
@@ -139,7 +132,7 @@ function apply(m: Material, s: CountingState, move: CountingMove): CountingState
       if (!m.stores) throw new Refusal(`${m.title} keep nothing in the head.`)
       if (inUse(s) < s.room)
         throw new Refusal(`There are ${s.room - inUse(s)} ${plural(s.room - inUse(s), m.thing)} left to use first.`)
-      return { ...s, stored: s.stored + s.out + s.counted, out: 0, first: 0, counted: 0 }
+      return { ...s, stored: s.stored + s.out + s.counted, out: 0, counted: 0 }
     }
     case 'recall': {
       if (s.stored === 0) throw new Refusal('Nothing is kept in the head.')
@@ -304,7 +297,6 @@ export const counting = (m: Material): Representation<CountingState, CountingMov
     head: null,
     stored: 0,
     out: 0,
-    first: 0,
     apart: 0,
     taken: 0,
     counted: 0,

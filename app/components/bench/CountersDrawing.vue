@@ -3,7 +3,15 @@ import type { CountingState } from '../../../core/representation/counting'
 import type { Setup } from '../../../core/plan/plan'
 
 /** Counters on a ten-frame or lying loose, and the bowl they come from. */
-const props = defineProps<{ state: CountingState; setup: Setup; works: boolean; newest: boolean; described: string }>()
+const props = defineProps<{
+  state: CountingState
+  setup: Setup
+  works: boolean
+  newest: boolean
+  described: string
+  /** How many of the things out stand for the first number. */
+  first: number
+}>()
 const emit = defineEmits<{ more: []; less: [] }>()
 const layout = useLocalStorage<'frame' | 'loose'>('sett.counters', 'frame')
 
@@ -22,7 +30,7 @@ const out = computed(() =>
   Array.from({ length: total.value }, (_, i) => ({
     i,
     ...at(i),
-    second: props.state.counted === 0 && i >= props.state.first,
+    second: props.state.counted === 0 && i >= props.first,
     now: props.newest && i === total.value - 1,
   })),
 )

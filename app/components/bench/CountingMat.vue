@@ -43,6 +43,12 @@ watch(
   () => (word.value = ''),
 )
 
+/** How many of the things out stand for the first number; those of the second are drawn apart from them. */
+const boundary = computed(() =>
+  operation.value === '+'
+    ? Math.max(0, toCount(valueOf(props.setup.worked.first)) - props.state.stored)
+    : props.state.out,
+)
 /** Every number is worked in; what is left is to say how many there are. */
 const worked = computed(() => props.standing.begun > props.setup.worked.terms.length && termDone(props.standing))
 const second = computed(() => props.standing.begun > 1)
@@ -54,20 +60,16 @@ const verbFor = (kind: 'out' | 'apart' | 'join' | 'take'): string =>
 function more(): void {
   if (!works.value) return
   if (counting.value) emit('move', `${operation.value === '+' ? 'on' : 'back'} ${word.value || nextWord.value}`)
-  else if (setsApart.value && second.value && operation.value === '+') emit('move', `${verbFor('apart')} 1`)
   else emit('move', `${verbFor('out')} 1`)
 }
 function less(): void {
   if (works.value && !counting.value) emit('move', `${verbFor('take')} 1`)
 }
 const full = computed(() => inUse(props.state) >= props.state.room)
-const moreLabel = computed(() =>
-  counting.value
-    ? word.value || props.mode === 'alone'
-      ? 'Say it'
-      : `Say ${inWords(nextWord.value, pack.value)}`
-    : `${capitalised(setsApart.value && second.value && operation.value === '+' ? verbFor('apart') : verbFor('out'))} one`,
-)
+const moreLabel = computed(() => {
+  if (!counting.value) return `${capitalised(verbFor('out'))} one`
+  return word.value || props.mode === 'alone' ? 'Say it' : `Say ${inWords(nextWord.value, pack.value)}`
+})
 const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const described = computed(() => {
   const { head, stored, out, apart, taken, counted } = props.state
@@ -104,6 +106,7 @@ const described = computed(() => {
       :works="works"
       :newest="newest"
       :described="described"
+      :first="boundary"
       @more="more"
       @less="less"
     />
@@ -123,6 +126,15 @@ const described = computed(() => {
       /></label>
       <button v-if="!(offers.length > 0)" type="button" class="stone-button main" :disabled="full" @click="more">
         {{ moreLabel }}
+      </button>
+      <button
+        v-if="setsApart && operation === '+' && !counting && state.out > 0"
+        type="button"
+        class="stone-button main"
+        :disabled="full"
+        @click="emit('move', `${verbFor('apart')} 1`)"
+      >
+        {{ capitalised(verbFor('apart')) }} one apart
       </button>
       <button
         v-if="state.apart > 0"

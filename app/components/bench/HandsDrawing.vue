@@ -3,7 +3,15 @@ import type { CountingState } from '../../../core/representation/counting'
 import type { Setup } from '../../../core/plan/plan'
 
 /** Two hands, palms towards the one who looks. A raised finger stands; a folded one is a stub. */
-const props = defineProps<{ state: CountingState; setup: Setup; works: boolean; newest: boolean; described: string }>()
+const props = defineProps<{
+  state: CountingState
+  setup: Setup
+  works: boolean
+  newest: boolean
+  described: string
+  /** How many of the things out stand for the first number. */
+  first: number
+}>()
 const emit = defineEmits<{ more: []; less: [] }>()
 
 /** Fingers of a hand from its little finger: where each is rooted, how long, and how it leans. */
@@ -28,7 +36,7 @@ const up = computed(() => props.state.out + Math.abs(props.state.counted))
 const rank = (hand: 'left' | 'right', f: number): number => order.value.findIndex((o) => o.hand === hand && o.f === f)
 const isUp = (r: number): boolean => r < up.value
 /** The fingers of the second number wear a band. */
-const banded = (r: number): boolean => isUp(r) && props.state.counted === 0 && r >= props.state.first
+const banded = (r: number): boolean => isUp(r) && props.state.counted === 0 && r >= props.first
 const missing = (r: number): boolean => r >= props.state.room
 function tap(r: number): void {
   if (isUp(r)) emit('less')

@@ -3,7 +3,15 @@ import type { CountingState } from '../../../core/representation/counting'
 import type { Setup } from '../../../core/plan/plan'
 
 /** One open hand with marks inside its fingers: four on each of five, or three on each of four. */
-const props = defineProps<{ state: CountingState; setup: Setup; works: boolean; newest: boolean; described: string }>()
+const props = defineProps<{
+  state: CountingState
+  setup: Setup
+  works: boolean
+  newest: boolean
+  described: string
+  /** How many of the things out stand for the first number. */
+  first: number
+}>()
 const emit = defineEmits<{ more: []; less: [] }>()
 
 const FINGERS = [
@@ -42,7 +50,7 @@ const used = computed(() => props.state.out + Math.abs(props.state.counted))
         class="mark"
         :class="{
           counted: m.n < used,
-          later: m.n >= state.first && state.counted === 0,
+          later: m.n >= first && state.counted === 0,
           now: newest && m.n === used - 1,
         }"
         @click="works && (m.n < used ? emit('less') : emit('more'))"
@@ -50,7 +58,7 @@ const used = computed(() => props.state.out + Math.abs(props.state.counted))
         <rect class="hit" x="-22" :y="m.y - 15" width="44" height="30" />
         <path class="crease" :d="`M-16 ${m.y + 15} h32`" />
         <circle r="9" :cy="m.y" />
-        <circle v-if="m.n < used && m.n >= state.first && state.counted === 0" class="ring" r="4" :cy="m.y" />
+        <circle v-if="m.n < used && m.n >= first && state.counted === 0" class="ring" r="4" :cy="m.y" />
       </g>
     </g>
     <path class="crease" d="M112 240 Q180 206 262 226 M104 276 Q176 246 250 262" />

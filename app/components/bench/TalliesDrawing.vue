@@ -3,7 +3,15 @@ import type { CountingState } from '../../../core/representation/counting'
 import type { Setup } from '../../../core/plan/plan'
 
 /** Strokes in fives: the first number in one row, the next under it, fives under fives; what is taken is crossed out. */
-const props = defineProps<{ state: CountingState; setup: Setup; works: boolean; newest: boolean; described: string }>()
+const props = defineProps<{
+  state: CountingState
+  setup: Setup
+  works: boolean
+  newest: boolean
+  described: string
+  /** How many of the things out stand for the first number. */
+  first: number
+}>()
 const emit = defineEmits<{ more: []; less: [] }>()
 
 const BUNDLE = 118
@@ -33,13 +41,16 @@ function row(name: string, count: number, top: number, from = count, apart = fal
   })
 }
 const strokes = computed(() => {
-  const { out, first, apart, taken, counted } = props.state
-  const firstRow = counted !== 0 ? [] : row('a', first + taken, 34, first)
-  const second =
-    counted !== 0
-      ? row('c', Math.abs(counted), 34)
-      : [...row('b', out - first, 150), ...row('s', apart, 150, apart, true)]
-  return [...firstRow, ...second]
+  const { out, apart, taken, counted } = props.state
+  if (counted !== 0) return row('c', Math.abs(counted), 34)
+  const above = Math.min(out, props.first)
+  const below = out - above
+  // What was crossed out stays where it was: after the strokes that still count.
+  return [
+    ...row('a', above + (below === 0 ? taken : 0), 34, above),
+    ...row('b', below + (below > 0 ? taken : 0), 150, below),
+    ...row('s', apart, 150, apart, true),
+  ]
 })
 const height = computed(() => Math.max(250, ...strokes.value.map((s) => s.y + 90)))
 </script>

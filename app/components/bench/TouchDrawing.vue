@@ -5,7 +5,15 @@ import { valueOf } from '../../../core/number/numeral'
 import type { Setup } from '../../../core/plan/plan'
 
 /** The problem in large numerals; those that are touched carry notches, the others none. */
-const props = defineProps<{ state: CountingState; setup: Setup; works: boolean; newest: boolean; described: string }>()
+const props = defineProps<{
+  state: CountingState
+  setup: Setup
+  works: boolean
+  newest: boolean
+  described: string
+  /** How many of the things out stand for the first number. */
+  first: number
+}>()
 const emit = defineEmits<{ more: []; less: [] }>()
 const shows = useLocalStorage<'full' | 'faint' | 'off'>('sett.notches', 'full')
 const map = useNotchMap()
