@@ -3,15 +3,15 @@ import { recordOf } from '../core/record/record'
 import { plan } from '../core/plan/plan'
 import { REPRESENTATIONS } from '../core/representation/index'
 import type { Help } from '../shared/levels'
-import type { SavedRecord } from '../shared/schemas'
+import type { Classroom, SavedRecord } from '../shared/schemas'
 import type { Store } from '../server/utils/store'
 
 /** The Loft, a resource room at Thornwick Street School, before the lantern walk. All of it is invented. */
-export const ROOM = {
+export const ROOM: Classroom = {
   name: 'the Loft',
   words: 'exchange',
-  hands: { fingers: 10, firstFinger: 'little', firstHand: 'left', joints: 20 },
-} as const
+  hands: { away: [], firstFinger: 'little', firstHand: 'left', joints: 20 },
+}
 const LEARNERS = ['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth']
 
 /** One piece of work: who, what, how, days before today, milliseconds a move, help, a note; and what was done instead of the plan. */

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { FINGERS } from '../core/choices'
 import { HELP_LEVELS, MODES, type Help } from './levels'
 
 /** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
@@ -14,7 +15,7 @@ export const MAX_MOVES = 5000
 export const FILE_VERSION = 1
 
 const uuid = z.uuid('This is not an identifier that Sett made.')
-const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
+const oneOf = <const T extends readonly string[]>(values: T) =>
   z.enum(values, { error: `One of these is wanted: ${values.join(', ')}.` })
 
 export const codeName = z
@@ -26,7 +27,7 @@ export const codeName = z
 
 /** How a class counts on its hands. */
 const hands = {
-  fingers: z.int().min(1, 'At least one finger is needed.').max(10, 'There are at most ten fingers.').default(10),
+  away: z.array(oneOf(FINGERS)).max(9, 'At least one finger is needed to count on.').default([]),
   firstFinger: oneOf(['little', 'thumb', 'index']).default('little'),
   firstHand: oneOf(['left', 'right']).default('left'),
   joints: z.union([z.literal(20), z.literal(12)], 'A hand has 20 or 12 joint marks.').default(20),

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { evaluate } from 'mathjs'
 import { change, type Act } from '../../core/act/act'
-import { DEFAULT_CHOICES } from '../../core/choices'
+import { risingOrder } from '../../core/representation/fingers/order'
+import { DEFAULT_CHOICES, FINGERS, type Choices } from '../../core/choices'
 import { plan, representationsFor, waysFor } from '../../core/index'
 import { add, ZERO } from '../../core/number/exact'
 import { printProblem, type Problem } from '../../core/problem/problem'
@@ -126,12 +127,27 @@ describe('capacity', () => {
     expect(offer('14 + 6', 'joints').fits).toBe(true)
   })
   test('with fewer fingers a full set is kept in the head sooner', () => {
-    const { steps } = plan({ problem: '7 + 4', representation: 'fingers', way: 'count-all', choices: { fingers: 8 } })
+    const { steps } = plan({
+      problem: '7 + 4',
+      representation: 'fingers',
+      way: 'count-all',
+      choices: { away: ['left-thumb', 'right-thumb'] },
+    })
     expect(steps[2]!.moves.fingers).toEqual([{ kind: 'out', count: 1 }, { kind: 'store' }, { kind: 'out', count: 3 }])
     expect(steps.at(-1)!.shows).toBe('11')
   })
+  test('fingers rise from the one that is one, past those that are away', () => {
+    const order = (choices: Partial<Choices>) => risingOrder({ ...DEFAULT_CHOICES, ...choices })
+    expect(order({}).slice(3, 7)).toEqual(['left-index', 'left-thumb', 'right-thumb', 'right-index'])
+    expect(order({ firstFinger: 'thumb', firstHand: 'right' })[0]).toBe('right-thumb')
+    expect(order({ firstFinger: 'index' }).slice(3, 5)).toEqual(['left-little', 'left-thumb'])
+    expect(order({ away: ['left-ring'] }).slice(0, 2)).toEqual(['left-little', 'left-middle'])
+  })
   test('a fifth finger of four is refused with the way out', () => {
-    const bench = openBench({ problem: '3 + 2', representation: 'fingers', choices: { fingers: 4 } }, 'together')
+    const bench = openBench(
+      { problem: '3 + 2', representation: 'fingers', choices: { away: FINGERS.slice(4) } },
+      'together',
+    )
     expect(() => enter(bench, { at: 0, on: 'fingers', move: 'raise 5' })).toThrow(
       'There are 4 fingers left; 5 are wanted. Keep what is counted in the head and begin again: store.',
     )

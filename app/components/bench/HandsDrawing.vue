@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { CountingState } from '../../../core/representation/counting'
+import type { Hand } from '../../../core/choices'
+import { risingOrder } from '../../../core/representation/fingers/order'
 import type { Setup } from '../../../core/plan/plan'
 
 /** Two hands, palms towards the one who looks. A raised finger stands; a folded one is a stub. */
@@ -22,22 +24,13 @@ const SHAPES = [
   { name: 'index', x: 103, y: 98, length: 84, width: 24, lean: 6 },
   { name: 'thumb', x: 132, y: 150, length: 64, width: 26, lean: 46 },
 ] as const
-const ORDERS = { little: [0, 1, 2, 3, 4], thumb: [4, 3, 2, 1, 0], index: [3, 2, 1, 0, 4] } as const
-
-/** Every finger in the order in which it rises, the starting hand first. */
-const order = computed(() => {
-  const hands = props.setup.choices.firstHand === 'left' ? (['left', 'right'] as const) : (['right', 'left'] as const)
-  const finger = ORDERS[props.setup.choices.firstFinger]
-  // The second hand goes on from its thumb when the first began at the little finger, as the hands lie side by side.
-  const second = props.setup.choices.firstFinger === 'little' ? ORDERS.thumb : finger
-  return [...finger.map((f) => ({ hand: hands[0], f })), ...second.map((f) => ({ hand: hands[1], f }))]
-})
+const order = computed(() => risingOrder(props.setup.choices))
 const up = computed(() => props.state.out + Math.abs(props.state.counted))
-const rank = (hand: 'left' | 'right', f: number): number => order.value.findIndex((o) => o.hand === hand && o.f === f)
-const isUp = (r: number): boolean => r < up.value
+const rank = (hand: Hand, f: number): number => order.value.indexOf(`${hand}-${SHAPES[f]!.name}`)
+const isUp = (r: number): boolean => r >= 0 && r < up.value
 /** The fingers of the second number wear a band. */
 const banded = (r: number): boolean => isUp(r) && props.state.counted === 0 && r >= props.first
-const missing = (r: number): boolean => r >= props.state.room
+const missing = (r: number): boolean => r < 0
 function tap(r: number): void {
   if (isUp(r)) emit('less')
   else emit('more')

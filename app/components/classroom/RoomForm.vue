@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Classroom, Hands } from '../../../shared/schemas'
+import { FINGERS } from '../../../core/choices'
 import { WORD_PACKS } from '../../../core/speech/words'
 
 const props = defineProps<{ first: boolean }>()
@@ -9,7 +10,7 @@ const classroom = useClassroom()
 const name = ref(classroom.classroom?.name ?? '')
 const words = ref<Classroom['words']>(classroom.words)
 const hands = reactive<Hands>({
-  fingers: 10,
+  away: [],
   firstFinger: 'little',
   firstHand: 'left',
   joints: 20,
@@ -84,10 +85,20 @@ async function keep(): Promise<void> {
     </section>
     <section v-if="!props.first" class="hands">
       <h2>Counting on hands</h2>
-      <label
-        >How many fingers to count on
-        <input v-model.number="hands.fingers" class="number" type="number" min="1" max="10"
-      /></label>
+      <p>Which fingers are counted on?</p>
+      <div class="fingers" role="group" aria-label="Fingers counted on">
+        <button
+          v-for="f in FINGERS"
+          :key="f"
+          type="button"
+          class="stone-button"
+          :aria-pressed="!hands.away.includes(f)"
+          :aria-label="f.replace('-', ' ')"
+          @click="hands.away = hands.away.includes(f) ? hands.away.filter((x) => x !== f) : [...hands.away, f]"
+        >
+          {{ f.split('-')[1] }}
+        </button>
+      </div>
       <label
         >Which finger is one
         <select v-model="hands.firstFinger">
@@ -169,6 +180,14 @@ section {
 }
 label {
   font-weight: 700;
+}
+.fingers {
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  gap: 4px;
+}
+.fingers .stone-button {
+  padding: 0.2rem;
 }
 .hands label {
   display: flex;

@@ -1,3 +1,4 @@
+import { FINGERS } from '../../choices'
 import { counting } from '../counting'
 import { fitCounting } from '../countingFit'
 
@@ -11,7 +12,7 @@ export const fingers = counting({
   kind: 'concrete',
   verbs: { out: 'raise', apart: 'ready', join: 'raise', take: 'fold' },
   thing: ['finger', 'fingers'],
-  room: (choices) => choices.fingers,
+  room: (choices) => FINGERS.length - new Set(choices.away).size,
   stores: true,
   setsApart: false,
   fits: (problem) =>
