@@ -23,6 +23,18 @@ async function ask(driver: WebDriver, problem: string): Promise<void> {
 const move = async (driver: WebDriver, ...moves: string[]): Promise<void> => {
   for (const m of moves) await (await byRole(driver, 'textbox', 'Type a move')).sendKeys(m, Key.ENTER)
 }
+/** Chooses a material and, if another than its first is wanted, a way. */
+async function choose(driver: WebDriver, material: string, way?: string): Promise<void> {
+  for (const [list, option] of [
+    ['Material', material],
+    ['Way of working', way],
+  ] as const) {
+    if (!option) continue
+    await (await byRole(driver, 'combobox', list)).click()
+    await (await byRole(driver, 'option', option)).click()
+  }
+  await driver.executeScript('document.activeElement.blur()')
+}
 const STEP = Key.ARROW_RIGHT
 const EXCHANGED = 'Still fifty-two.'
 
@@ -50,6 +62,38 @@ const SHOTS: readonly Shot[] = [
     size: [390, 844],
     act: async (d) => press(d, STEP, STEP, STEP),
   },
+  {
+    name: 'fingers',
+    path: '/bench',
+    act: async (d) => {
+      await ask(d, '8 + 5')
+      await choose(d, 'fingers', 'count on')
+      await press(d, STEP, STEP, STEP, STEP, STEP)
+      await text(d, '[aria-label="Running equations"]', '8 · 9 10 11')
+    },
+  },
+  {
+    name: 'touch-numerals',
+    path: '/bench',
+    act: async (d) => {
+      await ask(d, '14 - 6')
+      await choose(d, 'touch numerals')
+      await press(d, STEP, STEP, STEP, STEP, STEP)
+      await text(d, '[aria-label="Running equations"]', '14 · 13 12 11')
+    },
+  },
+  {
+    name: 'counters-cards',
+    path: '/bench',
+    act: async (d) => {
+      await ask(d, '7 + 5')
+      await choose(d, 'counters', 'count all')
+      await (await byRole(d, 'button', 'Together')).click()
+      await move(d, 'put 7', 'set 5', 'push 5', 'read 11')
+      await byRole(d, 'button', 'Place 12')
+    },
+  },
+  { name: 'notches', path: '/notches', act: async (d) => void (await byRole(d, 'heading', 'Notches')) },
   { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },
   { name: 'first-screen', path: '/', empty: true, act: async (d) => void (await byRole(d, 'button', 'To the bench')) },
 ]

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import interact from 'interactjs'
 import { gesture, type Spot } from '../../../core/representation/blocks/gesture'
 import type { BlocksState, Zone } from '../../../core/representation/blocks/state'
 import { blocks } from '../../../core/representation/blocks/blocks'
@@ -152,8 +151,11 @@ function letGo(to: Spot): void {
   if ('refused' in meant) {
     emit('refuse', meant.refused.message)
     hand.value = null
-  } else if (meant.ok) emit('move', blocks.print(meant.ok))
-  else hand.value = null
+  } else if (meant.ok) {
+    emit('move', blocks.print(meant.ok))
+    // Held until the mat has changed, so that it is these very pieces that go; and let go where the move was refused.
+    void nextTick(() => (hand.value = null))
+  } else hand.value = null
 }
 function tapPiece(id: number): void {
   const piece = tracked.value.pieces.find((p) => p.id === id)!
@@ -209,69 +211,38 @@ function key(event: KeyboardEvent, spot: Spot, row: number, column: number): voi
 }
 
 /* --- dragging: what is dragged is the hand, or the piece under the finger --- */
-const drag = ref<{ place: number; unit: number; store: boolean } | null>(null)
-let dragged = false
-/** The way dragged so far goes straight to the style, past Vue, so that a frame costs the same with 500 blocks out. */
-const way = { x: 0, y: 0 }
-let carried: readonly HTMLElement[] = []
-function dragTo(x: number, y: number): void {
-  way.x = x
-  way.y = y
-  for (const element of carried) element.style.translate = `${x}px ${y}px`
-}
 const spotAt = (x: number, y: number): Spot | undefined => {
-  const area = root.value!.getBoundingClientRect()
-  const [px, py] = [x - area.left, y - area.top]
   for (const column of boxes.value)
     for (const zone of ['store', ...zones.value] as const) {
       const b = column[zone]
-      if (px >= b.x && px < b.x + b.w && py >= b.y && py < b.y + b.h) return { zone, place: column.place }
+      if (x >= b.x && x < b.x + b.w && y >= b.y && y < b.y + b.h) return { zone, place: column.place }
     }
   return undefined
 }
-onMounted(() => {
-  const draggable = interact('.grip', { context: root.value! }).draggable({
-    listeners: {
-      start(event: { target: HTMLElement; clientX: number; clientY: number }) {
-        const { id, place } = event.target.dataset
-        dragged = true
-        if (id === undefined) {
-          hand.value = { spot: { zone: 'store', place: Number(place) }, ids: [], count: 1 }
-        } else if (!lifted.value.has(Number(id))) {
-          const piece = tracked.value.pieces.find((p) => p.id === Number(id))!
-          hand.value = { spot: { zone: piece.zone, place: piece.place }, ids: [piece.id], count: 1 }
-        }
-        const spot = hand.value!.spot
-        drag.value = { place: spot.place, unit: units.value.mat!, store: spot.zone === 'store' }
-        const area = root.value!.getBoundingClientRect()
-        way.x = drag.value.store ? event.clientX - area.left : 0
-        way.y = drag.value.store ? event.clientY - area.top : 0
-        void nextTick(() => {
-          carried = [...root.value!.querySelectorAll<HTMLElement>('.piece.lifted, .ghost')]
-          dragTo(way.x, way.y)
-        })
-      },
-      move: (event: { dx: number; dy: number }) => dragTo(way.x + event.dx, way.y + event.dy),
-      end(event: { clientX: number; clientY: number }) {
-        drag.value = null
-        for (const element of carried) element.style.translate = ''
-        carried = []
-        const spot = spotAt(event.clientX, event.clientY)
-        if (spot) letGo(spot)
-        hand.value = null
-        setTimeout(() => (dragged = false))
-      },
-    },
-  })
-  onBeforeUnmount(() => draggable.unset())
+const { dragging, justDragged } = useDragging(root, {
+  grip: '.grip',
+  carried: '.piece.lifted, .ghost',
+  start({ id, place }) {
+    const piece = tracked.value.pieces.find((p) => p.id === Number(id))
+    if (!piece) hand.value = { spot: { zone: 'store', place: Number(place) }, ids: [], count: 1 }
+    else if (!lifted.value.has(piece.id))
+      hand.value = { spot: { zone: piece.zone, place: piece.place }, ids: [piece.id], count: 1 }
+    // A block of the store is drawn anew under the finger; others go from where they lie.
+    return !piece
+  },
+  end(x, y) {
+    const spot = spotAt(x, y)
+    if (spot) letGo(spot)
+    else hand.value = null
+  },
 })
 const afterDrag = (act: () => void): void => {
-  if (!dragged) act()
+  if (!justDragged()) act()
 }
 </script>
 
 <template>
-  <div ref="root" class="mat felt" role="group" aria-label="The mat" :class="{ dragging: drag, holding: hand }">
+  <div ref="root" class="mat felt" role="group" aria-label="The mat" :class="{ dragging, holding: hand }">
     <template v-for="(row, r) in grid" :key="r">
       <div
         v-for="(spot, c) in row"
@@ -326,14 +297,14 @@ const afterDrag = (act: () => void): void => {
       <BlockShape :place="p.place" :unit="p.unit" />
     </div>
     <div
-      v-if="drag?.store"
+      v-if="dragging && hand?.spot.zone === 'store'"
       class="ghost"
-      :style="{ marginLeft: `${-blockSize(drag.place, drag.unit).x / 2}px`, marginTop: '-20px' }"
+      :style="{ marginLeft: `${-blockSize(hand.spot.place, units.mat!).x / 2}px`, marginTop: '-20px' }"
       aria-hidden="true"
     >
-      <BlockShape :place="drag.place" :unit="drag.unit" />
+      <BlockShape :place="hand.spot.place" :unit="units.mat!" />
     </div>
-    <p v-if="hand && !drag" class="in-hand">
+    <p v-if="hand && !dragging" class="in-hand">
       <strong>{{ hand.count }}</strong> {{ nameOf(hand.spot.place, hand.count) }} in hand
     </p>
   </div>

@@ -1,18 +1,9 @@
 <script setup lang="ts">
-import type { CountingState } from '../../../core/representation/counting'
-import type { Setup } from '../../../core/plan/plan'
+import type { Drawing, DrawingSays } from '../../utils/drawing'
 
 /** Counters on a ten-frame or lying loose, and the bowl they come from. */
-const props = defineProps<{
-  state: CountingState
-  setup: Setup
-  works: boolean
-  newest: boolean
-  described: string
-  /** How many of the things out stand for the first number. */
-  first: number
-}>()
-const emit = defineEmits<{ more: []; less: [] }>()
+const props = defineProps<Drawing>()
+const emit = defineEmits<DrawingSays>()
 const layout = useLocalStorage<'frame' | 'loose'>('sett.counters', 'frame')
 
 /** Loose places, always the same, far enough apart: a sunflower's spiral. */

@@ -1,20 +1,11 @@
 <script setup lang="ts">
-import type { CountingState } from '../../../core/representation/counting'
 import type { Hand } from '../../../core/choices'
 import { risingOrder } from '../../../core/representation/fingers/order'
-import type { Setup } from '../../../core/plan/plan'
+import type { Drawing, DrawingSays } from '../../utils/drawing'
 
 /** Two hands, palms towards the one who looks. A raised finger stands; a folded one is a stub. */
-const props = defineProps<{
-  state: CountingState
-  setup: Setup
-  works: boolean
-  newest: boolean
-  described: string
-  /** How many of the things out stand for the first number. */
-  first: number
-}>()
-const emit = defineEmits<{ more: []; less: [] }>()
+const props = defineProps<Drawing>()
+const emit = defineEmits<DrawingSays>()
 
 /** Fingers of a hand from its little finger: where each is rooted, how long, and how it leans. */
 const SHAPES = [

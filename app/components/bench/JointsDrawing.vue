@@ -1,18 +1,9 @@
 <script setup lang="ts">
-import type { CountingState } from '../../../core/representation/counting'
-import type { Setup } from '../../../core/plan/plan'
+import type { Drawing, DrawingSays } from '../../utils/drawing'
 
 /** One open hand with marks inside its fingers: four on each of five, or three on each of four. */
-const props = defineProps<{
-  state: CountingState
-  setup: Setup
-  works: boolean
-  newest: boolean
-  described: string
-  /** How many of the things out stand for the first number. */
-  first: number
-}>()
-const emit = defineEmits<{ more: []; less: [] }>()
+const props = defineProps<Drawing>()
+const emit = defineEmits<DrawingSays>()
 
 const FINGERS = [
   { x: 92, y: 168, length: 104, lean: -16 },

@@ -1,18 +1,9 @@
 <script setup lang="ts">
-import type { CountingState } from '../../../core/representation/counting'
-import type { Setup } from '../../../core/plan/plan'
+import type { Drawing, DrawingSays } from '../../utils/drawing'
 
 /** Strokes in fives: the first number in one row, the next under it, fives under fives; what is taken is crossed out. */
-const props = defineProps<{
-  state: CountingState
-  setup: Setup
-  works: boolean
-  newest: boolean
-  described: string
-  /** How many of the things out stand for the first number. */
-  first: number
-}>()
-const emit = defineEmits<{ more: []; less: [] }>()
+const props = defineProps<Drawing>()
+const emit = defineEmits<DrawingSays>()
 
 const BUNDLE = 118
 const PER_ROW = 5

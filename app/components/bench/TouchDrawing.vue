@@ -1,20 +1,11 @@
 <script setup lang="ts">
-import type { CountingState } from '../../../core/representation/counting'
 import { toCount } from '../../../core/number/exact'
 import { valueOf } from '../../../core/number/numeral'
-import type { Setup } from '../../../core/plan/plan'
+import type { Drawing, DrawingSays } from '../../utils/drawing'
 
 /** The problem in large numerals; those that are touched carry notches, the others none. */
-const props = defineProps<{
-  state: CountingState
-  setup: Setup
-  works: boolean
-  newest: boolean
-  described: string
-  /** How many of the things out stand for the first number. */
-  first: number
-}>()
-const emit = defineEmits<{ more: []; less: [] }>()
+const props = defineProps<Drawing>()
+const emit = defineEmits<DrawingSays>()
 const shows = useLocalStorage<'full' | 'faint' | 'off'>('sett.notches', 'full')
 const map = useNotchMap()
 
