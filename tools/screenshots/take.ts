@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
-import { browser, byRole, Key, serve, text, type Running } from '../../tests/browser/world'
+import { browser, By, byRole, Key, serve, text, type Running } from '../../tests/browser/world'
 import type { WebDriver } from 'selenium-webdriver'
 
 interface Shot {
@@ -32,6 +32,7 @@ async function choose(driver: WebDriver, material: string, way?: string): Promis
     if (!option) continue
     await (await byRole(driver, 'combobox', list)).click()
     await (await byRole(driver, 'option', option)).click()
+    await driver.wait(async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0, 5000)
   }
   await driver.executeScript('document.activeElement.blur()')
 }
