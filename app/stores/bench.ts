@@ -5,7 +5,7 @@ import { translate } from '../../core/record/translate'
 import type { PlanRequest } from '../../core/plan/plan'
 import { waysOf } from '../../core/way/index'
 import { sameKind } from '../../core/course/sameKind'
-import { parseProblem, printProblem } from '../../core/problem/problem'
+import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
 import { attempt, type Refusal } from '../../core/refusal'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
@@ -95,7 +95,9 @@ export const useBench = defineStore('bench', () => {
     const wanted = over.way ?? way.value
     const suits = waysOf(parseProblem(text), REPRESENTATIONS[representation]).some((w) => w.way === wanted)
     const also: RepresentationId[] = representation === 'blocks' ? ['columns', 'equations'] : ['equations']
-    const choices = { words: classroom.words, ...classroom.classroom?.hands }
+    // A plain copy: what a bench is made of is data, never something that watches itself.
+    const hands = classroom.classroom?.hands
+    const choices = { words: classroom.words, ...(hands ? { ...hands, away: [...hands.away] } : {}) }
     return { problem: text, representation, choices, also, ...(suits ? { way: wanted } : {}) }
   }
 
@@ -171,7 +173,10 @@ export const useBench = defineStore('bench', () => {
   /** The same kind of problem with other numbers. */
   function another(): Refusal | null {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
-    const found = sameKind(bench.value.setup.problem, seed, used.value) ?? sameKind(bench.value.setup.problem, seed)
+    const { problem: asked, representation, way: worked } = bench.value.setup
+    const r = REPRESENTATIONS[representation]
+    const suits = (p: Problem): boolean => r.fits(p).fits && waysOf(p, r).some((w) => w.way === worked)
+    const found = sameKind(asked, seed, used.value, suits) ?? sameKind(asked, seed, [], suits)
     return ask(found ? printProblem(found) : problem.value)
   }
 

@@ -16,10 +16,16 @@ function sized(like: Exact, random: Random): Exact {
 
 /**
  * Another problem that asks the same of the learner: as many numbers of as many digits, the same operations, and
- * exchanges at the same places. The same seed gives the same problem. `avoid` holds problems (as text) not to set again.
+ * exchanges at the same places. The same seed gives the same problem. `avoid` holds problems (as text) not to set again; `suits` says
+ * what the material on the mat can hold.
  * Undefined where none was found, which happens when the kind has hardly any members.
  */
-export function sameKind(problem: Problem, seed: number, avoid: readonly string[] = []): Problem | undefined {
+export function sameKind(
+  problem: Problem,
+  seed: number,
+  avoid: readonly string[] = [],
+  suits: (problem: Problem) => boolean = () => true,
+): Problem | undefined {
   const kind = kindOf(problem)
   const random = seeded(seed)
   const used = new Set([printProblem(problem), ...avoid])
@@ -35,7 +41,7 @@ export function sameKind(problem: Problem, seed: number, avoid: readonly string[
     }
     if (terms.length < problem.terms.length) continue
     const found = { first, terms }
-    if (kindOf(found) === kind && !used.has(printProblem(found))) return found
+    if (kindOf(found) === kind && !used.has(printProblem(found)) && suits(found)) return found
   }
   return undefined
 }

@@ -221,7 +221,7 @@ test('bad input is answered at the place, and what lies on the mat stays', async
   }
   await ask('9999 + 1')
   await text(driver, '#problem-trouble', 'The chart holds 9999 at most'.toLowerCase().slice(4))
-  await (await byRole(driver, 'button', 'Work it on the column sheet')).click()
+  await (await byRole(driver, 'button', 'Work it with the column sheet')).click()
   await byRole(driver, 'group', 'Column sheet')
   await (await byRole(driver, 'button', 'Bring it back')).click()
   await spot('5 tens on the mat')

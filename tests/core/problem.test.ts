@@ -6,6 +6,7 @@ import { representationsFor, waysFor, plan } from '../../core/index'
 import type { Refusal } from '../../core/refusal'
 import { attempt } from '../../core/refusal'
 import { parseNumeral, printNumeral, valueOf } from '../../core/number/numeral'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import { chains } from './worlds'
 
 const refusal = (text: string): Refusal => {
@@ -100,6 +101,17 @@ test('the next problem is of the same kind, another one, and the same for the sa
       expect(sameKind(problem, seed)).toEqual(next)
     }),
     { numRuns: 60 },
+  )
+})
+
+test('the next problem stays within what the material holds', () => {
+  const { joints } = REPRESENTATIONS
+  fc.assert(
+    fc.property(fc.integer(), (seed) => {
+      const next = sameKind(parseProblem('14 + 5'), seed, [], (p) => joints.fits(p).fits)
+      expect(next && joints.fits(next).fits).toBe(true)
+    }),
+    { numRuns: 30 },
   )
 })
 

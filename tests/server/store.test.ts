@@ -48,7 +48,7 @@ test('the tables themselves refuse what must not be', () => {
       ...over,
     }
     db.prepare(
-      `INSERT INTO record VALUES (@id, @learner, '2026-11-24T10:00:00Z', @duration, '1 + 1', @mode, @right, @help, @note, @body)`,
+      `INSERT INTO record (id, learner_id, started_at, duration_ms, problem, mode, is_right, help, note, body) VALUES (@id, @learner, '2026-11-24T10:00:00Z', @duration, '1 + 1', @mode, @right, @help, @note, @body)`,
     ).run(row)
   }
   expect(() => insert({ learner: 'nobody' })).toThrow('FOREIGN KEY')
