@@ -33,6 +33,7 @@ const presenting = usePresenting()
 <style scoped>
 .frame {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: 52px minmax(0, 1fr);
   height: 100%;
 }

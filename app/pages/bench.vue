@@ -304,6 +304,7 @@ function onSheet(texts: readonly string[]): void {
 <style scoped>
 .bench {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto auto minmax(0, 1fr) auto auto;
   height: 100%;
   position: relative;
@@ -427,7 +428,29 @@ function onSheet(texts: readonly string[]): void {
   }
   .work {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: 58vh auto;
+    grid-template-rows: 42vh auto;
+  }
+  /* What is said and the next step stay in reach of the thumb. */
+  .say {
+    position: sticky;
+    bottom: 114px;
+    z-index: 6;
+  }
+  .foot {
+    position: sticky;
+    bottom: 0;
+    z-index: 6;
+    background: var(--paper);
+  }
+  .controls {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+  }
+  .controls > * {
+    flex: none;
+  }
+  .words {
+    font-size: 1.15rem;
   }
 }
 @media (min-width: 1700px) {

@@ -239,13 +239,24 @@ defineExpose({
   gap: 1rem;
   align-items: center;
 }
+@media (max-width: 1100px) {
+  .problem :deep(#problem) {
+    width: 9rem;
+  }
+  .with > span {
+    display: none;
+  }
+}
 @media (max-width: 600px) {
   .problem {
-    flex: 1;
+    flex: 1 0 100%;
   }
   .problem :deep(#problem) {
     width: 100%;
     min-width: 0;
+  }
+  .ask :deep(.p-select) {
+    max-width: 10.5rem;
   }
   .gap {
     display: none;

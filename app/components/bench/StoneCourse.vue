@@ -14,7 +14,9 @@ watch(
   () => bench.stones.length,
   async () => {
     await nextTick()
-    course.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+    // Along the course only: the screen itself must not jump.
+    const stone = course.value?.querySelector<HTMLElement>('[aria-current]')
+    if (stone && course.value) course.value.scrollTo({ left: stone.offsetLeft - course.value.clientWidth / 2 })
   },
 )
 const note = (fits: string, owed: string): string =>
@@ -50,6 +52,7 @@ const note = (fits: string, owed: string): string =>
 
 <style scoped>
 .course {
+  position: relative;
   list-style: none;
   display: flex;
   gap: 4px;
