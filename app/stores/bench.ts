@@ -173,9 +173,9 @@ export const useBench = defineStore('bench', () => {
   /** The same kind of problem with other numbers. */
   function another(): Refusal | null {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
-    const { problem: asked, representation, way: worked } = bench.value.setup
+    const { problem: asked, representation, way: worked, choices } = bench.value.setup
     const r = REPRESENTATIONS[representation]
-    const suits = (p: Problem): boolean => r.fits(p).fits && waysOf(p, r).some((w) => w.way === worked)
+    const suits = (p: Problem): boolean => r.fits(p, choices).fits && waysOf(p, r).some((w) => w.way === worked)
     const found = sameKind(asked, seed, used.value, suits) ?? sameKind(asked, seed, [], suits)
     return ask(found ? printProblem(found) : problem.value)
   }

@@ -60,7 +60,8 @@ export function setUp(request: PlanRequest): Setup {
   if (!isRepresentation(representation)) throw new Refusal(`There is no material called “${String(representation)}”.`)
   for (const id of request.also ?? [])
     if (!isRepresentation(id)) throw new Refusal(`There is no material called “${String(id)}”.`)
-  const fit = REPRESENTATIONS[representation].fits(problem)
+  const choices = withDefaults(request.choices)
+  const fit = REPRESENTATIONS[representation].fits(problem, choices)
   if (!fit.fits) {
     const titles = fit.instead.map((id) => (isRepresentation(id) ? REPRESENTATIONS[id].title : id))
     throw new Refusal(fit.why, titles.length > 0 ? `It would fit on: ${titles.join(', ')}.` : '')
@@ -73,13 +74,15 @@ export function setUp(request: PlanRequest): Setup {
       `${wayById(way).title} is not a way for ${printProblem(problem)} with ${REPRESENTATIONS[representation].title}.`,
       offered.length > 0 ? `Ways for it: ${offered.map((w) => w.title).join(', ')}.` : '',
     )
-  const also = (request.also ?? []).filter((id) => id !== representation && REPRESENTATIONS[id].fits(problem).fits)
+  const also = (request.also ?? []).filter(
+    (id) => id !== representation && REPRESENTATIONS[id].fits(problem, choices).fits,
+  )
   return {
     problem,
     worked: wayById(way).arrange?.(problem) ?? problem,
     representation,
     way,
-    choices: withDefaults(request.choices),
+    choices,
     all: [representation, ...new Set(also)],
   }
 }

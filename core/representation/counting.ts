@@ -70,7 +70,7 @@ export interface Material {
   readonly stores: boolean
   /** Whether the second number is set apart before it is joined. */
   readonly setsApart: boolean
-  fits(problem: Problem): Fit
+  fits(problem: Problem, choices?: Choices): Fit
   allows?(way: string, problem: Problem): boolean
   readonly prefers?: readonly string[]
 }

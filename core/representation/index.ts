@@ -1,5 +1,6 @@
 import type { Act } from '../act/act'
 import type { Fit } from '../problem/fit'
+import type { Choices } from '../choices'
 import type { Problem } from '../problem/problem'
 import { blocks } from './blocks/blocks'
 import { columns } from './columns/columns'
@@ -38,9 +39,9 @@ export interface Offer {
 }
 
 /** Which representations can hold a problem, and why the others cannot. */
-export function offersFor(problem: Problem): readonly Offer[] {
+export function offersFor(problem: Problem, choices?: Choices): readonly Offer[] {
   return Object.values(REPRESENTATIONS).map((r) => {
-    const fit: Fit = r.fits(problem)
+    const fit: Fit = r.fits(problem, choices)
     return {
       representation: r.id,
       title: r.title,

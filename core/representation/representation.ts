@@ -52,8 +52,8 @@ export interface Representation<State = unknown, Move = unknown> {
   readonly prefers?: readonly string[]
   /** What its hands do, for speech: raise and fold fingers, put and return counters. */
   readonly verbs?: HandWords
-  /** Can it hold this problem; if not, why, in words. */
-  fits(problem: Problem): Fit
+  /** Can it hold this problem, in a class with these choices (the usual ones where none are given); if not, why, in words. */
+  fits(problem: Problem, choices?: Choices): Fit
   /** An empty start. `beside` says what sort of material it is worked beside, where that makes a difference to writing. */
   start(problem: Problem, choices: Choices, beside?: 'places' | 'counting'): State
   apply(state: State, move: Move): State

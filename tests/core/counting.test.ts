@@ -126,6 +126,12 @@ describe('capacity', () => {
     )
     expect(offer('14 + 6', 'joints').fits).toBe(true)
   })
+  test('a hand of twelve joint marks holds twelve, and says so before anything is marked', () => {
+    const ask = (problem: string) => plan({ problem, representation: 'joints', choices: { joints: 12 } })
+    expect(() => ask('9 + 6')).toThrow('One hand has 12 joint marks: 3 of the 6 go on, then there are none.')
+    expect(() => ask('14 - 6')).toThrow('14 is asked. It holds 12')
+    expect(ask('9 + 3').answer).toBe('12')
+  })
   test('with fewer fingers a full set is kept in the head sooner', () => {
     const { steps } = plan({
       problem: '7 + 4',

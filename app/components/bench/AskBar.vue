@@ -28,7 +28,7 @@ const MODES: readonly { id: Mode; label: string }[] = [
   { id: 'alone', label: 'Alone' },
 ]
 const materials = computed(() =>
-  offersFor(bench.bench.setup.problem)
+  offersFor(bench.bench.setup.problem, bench.bench.setup.choices)
     .filter((o) => o.representation !== 'equations')
     .map((o) => ({ value: o.representation, label: o.title, disabled: !o.fits, why: o.why })),
 )
@@ -58,7 +58,7 @@ function select(refusal: Refusal): void {
 const instead = computed(() => {
   const asked = attempt(() => parseProblem(text.value))
   if (!refused.value || 'refused' in asked) return []
-  const offers = offersFor(asked.ok)
+  const offers = offersFor(asked.ok, bench.bench.setup.choices)
   const here = offers.find((o) => o.representation === bench.material)
   if (!here || here.fits) return []
   const named = offers.filter((o) => o.fits && here.instead.includes(o.representation))

@@ -1,8 +1,6 @@
+import { DEFAULT_CHOICES } from '../../choices'
 import { counting } from '../counting'
 import { fitCounting } from '../countingFit'
-
-/** How many joint marks a hand has where nothing is chosen: four on each of five fingers. */
-const MARKS = 20
 
 /** The marks inside one hand, counted with the thumb or the other hand (practice: common practice, no source). */
 export const joints = counting({
@@ -14,12 +12,12 @@ export const joints = counting({
   room: (choices) => choices.joints,
   stores: false,
   setsApart: false,
-  fits: (problem) =>
+  fits: (problem, { joints: marks } = DEFAULT_CHOICES) =>
     fitCounting(problem, {
-      total: MARKS,
-      why: `one hand has ${MARKS} joint marks`,
+      total: marks,
+      why: `one hand has ${marks} joint marks`,
       instead: ['tallies', 'blocks'],
       reaches: (free, wanted) =>
-        `One hand has ${MARKS} joint marks: ${free} of the ${wanted} go on, then there are none. Tens and ones apart would hold it.`,
+        `One hand has ${marks} joint marks: ${free} of the ${wanted} go on, then there are none. Tens and ones apart would hold it.`,
     }),
 })
