@@ -9,8 +9,17 @@ export interface Choices {
   /** The hand that starts. */
   readonly firstHand: Hand
   /** Joint marks: four on each of five fingers, or three on each of four. */
-  readonly joints: 20 | 12
+  readonly joints: JointMarks
+  /** Whether touch numerals in columns are worked with exchanges, or such problems are left for later. */
+  readonly touchExchanges: boolean
 }
+
+/** 20 is four marks on each of five fingers, 12 three on each of four; or so many on each finger, from the little one to the thumb. */
+export type JointMarks = 20 | 12 | readonly [number, number, number, number, number]
+
+/** The marks on each finger of a hand, from the little one to the thumb. */
+export const marksOf = (joints: JointMarks): readonly number[] =>
+  joints === 20 ? [4, 4, 4, 4, 4] : joints === 12 ? [3, 3, 3, 3, 0] : joints
 
 export type Hand = 'left' | 'right'
 export type Digit = 'little' | 'ring' | 'middle' | 'index' | 'thumb'
@@ -38,6 +47,7 @@ export const DEFAULT_CHOICES: Choices = {
   firstFinger: 'little',
   firstHand: 'left',
   joints: 20,
+  touchExchanges: true,
 }
 
 export const withDefaults = (choices?: Partial<Choices>): Choices => ({ ...DEFAULT_CHOICES, ...choices })

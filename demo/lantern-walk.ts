@@ -10,7 +10,7 @@ import type { Store } from '../server/utils/store'
 export const ROOM: Classroom = {
   name: 'the Loft',
   words: 'exchange',
-  hands: { away: [], firstFinger: 'little', firstHand: 'left', joints: 20 },
+  hands: { away: [], firstFinger: 'little', firstHand: 'left', joints: 20, touchExchanges: true },
 }
 const LEARNERS = ['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth']
 

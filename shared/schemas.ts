@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { FINGERS } from '../core/choices'
+import { REPRESENTATION_IDS } from '../core/representation/representation'
+import { WAY_IDS } from '../core/way/way'
 import { HELP_LEVELS, MODES, type Help } from './levels'
 
 /** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
 
 export const WORDS = ['exchange', 'regroup'] as const
-const REPRESENTATIONS = ['blocks', 'fingers', 'counters', 'tallies', 'joints', 'touch', 'columns', 'equations'] as const
 
 /** The largest record file that is read, in bytes. */
 export const MAX_FILE_BYTES = 2_000_000
@@ -25,12 +26,26 @@ export const codeName = z
   .max(24, 'A code name has at most 24 letters.')
   .regex(/^[\p{L}\p{N}][\p{L}\p{N} .'’-]*$/u, 'A code name is made of letters and digits.')
 
+const onFinger = z.int().min(0).max(5)
+
 /** How a class counts on its hands. */
 const hands = {
   away: z.array(oneOf(FINGERS)).max(9, 'At least one finger is needed to count on.').default([]),
   firstFinger: oneOf(['little', 'thumb', 'index']).default('little'),
   firstHand: oneOf(['left', 'right']).default('left'),
-  joints: z.union([z.literal(20), z.literal(12)], 'A hand has 20 or 12 joint marks.').default(20),
+  joints: z
+    .union(
+      [
+        z.literal(20),
+        z.literal(12),
+        z
+          .tuple([onFinger, onFinger, onFinger, onFinger, onFinger])
+          .refine((marks) => marks.some((n) => n > 0), 'A hand needs at least one joint mark.'),
+      ],
+      'A hand has 20 or 12 joint marks, or 0 to 5 on each of five fingers.',
+    )
+    .default(20),
+  touchExchanges: z.boolean('With exchanges or without is wanted.').default(true),
 }
 export const handsSchema = z.strictObject(hands)
 
@@ -48,7 +63,7 @@ export const newLearnerSchema = z.strictObject({ id: uuid, codeName })
 
 const entrySchema = z.strictObject({
   at: z.int('A move’s time is a whole number of milliseconds.').min(0, 'A move’s time cannot be before the start.'),
-  on: oneOf([...REPRESENTATIONS, 'bench']),
+  on: oneOf([...REPRESENTATION_IDS, 'bench']),
   move: z.string('A move is text.').min(1, 'A move is text.').max(200, 'A move is at most 200 characters long.'),
 })
 
@@ -57,17 +72,9 @@ export const workSchema = z.strictObject({
   format: z.literal('sett-record', 'This is not a record of Sett.'),
   version: z.literal(FILE_VERSION, 'This record is of another version.'),
   problem: z.string('The problem is text.').min(1, 'The problem is missing.').max(200, 'The problem is too long.'),
-  representation: oneOf(REPRESENTATIONS),
-  also: z.array(oneOf(REPRESENTATIONS)).max(REPRESENTATIONS.length),
-  way: oneOf([
-    'ones-first',
-    'exchanges-first',
-    'count-all',
-    'count-on',
-    'count-on-from-greater',
-    'take-away',
-    'count-back',
-  ]),
+  representation: oneOf(REPRESENTATION_IDS),
+  also: z.array(oneOf(REPRESENTATION_IDS)).max(REPRESENTATION_IDS.length),
+  way: oneOf(WAY_IDS),
   mode: oneOf(MODES),
   choices: z.strictObject({
     words: oneOf(WORDS),

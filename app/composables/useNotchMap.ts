@@ -1,13 +1,38 @@
 import { parseNotchMap, type NotchMap } from '../../core/representation/touch/notches'
 import { attempt } from '../../core/refusal'
+import { request } from '../utils/request'
 
-/** The class's own notches, kept in this browser; null where the rule stands. What cannot be read is not used. */
+/** One map for all that draw numerals; fetched once, null until then and where the rule stands. */
+const map = shallowRef<NotchMap | null>(null)
+const trouble = ref('')
+let fetched: Promise<void> | undefined
+
+/** The class's own notches, as the server keeps them. */
 export function useNotchMap() {
-  const text = useLocalStorage<string>('sett.notchMap', '')
-  const map = computed<NotchMap | null>(() => {
-    if (!text.value) return null
-    const read = attempt(() => parseNotchMap(JSON.parse(text.value)))
-    return 'ok' in read ? read.ok : null
-  })
-  return { map, set: (next: NotchMap | null): void => void (text.value = next ? JSON.stringify(next) : '') }
+  fetched ??= fetchMap()
+  return { map: readonly(map), trouble, set }
+}
+
+async function fetchMap(): Promise<void> {
+  try {
+    const { map: kept } = await request<{ map: NotchMap | null }>('/api/notches')
+    const read = kept && attempt(() => parseNotchMap(kept))
+    map.value = read && 'ok' in read ? read.ok : null
+  } catch (error) {
+    trouble.value = (error as Error).message
+    fetched = undefined
+  }
+}
+
+/** Writes follow one another, so that the last one stands. */
+let writing: Promise<unknown> = Promise.resolve()
+
+function set(next: NotchMap | null): void {
+  map.value = next
+  writing = writing
+    .then(() => request('/api/notches', next ? { method: 'PUT', body: next } : { method: 'DELETE' }))
+    .then(
+      () => (trouble.value = ''),
+      (error: Error) => (trouble.value = `${error.message} The notches are moved here only.`),
+    )
 }

@@ -5,16 +5,10 @@ import { totals } from '../../core/problem/problem'
 import { askInWords, sayAct } from '../../core/speech/say'
 import { capital, WORD_PACKS } from '../../core/speech/words'
 import type { Act } from '../../core/act/act'
-import type { BlocksState } from '../../core/representation/blocks/state'
-import type { CountingState } from '../../core/representation/counting'
 import { REPRESENTATIONS } from '../../core/representation/index'
-import type { RepresentationId } from '../../core/representation/representation'
-import type { ColumnsState } from '../../core/representation/columns/state'
 import type { SavedRecord } from '../../shared/schemas'
 import { request } from '../utils/request'
 
-const BlocksMat = defineAsyncComponent(() => import('../components/bench/BlocksMat.vue'))
-const CountingMat = defineAsyncComponent(() => import('../components/bench/CountingMat.vue'))
 const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDialog.vue'))
 const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDialog.vue'))
 
@@ -53,13 +47,10 @@ watch(
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
 const pack = computed(() => WORD_PACKS[setup.value.choices.words])
-const counts = computed(() => REPRESENTATIONS[setup.value.representation].works === 'counting')
-const onBlocks = computed(() => setup.value.representation === 'blocks')
 const places = computed(() => {
   const all = [...totals(setup.value.problem), ...setup.value.problem.terms.map((t) => valueOf(t.number))]
   return Math.max(2, ...all.map((v) => digitsOf(v).length))
 })
-const does = (operation: '+' | '-'): boolean => setup.value.problem.terms.some((t) => t.operation === operation)
 
 const placesOf = (act: Act): number[] =>
   (act.kind === 'exchange' ? [act.from, act.to] : 'pieces' in act ? (act.pieces ?? []) : []).map((p) =>
@@ -152,11 +143,6 @@ useKeys({
   '?': () => (keys.value = true),
 })
 onBeforeUnmount(() => (presenting.value = false))
-
-const stateOf = <T,>(id: RepresentationId): T => now.value.states[id] as T
-function onSheet(texts: readonly string[]): void {
-  for (const text of texts) if (!bench.make('columns', text)) break
-}
 </script>
 
 <template>
@@ -178,44 +164,13 @@ function onSheet(texts: readonly string[]): void {
     </p>
     <div class="work">
       <div class="mat-side">
-        <BlocksMat
-          v-if="onBlocks"
-          :key="bench.id"
-          :state="stateOf<BlocksState>('blocks')"
-          :places="places"
-          :adding="does('+')"
-          :taking="does('-')"
+        <MatSide
           :lit-places="litPlaces"
           :newest="newest"
-          :lit="bench.lit"
-          :stones="bench.stones.length"
-          :ones="pack.ones[1]"
-          @pick="(i) => (bench.picked = i)"
-          @move="(text) => bench.make('blocks', text)"
+          :places="places"
           @refuse="(why) => (notice = why)"
           @say="(text) => (whisper = text)"
         />
-        <CountingMat
-          v-else-if="counts"
-          :key="`count${bench.id}`"
-          :state="stateOf<CountingState>(setup.representation)"
-          :setup="setup"
-          :standing="now.standing"
-          :mode="bench.bench.mode"
-          :newest="newest"
-          @move="(text) => bench.make(setup.representation, text)"
-          @refuse="(why) => (notice = why)"
-        />
-        <div v-else class="big-sheet">
-          <ColumnSheet
-            :state="stateOf<ColumnsState>('columns')"
-            :writable="bench.bench.mode !== 'show'"
-            :lit-places="litPlaces"
-            :newest="newest"
-            large
-            @move="onSheet"
-          />
-        </div>
         <p v-if="bench.bench.mode !== 'alone' || bench.replaying" class="worth learner" aria-label="What is there now">
           {{ now.standing.value }}
         </p>
@@ -348,14 +303,6 @@ function onSheet(texts: readonly string[]): void {
   font-size: 2rem;
   font-weight: 700;
   pointer-events: none;
-}
-.big-sheet {
-  height: 100%;
-  overflow: auto;
-  display: grid;
-  place-items: center;
-  background: var(--sheet);
-  padding: 1rem;
 }
 .say {
   background: var(--paper-2);

@@ -4,7 +4,7 @@ import { PEN_PATHS, svgOf } from '../../core/representation/touch/paths'
 import { attempt } from '../../core/refusal'
 
 /** Where a class puts its notches. Every change keeps the numeral's total. */
-const { map, set } = useNotchMap()
+const { map, set, trouble: unkept } = useNotchMap()
 const digit = ref(7)
 const chosen = ref<number | null>(null)
 const svg = ref<SVGSVGElement | null>(null)
@@ -135,7 +135,7 @@ async function takeIn(event: Event): Promise<void> {
       />
       <NuxtLink class="stone-button" to="/bench">To the bench</NuxtLink>
     </header>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <p v-if="trouble || unkept" class="trouble" role="alert">{{ trouble || unkept }}</p>
     <div class="stage felt">
       <svg ref="svg" viewBox="-50 -20 200 180" role="group" :aria-label="`The numeral ${digit} with its notches`">
         <path v-for="(s, i) in PEN_PATHS[digit]" :key="i" class="pen" :d="svgOf(s)" />

@@ -10,7 +10,7 @@ import { attempt, type Refusal } from '../../core/refusal'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
-import type { Outcome, SavedRecord } from '../../shared/schemas'
+import type { Hands, Outcome, SavedRecord } from '../../shared/schemas'
 import { request } from '../utils/request'
 import { useClassroom } from './classroom'
 
@@ -97,7 +97,7 @@ export const useBench = defineStore('bench', () => {
     const also: RepresentationId[] = representation === 'blocks' ? ['columns', 'equations'] : ['equations']
     // A plain copy: what a bench is made of is data, never something that watches itself.
     const hands = classroom.classroom?.hands
-    const choices = { words: classroom.words, ...(hands ? { ...hands, away: [...hands.away] } : {}) }
+    const choices = { words: classroom.words, ...(hands ? (structuredClone(toRaw(hands)) as Hands) : {}) }
     return { problem: text, representation, choices, also, ...(suits ? { way: wanted } : {}) }
   }
 

@@ -16,6 +16,7 @@ export interface Drawing {
 
 /** What a drawing says back: one more, or one fewer. */
 export interface DrawingSays {
-  more: []
+  /** With the number of the thing meant, from 1, where a hand can say which. */
+  more: [at?: number]
   less: []
 }

@@ -1,6 +1,6 @@
-import { add, exact, multiply, negate, sum, ZERO, type Exact } from '../number/exact'
+import { add, divide, exact, multiply, negate, subtract, sum, ZERO, type Exact } from '../number/exact'
 import { placeOfUnit, unitOf, worth, type Counts } from '../number/places'
-import type { Operation } from '../problem/problem'
+import type { Sign } from '../problem/problem'
 
 /** So many pieces of one worth: `{ count: 7, unit: '1' }` is seven ones. */
 export interface Pieces {
@@ -13,7 +13,11 @@ export interface Pieces {
  * - `lay`: the number set out first.
  * - `pose`: the next number of a chain is asked or set beside, not yet joined or taken; it changes nothing.
  * - `join`, `take`: an amount comes to, or goes from, what is there.
- * - `count`: one more, or one fewer, with the number said for it.
+ * - `begin`: a count is begun `from` a number in equal steps; it changes nothing. With `to`, what is wanted is how many steps
+ *   lead there (14 − 8 counted up from 8; 12 ÷ 4 in fours), and every step counts one. With `times`, what is wanted is where
+ *   so many steps lead (3 × 4 in fours), and every step counts its size.
+ * - `count`: one step more, or one fewer, with the number said for it.
+ * - `group`: so many groups of a size come (or go, where the count is negative) at once.
  * - `exchange`: pieces for others of the same worth.
  * - `read`: what is there is read as a number (which may be misread).
  *
@@ -26,13 +30,26 @@ export type Act =
       /** The number is only held in the head, to be counted on or back from. */
       readonly inHead?: boolean
       readonly pieces?: readonly Pieces[]
+      /** The numbers said while it was counted out, one touch each, where it was. */
+      readonly said?: readonly Exact[]
       readonly parts?: readonly Act[]
     }
-  | { readonly kind: 'pose'; readonly operation: Operation; readonly amount: Exact }
+  | { readonly kind: 'pose'; readonly operation: Sign; readonly amount: Exact }
+  | BeginAct
   | { readonly kind: 'count'; readonly by: Exact; readonly word: Exact }
+  | { readonly kind: 'group'; readonly count: Exact; readonly size: Exact }
   | { readonly kind: 'exchange'; readonly from: Pieces; readonly to: Pieces }
   /** `counted`: everything there is counted, from one, before it is read. */
   | { readonly kind: 'read'; readonly value: Exact; readonly counted?: boolean }
+
+/** A count begun in equal steps; just one of `to` and `times` is not null. */
+export interface BeginAct {
+  readonly kind: 'begin'
+  readonly from: Exact
+  readonly step: Exact
+  readonly to: Exact | null
+  readonly times: Exact | null
+}
 
 export type ExchangeAct = Extract<Act, { kind: 'exchange' }>
 export type AmountAct = Extract<Act, { kind: 'lay' | 'join' | 'take' }>
@@ -47,6 +64,9 @@ export function change(act: Act): Exact {
       return negate(act.amount)
     case 'count':
       return act.by
+    case 'group':
+      return multiply(act.count, act.size)
+    case 'begin':
     case 'pose':
     case 'exchange':
     case 'read':
@@ -89,3 +109,16 @@ export function exchangeAct(higher: number, making: boolean, times = 1): Exchang
   const ten = { count: 10 * times, unit: unitOf(higher - 1) }
   return making ? { kind: 'exchange', from: ten, to: one } : { kind: 'exchange', from: one, to: ten }
 }
+
+/** What all the steps of a begun count come to: where they lead, or how many they are. @throws Refusal where it comes out uneven. */
+export function goalOf(begun: BeginAct): Exact {
+  if (begun.times !== null) return add(begun.from, multiply(begun.times, begun.step))
+  return divide(subtract(begun.to ?? begun.from, begun.from), begun.step)
+}
+
+/** What one step of a begun count is worth. */
+export const stepWorth = (begun: BeginAct): Exact => (begun.to === null ? begun.step : exact(1))
+
+/** The next number said, when so much has been counted. */
+export const wordAt = (begun: BeginAct, counted: Exact): Exact =>
+  add(begun.from, multiply(begun.step, add(divide(counted, stepWorth(begun)), exact(1))))

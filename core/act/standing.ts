@@ -1,8 +1,8 @@
-import { add, compare, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
+import { add, compare, negate, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { addCounts, digitsOf, noCounts, worth, type Counts } from '../number/places'
-import type { Operation, Problem } from '../problem/problem'
-import { change, countsOf, type Act } from './act'
+import { answer, type Problem, type Sign } from '../problem/problem'
+import { change, countsOf, goalOf, type Act, type BeginAct } from './act'
 
 /**
  * How far a problem of whole numbers has come, told from its acts alone, so that it holds for any material with places.
@@ -15,12 +15,14 @@ export interface Standing {
   /** How many numbers of the chain have been begun, the first included. */
   readonly begun: number
   /** What is being done with the number begun last; the first number is laid. */
-  readonly doing: 'lay' | Operation
+  readonly doing: 'lay' | Sign
   /** Whether the first number has been laid at all; a first number of nought is laid too. */
   readonly laid: boolean
   /** Of the number begun last: what has not been posed yet, and what has not been laid, joined or taken yet. */
   readonly unposed: Exact
   readonly left: Counts
+  /** The count that was begun in steps, if one was. */
+  readonly begunCount: BeginAct | null
   /** The last reading, until something changes after it. */
   readonly read: Exact | null
 }
@@ -35,6 +37,7 @@ export function standingAtStart(problem: Problem, width: number): Standing {
     laid: false,
     unposed: ZERO,
     left: digitsOf(first, width),
+    begunCount: null,
     read: null,
   }
 }
@@ -53,6 +56,32 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
       return { ...s, read: act.value }
     case 'pose':
       return pose(problem, s, act.operation, act.amount)
+    case 'begin':
+      return {
+        ...s,
+        laid: true,
+        begun: problem.terms.length + 1,
+        doing: '+',
+        unposed: ZERO,
+        left: addCounts(digitsOf(goalOf(act), width), s.counts, -1),
+        begunCount: act,
+        read: null,
+      }
+    case 'group': {
+      const [moved, by] = [change(act), sign(act.count)]
+      const counts = addCounts(s.counts, digitsOf(by < 0 ? negate(moved) : moved, width), by)
+      return {
+        ...s,
+        laid: true,
+        begun: problem.terms.length + 1,
+        doing: '+',
+        unposed: ZERO,
+        value: add(s.value, moved),
+        counts,
+        left: addCounts(digitsOf(answer(problem), width), counts, -1),
+        read: null,
+      }
+    }
     case 'count': {
       const along = (s.doing === '-' ? -1 : 1) * toCount(act.by)
       return {
@@ -87,7 +116,7 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
 }
 
 /** What is set beside before its turn, or against the sign, changes nothing of what is owed. */
-function pose(problem: Problem, s: Standing, operation: Operation, amount: Exact): Standing {
+function pose(problem: Problem, s: Standing, operation: Sign, amount: Exact): Standing {
   if (compare(s.unposed, ZERO) > 0)
     return s.doing === operation ? { ...s, unposed: subtract(s.unposed, amount), read: null } : s
   const term = problem.terms[s.begun - 1]
@@ -96,7 +125,7 @@ function pose(problem: Problem, s: Standing, operation: Operation, amount: Exact
   return {
     ...s,
     begun: s.begun + 1,
-    doing: term.operation,
+    doing: operation,
     unposed: subtract(number, amount),
     left: digitsOf(number, s.counts.length),
     read: null,

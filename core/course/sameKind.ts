@@ -1,8 +1,8 @@
 import { digitsOf } from '../number/places'
 import { numeralOf, valueOf } from '../number/numeral'
-import { add, compare, exact, subtract, ZERO, type Exact } from '../number/exact'
+import { compare, exact, isWhole, ZERO, type Exact } from '../number/exact'
 import { kindOf } from '../problem/features'
-import { printProblem, type Problem, type Term } from '../problem/problem'
+import { printProblem, WORKED, type Problem, type Term } from '../problem/problem'
 import { seeded, between, type Random } from './random'
 
 const TRIES = 4000
@@ -35,8 +35,9 @@ export function sameKind(
     const terms: Term[] = []
     for (const { operation, number } of problem.terms) {
       const value = sized(valueOf(number), random)
-      total = (operation === '+' ? add : subtract)(total, value)
-      if (compare(total, ZERO) < 0) break
+      if (operation === '/' && value === ZERO) break
+      total = WORKED[operation](total, value)
+      if (compare(total, ZERO) < 0 || !isWhole(total)) break
       terms.push({ operation, number: numeralOf(value) })
     }
     if (terms.length < problem.terms.length) continue

@@ -17,7 +17,8 @@ function sequence(lines: readonly Line[], upTo: number): string {
   let from = upTo
   while (from > 0 && lines[from - 1]!.act.kind === 'count') from -= 1
   const words = lines.slice(from, upTo + 1).map((l) => (l.act.kind === 'count' ? l.act.word : ''))
-  return `${lines[from]!.valueBefore} · ${words.join(' ')}`
+  const begun = lines[from - 1]?.act
+  return `${begun?.kind === 'begin' ? begun.from : lines[from]!.valueBefore} · ${words.join(' ')}`
 }
 
 /** The lines that an act adds to the running page, and the page after it. */

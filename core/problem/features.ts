@@ -26,7 +26,7 @@ export function features(problem: Problem): readonly TermFeatures[] {
     for (let p = 0; p < Math.max(above.length, below.length); p++) {
       const x = above[p] ?? 0
       const y = below[p] ?? 0
-      const exchanged = term.operation === '+' ? x + y + moved > 9 : x - moved < y
+      const exchanged = term.operation === '+' ? x + y + moved > 9 : term.operation === '-' ? x - moved < y : false
       if (exchanged) {
         exchanges.push(p)
         if (term.operation === '-' && above[p + 1] === 0) acrossZero.push(p)

@@ -1,6 +1,9 @@
 import { compare, exact, isWhole, sign, ZERO } from '../number/exact'
 import { numeralOf, printNumeral, valueOf } from '../number/numeral'
-import { totals, type Problem } from './problem'
+import { isChain, totals, type Problem } from './problem'
+
+/** What ways of working a material lends itself to: places with exchanges, things counted one by one, or the trick of the nines. */
+export type Sort = 'places' | 'counting' | 'nines'
 
 /** Whether a material can hold a problem; where it cannot, why, in words, and which representations could. */
 export type Fit =
@@ -16,6 +19,8 @@ export interface WholeLimits {
   readonly greatest: number
   /** Why it stops there: “it has no place above the thousands”. */
   readonly because: string
+  /** Whether it also multiplies and divides. */
+  readonly groups?: boolean
   /** Representations that go further. */
   readonly instead: readonly string[]
 }
@@ -27,6 +32,11 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
     why: why.charAt(0).toUpperCase() + why.slice(1),
     instead,
   })
+  if (!isChain(problem) && !limits.groups)
+    return no(
+      `${limits.name} adds and takes away. Multiplying and dividing are counted in steps on fingers, and nines on nines hands.`,
+      ['fingers', 'nines'],
+    )
   const greatest = exact(limits.greatest)
   const most = printNumeral(numeralOf(greatest))
   for (const number of [problem.first, ...problem.terms.map((t) => t.number)]) {

@@ -1,8 +1,12 @@
-import { add, exact, negate, subtract, type Exact } from '../number/exact'
+import { add, divide, exact, multiply, sign, subtract, type Exact } from '../number/exact'
 import { parseNumeral, printNumeral, valueOf, type Numeral } from '../number/numeral'
 import { Refusal, type Span } from '../refusal'
 
-export type Operation = '+' | '-'
+/** Adding and taking away, which make chains; multiplying and dividing, which stand alone. */
+export type Operation = '+' | '-' | '*' | '/'
+
+/** The operations of a chain. */
+export type Sign = '+' | '-'
 
 /** One further number of a chain, and what is done with it. */
 export interface Term {
@@ -10,7 +14,7 @@ export interface Term {
   readonly number: Numeral
 }
 
-/** A chain of numbers: `52 - 37`, `33 + 4 - 6 + 2`. Worked from the left. */
+/** A chain of numbers: `52 - 37`, `33 + 4 - 6 + 2`, worked from the left; or one product or quotient: `7 * 9`, `36 / 9`. */
 export interface Problem {
   readonly first: Numeral
   readonly terms: readonly Term[]
@@ -26,7 +30,20 @@ interface Token extends Span {
   readonly text: string
 }
 
-const MINUS = /[-−–]/
+/** Every sign that may stand between numbers, as it is typed. */
+const SIGNS: Readonly<Record<string, Operation>> = {
+  '+': '+',
+  '-': '-',
+  '−': '-',
+  '–': '-',
+  '×': '*',
+  '*': '*',
+  '·': '*',
+  '÷': '/',
+  ':': '/',
+  '/': '/',
+}
+/** A slash with a space before it divides; without one it makes a fraction (`612 / 7`, `3/8`). */
 const NUMBER = /(?:\d+ )?\d+\/\d+|\d[\d,\u2009\u202f]*(?:\.\d+)?/y
 
 function refuseCharacter(text: string, at: number): never {
@@ -34,12 +51,6 @@ function refuseCharacter(text: string, at: number): never {
   const span = { at, length: char.length }
   if (/\p{Nd}/u.test(char))
     throw new Refusal(`“${char}” at place ${at + 1} is a digit of another script.`, 'Write the digits 0 to 9.', span)
-  if (/[×*·÷/:]/.test(char))
-    throw new Refusal(
-      `“${char}” at place ${at + 1} asks for multiplying or dividing, which the bench does not do yet.`,
-      'Ask with + and −.',
-      span,
-    )
   if (char === '=')
     throw new Refusal(`The “=” at place ${at + 1} is not needed.`, 'Write only the asking side, like 52 − 37.', span)
   if (char === '.' || char === ',')
@@ -52,7 +63,7 @@ function refuseCharacter(text: string, at: number): never {
     )
   throw new Refusal(
     `“${char}” at place ${at + 1} is not part of a problem.`,
-    'Use digits, + and −, like 52 − 37.',
+    'Use digits, +, −, × and ÷, like 52 − 37.',
     span,
   )
 }
@@ -64,8 +75,8 @@ function tokens(text: string): Token[] {
     const char = text[at]!
     if (/\s/.test(char)) {
       at += 1
-    } else if (char === '+' || MINUS.test(char)) {
-      found.push({ kind: 'sign', text: char === '+' ? '+' : '-', at, length: 1 })
+    } else if (SIGNS[char]) {
+      found.push({ kind: 'sign', text: SIGNS[char], at, length: 1 })
       at += 1
     } else {
       NUMBER.lastIndex = at
@@ -111,11 +122,7 @@ export function parseProblem(text: string): Problem {
     const sign = read[i]!.kind === 'sign' ? read[i++]! : undefined
     if (!sign && numbers.length > 0) {
       const token = read[i]!
-      throw new Refusal(
-        `There is no + or − before “${token.text}” at place ${token.at + 1}.`,
-        'Put the sign in.',
-        token,
-      )
+      throw new Refusal(`There is no sign before “${token.text}” at place ${token.at + 1}.`, 'Put the sign in.', token)
     }
     let own = read[i]
     if (sign && own?.kind === 'sign') {
@@ -137,6 +144,8 @@ export function parseProblem(text: string): Problem {
           sign,
         )
       const first = numbers.length === 0
+      if (first && (sign?.text === '*' || sign?.text === '/'))
+        throw new Refusal(`There is no number before the sign at place ${sign.at + 1}.`, 'Write it first.', sign)
       numbers.push({
         operation: first ? '+' : ((sign?.text ?? '+') as Operation),
         number: numeralAt(own, first && sign?.text === '-'),
@@ -150,6 +159,11 @@ export function parseProblem(text: string): Problem {
       'Ask it in two parts.',
     )
   const [head, ...terms] = numbers
+  const [other] = terms.filter((t) => t.operation === '*' || t.operation === '/')
+  if (other && terms.length > 1)
+    throw new Refusal('Multiplying and dividing stand alone here.', 'Ask one step, like 7 × 9 or 36 ÷ 9.')
+  if (other?.operation === '/' && sign(valueOf(other.number)) === 0)
+    throw new Refusal('Nothing can be divided by nought.', 'Divide by another number.')
   return { first: head!.number, terms }
 }
 
@@ -167,14 +181,21 @@ export const toProblem = (problem: Problem | string): Problem =>
 /** The value reached after each number of the chain; the last is the answer. */
 export function totals(problem: Problem): readonly Exact[] {
   const reached = [valueOf(problem.first)]
-  for (const { operation, number } of problem.terms)
-    reached.push((operation === '+' ? add : subtract)(reached.at(-1)!, valueOf(number)))
+  for (const { operation, number } of problem.terms) reached.push(WORKED[operation](reached.at(-1)!, valueOf(number)))
   return reached
 }
 
+/** What each operation makes of two numbers. */
+export const WORKED: Readonly<Record<Operation, (a: Exact, b: Exact) => Exact>> = {
+  '+': add,
+  '-': subtract,
+  '*': multiply,
+  '/': divide,
+}
+
+/** Whether a problem is a chain of adding and taking away. */
+export const isChain = (problem: Problem): boolean =>
+  problem.terms.every((t) => t.operation === '+' || t.operation === '-')
+
 /** The exact answer. */
 export const answer = (problem: Problem): Exact => totals(problem).at(-1) ?? exact(0)
-
-/** What one term changes: + or − its number. */
-export const changeOf = (term: Term): Exact =>
-  term.operation === '+' ? valueOf(term.number) : negate(valueOf(term.number))

@@ -7,12 +7,12 @@ import { answer } from '../problem/problem'
 import { Refusal } from '../refusal'
 import { equations, type EquationsState } from '../representation/equations/equations'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
-import { isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
+import { applyAll, isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
 import { WORD_PACKS } from '../speech/words'
 import { wayById } from '../way/index'
 import { follow, type Followers } from './follow'
-import { slipIn } from './slips'
+import { slipIn, slipInColumn, SLIPS } from './slips'
 
 export type Mode = 'show' | 'together' | 'alone'
 
@@ -221,7 +221,8 @@ function compareWithWay(
     const next = wayById(setup.way).next(setup.worked, standing)
     if (!next || !sameAct(next, act))
       return { fits: done.length === 1 && next && isPart(next, act) ? 'part' : 'other', acts: done }
-    acts.push(next)
+    // The words said are the hand's own, not the way's.
+    acts.push('said' in act && act.said ? ({ ...next, said: act.said } as Act) : next)
     standing = stand(setup.worked, standing, next)
   }
   return { fits: done.length > 0 ? 'planned' : 'other', acts }
@@ -285,8 +286,26 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     owed,
     owedKind: hand.owed?.kind ?? null,
     fits: hand.fits ?? 'planned',
-    slip: slipIn(acts, from.standing, from.stones.at(-1)?.acts.at(-1)),
+    slip:
+      watched(from, hand) ||
+      owedSlip(hand.owed) ||
+      slipIn(acts, from.standing, standing, from.stones.at(-1)?.acts.at(-1)),
     waiting: followed.waiting,
   }
   return { ...shared, stones: [...from.stones, stone] }
+}
+
+/** The slip in a column that was counted and did not come out. */
+function owedSlip(owed: Owed | null | undefined): string {
+  if (owed?.kind !== 'look-again' || !owed.said) return ''
+  return slipInColumn(owed.said.map(Number), owed.above, owed.below, owed.operation === '-')
+}
+
+/** What an eye on the hand sees in its last move. */
+function watched(from: Moment, { on, moves }: Hand): string {
+  const move = moves.at(-1)
+  if (on === null || move === undefined) return ''
+  const r = REPRESENTATIONS[on]
+  const seen = r.noticed?.(applyAll(r, from.states[on], moves.slice(0, -1)), move)
+  return seen === 'twice' ? SLIPS.touchedTwice : seen === 'missed' ? SLIPS.touchMissed : ''
 }

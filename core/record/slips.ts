@@ -1,6 +1,6 @@
-import type { Act } from '../act/act'
+import type { Act, AmountAct } from '../act/act'
 import { owing, type Standing } from '../act/standing'
-import { add, sign, subtract, toCount } from '../number/exact'
+import { add, divide, exact, negate, sign, subtract, toCount, type Exact } from '../number/exact'
 
 /** Slips in counting that practitioners know by name (practice, section 14; common practice, no source). */
 export const SLIPS = {
@@ -8,26 +8,69 @@ export const SLIPS = {
   backStartSaid: 'counted back from the first number itself',
   saidTwice: 'counted one thing twice',
   skipped: 'skipped one while counting',
+  touchedTwice: 'touched one notch twice',
+  touchMissed: 'passed over a notch',
+  notTaken: 'left some neither taken nor returned',
   misread: 'read another number than is there',
   short: 'left some neither counted, joined nor taken',
   over: 'counted, joined or took too many',
+  wordRead: 'read the last number said, not how many steps it was',
+  stepsRead: 'read how many steps it was, not the last number said',
+  wrongStep: 'said a number that the step does not lead to',
+  groupsShort: 'stopped a group too early',
+  groupsOver: 'counted a group too many',
+  wrongFinger: 'folded the wrong finger',
 } as const
 
-/** The slip in acts done when `before` stood there, by name; empty where there is none. */
-export function slipIn(acts: readonly Act[], before: Standing, last: Act | undefined): string {
+/** The slip in acts that led from one standing to another, by name; empty where there is none. */
+export function slipIn(acts: readonly Act[], before: Standing, now: Standing, last: Act | undefined): string {
   const act = acts.at(-1)
+  const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
+  if (spoken) return slipInWords(spoken.said!.map(Number), spoken.kind === 'take')
+  const begun = before.begunCount
   if (act?.kind === 'read') {
-    if (act.value !== before.value) return SLIPS.misread
+    if (act.value !== before.value) return misreading(act.value, before, last)
     const left = sign(owing(before))
-    return left === 0 ? '' : left > 0 ? SLIPS.short : SLIPS.over
+    if (begun && begun.step !== '1') return left === 0 ? '' : left > 0 ? SLIPS.groupsShort : SLIPS.groupsOver
+    if (left > 0) return before.doing === '-' && !begun ? SLIPS.notTaken : SLIPS.short
+    return left === 0 ? '' : SLIPS.over
   }
+  if (act?.kind === 'group') return sign(act.count) > 0 && sign(owing(now)) !== 0 ? SLIPS.wrongFinger : ''
   if (act?.kind !== 'count') return ''
-  const forward = act.by === '1'
+  const forward = sign(act.by) > 0
   const first = last?.kind !== 'count'
   // Words are held against the word before, so that one slip is named once and not at every word after it.
-  const said = first ? before.value : last.word
-  const step = toCount(subtract(act.word, add(said, act.by))) * (forward ? 1 : -1)
+  const said = first ? (begun?.from ?? before.value) : last.word
+  const size = begun?.step ?? exact(1)
+  const step = toCount(subtract(act.word, add(said, forward ? size : negate(size)))) * (forward ? 1 : -1)
   if (step === 0) return ''
+  if (size !== '1' && act.word !== said) return SLIPS.wrongStep
   if (step < 0) return first ? (forward ? SLIPS.startSaid : SLIPS.backStartSaid) : SLIPS.saidTwice
   return SLIPS.skipped
+}
+
+/** Of a count in steps there are two numbers, the last word and how many steps; the other one is easily read. */
+function misreading(read: Exact, { begunCount, value }: Standing, last: Act | undefined): string {
+  if (begunCount?.to != null && last?.kind === 'count' && read === last.word) return SLIPS.wordRead
+  if (begunCount?.times != null && read === divide(value, begunCount.step)) return SLIPS.stepsRead
+  return SLIPS.misread
+}
+
+/** A slip in the words said for one column alone: where they do not follow one another. */
+export function slipInWords(words: readonly number[], back: boolean): string {
+  for (const [i, word] of words.slice(1).entries()) {
+    const step = (word - words[i]!) * (back ? -1 : 1)
+    if (step < 1) return SLIPS.saidTwice
+    if (step > 1) return SLIPS.skipped
+  }
+  return ''
+}
+
+/** A slip in a column that did not come out: the number begun from was said too, or the words themselves slip. */
+export function slipInColumn(said: readonly number[], above: number, below: number, back: boolean): string {
+  const starts = back ? [above] : [above, below]
+  const found = slipInWords(said, back)
+  if (found) return found
+  if (said.length > 0 && starts.includes(said[0]!)) return back ? SLIPS.backStartSaid : SLIPS.startSaid
+  return ''
 }

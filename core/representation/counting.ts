@@ -1,12 +1,12 @@
-import { amountAct, type Act } from '../act/act'
-import { exact, toCount, ZERO, type Exact } from '../number/exact'
+import { amountAct, stepWorth, type Act, type BeginAct } from '../act/act'
+import { exact, negate, toCount, ZERO, type Exact } from '../number/exact'
 import { countsAt } from '../number/places'
 import type { Choices } from '../choices'
 import type { Fit } from '../problem/fit'
 import type { Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
 import type { Recognised, Representation, RepresentationId } from './representation'
-import { numberAt, spanOf, wordsOf } from './text'
+import { numberAt, spanOf, wordsOf, type Word } from './text'
 
 /**
  * Things that count one each: fingers, joint marks, tallies, counters, notches. What is out is counted; what is set
@@ -17,6 +17,8 @@ export interface CountingState {
   readonly room: number
   /** The number held in the head, or null where nothing is. */
   readonly head: number | null
+  /** The count that was begun in steps, or null: its numbers are said, each step is one thing. */
+  readonly begun: BeginAct | null
   /** What was remembered when the things ran out and were begun again: the card “ten stored”. */
   readonly stored: number
   /** Out and counted. */
@@ -28,19 +30,23 @@ export interface CountingState {
   /** Counted on (above nought) or back (below) from the head: how many things that took, and the words said with them. */
   readonly counted: number
   readonly said: readonly number[]
+  /** Which things were touched, in that order, numbered from 1; only where the hand says which. */
+  readonly touched: readonly number[]
   readonly read: Exact | null
 }
 
 export type CountingMove =
   /** Out of the store: raised, marked, drawn, put. */
-  | { readonly kind: 'out'; readonly count: number }
+  | { readonly kind: 'out'; readonly count: number; readonly at?: number }
   | { readonly kind: 'apart'; readonly count: number }
   | { readonly kind: 'join'; readonly count: number }
   | { readonly kind: 'take'; readonly count: number }
   /** Holds a number in the head; null lets go of it. */
   | { readonly kind: 'hold'; readonly number: number | null }
+  /** Begins a count in steps, which is not a number held: what is counted are the steps. */
+  | { readonly kind: 'begin'; readonly count: BeginAct }
   /** One more thing, with the word said for it. */
-  | { readonly kind: 'on' | 'back'; readonly word: number }
+  | { readonly kind: 'on' | 'back'; readonly word: number; readonly at?: number }
   /** All things are used: what they counted is remembered, and they are begun again. */
   | { readonly kind: 'store' }
   /** The other way: what was remembered last is out again. */
@@ -76,7 +82,10 @@ export interface Material {
 }
 
 /** What the things out are worth, with what is held and remembered. */
-export const showing = (s: CountingState): number => (s.head ?? 0) + s.stored + s.out + s.counted
+export const showing = (s: CountingState): number => (s.head ?? 0) + stepSize(s) * (s.stored + s.out + s.counted)
+
+/** What one thing is worth: one, unless steps of a size are counted. */
+const stepSize = (s: CountingState): number => (s.begun ? toCount(stepWorth(s.begun)) : 1)
 
 /** How many things are in use: out, or counting from the head. */
 export const inUse = (s: CountingState): number => s.out + s.apart + Math.abs(s.counted)
@@ -92,6 +101,9 @@ function spend(s: CountingState, m: Material, count: number): void {
     )
 }
 
+const touching = (s: CountingState, at: number | undefined): readonly number[] =>
+  at === undefined ? s.touched : [...s.touched, at]
+
 function apply(m: Material, s: CountingState, move: CountingMove): CountingState {
   switch (move.kind) {
     case 'undo':
@@ -99,12 +111,16 @@ function apply(m: Material, s: CountingState, move: CountingMove): CountingState
     case 'read':
       return { ...s, read: move.value }
     case 'hold':
-      if (move.number !== null && (s.head !== null || showing(s) > 0))
+      if (move.number !== null && (s.head !== null || s.begun !== null || showing(s) > 0))
         throw new Refusal('There is a number already.', 'Count on from it, or undo.')
       return { ...s, head: move.number }
+    case 'begin':
+      if (s.head !== null || s.begun !== null || showing(s) > 0)
+        throw new Refusal('There is a number already.', 'A count in steps begins with nothing out.')
+      return { ...s, begun: move.count }
     case 'out': {
       spend(s, m, move.count)
-      return { ...s, out: s.out + move.count }
+      return { ...s, out: s.out + move.count, touched: touching(s, move.at) }
     }
     case 'apart':
       spend(s, m, move.count)
@@ -122,11 +138,12 @@ function apply(m: Material, s: CountingState, move: CountingMove): CountingState
     case 'on':
     case 'back': {
       const by = move.kind === 'on' ? 1 : -1
-      if (s.head === null) throw new Refusal('There is no number in the head to count from.', 'Hold one first: hold 8.')
+      if (s.head === null && s.begun === null)
+        throw new Refusal('There is no number in the head to count from.', 'Hold one first: hold 8.')
       if (s.counted * by < 0) throw new Refusal('Counting goes one way at a time.', 'Undo to turn round.')
-      if (showing(s) + by < 0) throw new Refusal('Counting back stops at nought.')
+      if (showing(s) + by * stepSize(s) < 0) throw new Refusal('Counting back stops at nought.')
       spend(s, m, 1)
-      return { ...s, counted: s.counted + by, said: [...s.said, move.word] }
+      return { ...s, counted: s.counted + by, said: [...s.said, move.word], touched: touching(s, move.at) }
     }
     case 'store': {
       if (!m.stores) throw new Refusal(`${m.title} keep nothing in the head.`)
@@ -190,10 +207,14 @@ function perform(m: Material, s: CountingState, act: Act): readonly CountingMove
       return m.setsApart && act.operation === '+' && s.head === null && act.amount !== ZERO
         ? [{ kind: 'apart', count: toCount(act.amount) }]
         : []
+    case 'begin':
+      return [{ kind: 'begin', count: act }]
+    case 'group':
+      throw new Refusal(`${m.title} show no groups at once.`, 'Count in steps.')
     case 'exchange':
       throw new Refusal(`${m.title} have no tens to exchange.`)
     case 'count': {
-      const on = act.by === '1'
+      const on = !act.by.startsWith('-')
       const count: CountingMove = { kind: on ? 'on' : 'back', word: toCount(act.word) }
       return inUse(s) === s.room && m.stores ? [{ kind: 'store' }, count] : [count]
     }
@@ -223,11 +244,13 @@ function recognise(m: Material, before: CountingState, moves: readonly CountingM
     return moves.length === 1 && last.kind === 'read' && last.value !== null
       ? [{ kind: 'read', value: last.value }]
       : undefined
+  if (only('begin') && moves.length === 1 && now.begun !== null) return [now.begun]
   if (only('hold') && moves.length === 1 && now.head !== null)
     return [{ kind: 'lay', amount: exact(now.head), inHead: true }]
   if (only('on', 'back', 'store') && last.kind !== 'store' && moves.filter((x) => x.kind !== 'store').length === 1) {
     const move = last as Extract<CountingMove, { kind: 'on' | 'back' }>
-    return [{ kind: 'count', by: exact(move.kind === 'on' ? 1 : -1), word: exact(move.word) }]
+    const by = exact(stepSize(now))
+    return [{ kind: 'count', by: move.kind === 'on' ? by : negate(by), word: exact(move.word) }]
   }
   if (only('apart')) return [{ kind: 'pose', operation: '+', amount: exact(now.apart - before.apart) }]
   if (only('join', 'out', 'store') && grown > 0) {
@@ -238,6 +261,8 @@ function recognise(m: Material, before: CountingState, moves: readonly CountingM
   return moves.length === 1 ? { soFar: [], owed: { kind: 'nothing' } } : undefined
 }
 
+const atText = ({ at }: { readonly at?: number }): string => (at === undefined ? '' : ` at ${at}`)
+
 function print(m: Material, move: CountingMove): string {
   switch (move.kind) {
     case 'undo':
@@ -246,20 +271,54 @@ function print(m: Material, move: CountingMove): string {
       return move.value === null ? 'unread' : `read ${move.value}`
     case 'hold':
       return move.number === null ? 'let go' : `hold ${move.number}`
+    case 'begin':
+      return printBegin(move.count)
     case 'on':
     case 'back':
-      return `${move.kind} ${move.word}`
+      return `${move.kind} ${move.word}${atText(move)}`
     case 'store':
     case 'recall':
       return move.kind
     default:
-      return `${m.verbs[move.kind]} ${move.count}`
+      return `${m.verbs[move.kind]} ${move.count}${move.kind === 'out' ? atText(move) : ''}`
   }
+}
+
+/** `count from 8 to 14`, `count from 0 to 12 by 4`, `count from 0 by 4 times 3`. */
+function printBegin({ from, step, to, times }: BeginAct): string {
+  const by = step === '1' ? '' : ` by ${step}`
+  return `count from ${from}${to === null ? '' : ` to ${to}`}${by}${times === null ? '' : ` times ${times}`}`
+}
+
+const BEGIN = /^count from (\d{1,3})(?: to (\d{1,3}))?(?: by (\d{1,3}))?(?: times (\d{1,3}))?$/
+
+function parseBegin(text: string): CountingMove {
+  const read = BEGIN.exec(text.trim().toLowerCase().replace(/\s+/g, ' '))
+  const [, from, to = null, step = '1', times = null] = read ?? []
+  if (from === undefined || (to === null) === (times === null) || Number(step) === 0)
+    throw new Refusal('A count begins from a number, up to another or so many times.', 'Like: count from 8 to 14.', {
+      at: 0,
+      length: text.length,
+    })
+  const number = (t: string): Exact => exact(Number(t))
+  const count: BeginAct = {
+    kind: 'begin',
+    from: number(from),
+    step: number(step),
+    to: to === null ? null : number(to),
+    times: times === null ? null : number(times),
+  }
+  if (to !== null && (Number(to) < Number(from) || (Number(to) - Number(from)) % Number(step) !== 0))
+    throw new Refusal(`From ${from}, steps of ${step} do not lead to ${to}.`, 'Count up, and in steps that come out.')
+  return { kind: 'begin', count }
 }
 
 function parse(m: Material, text: string): CountingMove {
   const words = wordsOf(text)
-  const [verb, number, extra] = words
+  if (words[0]?.text === 'count') return parseBegin(text)
+  const [verb, number, ...more] = words
+  const at = more[0]?.text === 'at' ? { at: thingAt(more[1], text) } : {}
+  const extra = more['at' in at ? 2 : 0]
   if (!verb) throw new Refusal('There is no move yet.', `Type one, like: ${m.verbs.out} 5.`, { at: 0, length: 0 })
   if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
   if (verb.text === 'unread' && !number) return { kind: 'read', value: null }
@@ -268,18 +327,36 @@ function parse(m: Material, text: string): CountingMove {
   if (verb.text === 'read') return { kind: 'read', value: numberAt(number, text) as Exact }
   const n = (): number => Number(numberAt(number, text))
   if (verb.text === 'hold') return { kind: 'hold', number: n() }
-  if (verb.text === 'on' || verb.text === 'back') return { kind: verb.text, word: n() }
+  if (verb.text === 'on' || verb.text === 'back') return { kind: verb.text, word: n(), ...at }
   const kind = (['out', 'apart', 'join', 'take'] as const).find((k) => m.verbs[k] === verb.text)
   if (!kind)
     throw new Refusal(
       `${m.title.charAt(0).toUpperCase() + m.title.slice(1)} have no move “${verb.text}”.`,
-      `They know ${[...new Set(Object.values(m.verbs))].join(', ')}, hold, on, back, store, recall and read.`,
+      `They know ${[...new Set(Object.values(m.verbs))].join(', ')}, hold, count, on, back, store, recall and read.`,
       spanOf(verb),
     )
   const count = n()
   if (count < 1 || count > 99)
     throw new Refusal(`${count} is no number of things to move.`, 'From 1 to 99 at once.', number && spanOf(number))
-  return { kind, count }
+  return kind === 'out' ? { kind, count, ...at } : { kind, count }
+}
+
+/** Which thing is meant, by its number. @throws Refusal where it is none. */
+function thingAt(word: Word | undefined, whole: string): number {
+  const n = Number(numberAt(word, whole))
+  if (n < 1 || n > 99) throw new Refusal(`There is no thing number ${n} here.`, '', word && spanOf(word))
+  return n
+}
+
+/** A thing touched twice; or, when it is read and the hand has always said which, one that was passed over. */
+function noticed(s: CountingState, move: CountingMove): 'twice' | 'missed' | undefined {
+  if (move.kind === 'read') {
+    const all = s.touched.length > 0 && s.touched.length === s.out + Math.abs(s.counted)
+    const distinct = new Set(s.touched)
+    return all && Math.max(...distinct) > distinct.size ? 'missed' : undefined
+  }
+  if (move.kind !== 'out' && move.kind !== 'on' && move.kind !== 'back') return undefined
+  return move.at !== undefined && s.touched.includes(move.at) ? 'twice' : undefined
 }
 
 /** A representation of things that count one each. */
@@ -295,12 +372,14 @@ export const counting = (m: Material): Representation<CountingState, CountingMov
   start: (_, choices) => ({
     room: m.room(choices),
     head: null,
+    begun: null,
     stored: 0,
     out: 0,
     apart: 0,
     taken: 0,
     counted: 0,
     said: [],
+    touched: [],
     read: null,
   }),
   apply: (s, move) => apply(m, s, move),
@@ -311,4 +390,5 @@ export const counting = (m: Material): Representation<CountingState, CountingMov
   recognise: (before, moves) => recognise(m, before, moves),
   print: (move) => print(m, move),
   parse: (text) => parse(m, text),
+  noticed,
 })

@@ -1,7 +1,7 @@
-import { compare, exact, subtract, toCount } from '../number/exact'
+import { compare, exact, isWhole, subtract, toCount } from '../number/exact'
 import { valueOf } from '../number/numeral'
-import { fitWholes, type Fit } from '../problem/fit'
-import { totals, type Problem } from '../problem/problem'
+import { FITS, fitWholes, type Fit } from '../problem/fit'
+import { isChain, totals, type Problem } from '../problem/problem'
 
 /** How far things that count one each go. */
 interface Limits {
@@ -10,6 +10,8 @@ interface Limits {
   /** Why it ends there, to stand after a colon. */
   readonly why: string
   readonly instead: readonly string[]
+  /** The most steps of a count in steps, where it can keep one. */
+  readonly steps?: number
   /** Where there is a better sentence: how many of the wanted still go on before there are none. */
   readonly reaches?: (free: number, wanted: number) => string
 }
@@ -21,8 +23,10 @@ export function fitCounting(problem: Problem, limits: Limits): Fit {
     greatest: 999_999_999,
     because: '',
     instead: limits.instead,
+    groups: limits.steps !== undefined,
   })
   if (!fit.fits) return fit
+  if (!isChain(problem)) return fitSteps(problem, limits)
   const most = exact(limits.total)
   for (const [i, total] of totals(problem).entries()) {
     if (compare(total, most) <= 0) continue
@@ -36,4 +40,20 @@ export function fitCounting(problem: Problem, limits: Limits): Fit {
     return { fits: false, why: `${sum}. ${reason}`, instead: limits.instead }
   }
   return fit
+}
+
+/** The most a count in steps goes up to. */
+const FARTHEST = 1000
+
+/** A count in steps needs a thing for each step: the first factor, or the quotient, which must come out. */
+function fitSteps(problem: Problem, limits: Limits): Fit {
+  const no = (why: string): Fit => ({ fits: false, why, instead: [] })
+  const [term] = problem.terms
+  const [first, second, reached] = [valueOf(problem.first), valueOf(term!.number), totals(problem)[1]!]
+  if (!isWhole(reached)) return no(`${first} ÷ ${second} does not come out: something is left over.`)
+  if (compare(second, exact(0)) === 0) return no('Steps of nought lead nowhere.')
+  const steps = term!.operation === '*' ? first : reached
+  if (compare(steps, exact(limits.steps!)) > 0) return no(`That is ${steps} steps; ${limits.why}.`)
+  const farthest = term!.operation === '*' ? reached : first
+  return compare(farthest, exact(FARTHEST)) > 0 ? no(`${farthest} is too far to count to in steps.`) : FITS
 }

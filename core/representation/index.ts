@@ -3,10 +3,11 @@ import type { Fit } from '../problem/fit'
 import type { Choices } from '../choices'
 import type { Problem } from '../problem/problem'
 import { blocks } from './blocks/blocks'
-import { columns } from './columns/columns'
+import { columns, touchColumns } from './columns/columns'
 import { counters } from './counters/counters'
 import { equations } from './equations/equations'
 import { fingers } from './fingers/fingers'
+import { nines } from './nines/nines'
 import { joints } from './joints/joints'
 import { tallies } from './tallies/tallies'
 import { touch } from './touch/touch'
@@ -16,10 +17,12 @@ import type { Representation, RepresentationId } from './representation'
 export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>> = {
   blocks: blocks as Representation,
   fingers: fingers as Representation,
+  nines: nines as Representation,
   counters: counters as Representation,
   tallies: tallies as Representation,
   joints: joints as Representation,
   touch: touch as Representation,
+  'touch-columns': touchColumns as Representation,
   columns: columns as Representation,
   equations: equations as Representation,
 }

@@ -2,7 +2,7 @@ import type { Act, Pieces } from '../act/act'
 import type { Choices } from '../choices'
 import type { Exact } from '../number/exact'
 import type { Place } from '../number/places'
-import type { Fit } from '../problem/fit'
+import type { Fit, Sort } from '../problem/fit'
 import type { Problem } from '../problem/problem'
 
 /** Moves that do not make whole acts yet. */
@@ -28,6 +28,8 @@ export type Owed =
       readonly above: number
       readonly operation: '+' | '-'
       readonly below: number
+      /** The numbers said while the column was counted, where it was. */
+      readonly said?: readonly Exact[]
     }
   | { readonly kind: 'nothing' }
 
@@ -45,7 +47,7 @@ export interface Representation<State = unknown, Move = unknown> {
   readonly title: string
   readonly kind: 'concrete' | 'drawn' | 'written'
   /** What ways of working it lends itself to: places with exchanges, or things counted one by one. */
-  readonly works: 'places' | 'counting'
+  readonly works: Sort
   /** Whether a way (by its id) can be worked in this material for this problem; every way of its sort, where absent. */
   allows?(way: string, problem: Problem): boolean
   /** The way to start with, where it is not simply the first. */
@@ -55,7 +57,7 @@ export interface Representation<State = unknown, Move = unknown> {
   /** Can it hold this problem, in a class with these choices (the usual ones where none are given); if not, why, in words. */
   fits(problem: Problem, choices?: Choices): Fit
   /** An empty start. `beside` says what sort of material it is worked beside, where that makes a difference to writing. */
-  start(problem: Problem, choices: Choices, beside?: 'places' | 'counting'): State
+  start(problem: Problem, choices: Choices, beside?: Sort): State
   apply(state: State, move: Move): State
   /** The move that takes `move` back. */
   invert(before: State, move: Move): Move
@@ -68,6 +70,8 @@ export interface Representation<State = unknown, Move = unknown> {
   print(move: Move): string
   /** The inverse of `print`. */
   parse(text: string): Move
+  /** What a watching eye sees in a move that its act does not tell: one thing touched twice, or one missed by the time it is read. */
+  noticed?(before: State, move: Move): 'twice' | 'missed' | undefined
 }
 
 /** The verbs of one material's hands, and what it is made of. */
@@ -78,8 +82,20 @@ export interface HandWords {
   readonly thing: readonly [string, string]
 }
 
-export type RepresentationId =
-  'blocks' | 'fingers' | 'joints' | 'tallies' | 'counters' | 'touch' | 'columns' | 'equations'
+/** Every representation's id, in the order in which a teacher is offered them. */
+export const REPRESENTATION_IDS = [
+  'blocks',
+  'fingers',
+  'nines',
+  'joints',
+  'tallies',
+  'counters',
+  'touch',
+  'touch-columns',
+  'columns',
+  'equations',
+] as const
+export type RepresentationId = (typeof REPRESENTATION_IDS)[number]
 
 /** A state after all of some moves. */
 export const applyAll = <State, Move>(r: Representation<State, Move>, state: State, moves: readonly Move[]): State =>

@@ -1,6 +1,6 @@
-import { after, type Act, type Pieces } from '../act/act'
+import { after, type Act, type BeginAct, type Pieces } from '../act/act'
 import { negate, sign, subtract, type Exact } from '../number/exact'
-import { placeOfUnit } from '../number/places'
+import { digitsOf, placeOfUnit } from '../number/places'
 import { valueOf } from '../number/numeral'
 import type { Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
@@ -38,6 +38,13 @@ function misread(read: Exact, there: Exact, pack: WordPack): string {
 const countedTo = (n: number, pack: WordPack): string =>
   Array.from({ length: n }, (_, i) => say(i + 1, pack)).join(', ')
 
+function beginInWords({ from, step, to, times }: BeginAct, pack: WordPack): string {
+  if (to === null) return `Count in steps of ${say(step, pack)}, ${say(times!, pack)} of them`
+  return step === '1'
+    ? `Count up from ${say(from, pack)} to ${say(to, pack)}`
+    : `Count in steps of ${say(step, pack)} up to ${say(to, pack)}`
+}
+
 /** What to say for an act done when `before` stood there. */
 export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack, hands?: HandWords): string {
   const now = say(after(before, act), pack)
@@ -50,6 +57,14 @@ export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack
     }
     case 'pose':
       return `${capital(act.operation === '+' ? pack.add : pack.take)} ${say(act.amount, pack)}.`
+    case 'begin':
+      return `${beginInWords(act, pack)}.`
+    case 'group': {
+      const [tens, ones] = [say(digitsOf(after(before, act), 2)[1]!, pack), say(digitsOf(after(before, act))[0]!, pack)]
+      return sign(act.count) < 0
+        ? `Unfold it. ${capital(now)} now.`
+        : `Fold finger ${say(act.count, pack)}: ${tens} tens before it, ${ones} ones after it. ${capital(now)}.`
+    }
     case 'count':
       return `${capital(say(act.word, pack))}.`
     case 'join':
@@ -75,6 +90,10 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
   switch (act.kind) {
     case 'lay':
       return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${act.amount}`
+    case 'begin':
+      return act.step === '1' ? `from ${act.from}` : `in ${act.step}s`
+    case 'group':
+      return sign(act.count) < 0 ? 'unfold' : `fold ${act.count}`
     case 'count':
       return act.word
     case 'pose':

@@ -58,8 +58,9 @@ export const named = (place: Place, count: number, pack: WordPack): string =>
   place === 0 ? pack.ones[count === 1 ? 0 : 1] : placeName(place, count)
 
 export const operationWord = (operation: Operation, pack: WordPack): string =>
-  operation === '+' ? pack.plus : pack.minus
+  ({ '+': pack.plus, '-': pack.minus, '*': 'times', '/': 'divided by' })[operation]
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 /** ASCII arithmetic as it is shown: a real minus sign and a multiplication sign. */
-export const pretty = (ascii: string): string => ascii.replaceAll('-', '−').replaceAll(' * ', ' × ')
+export const pretty = (ascii: string): string =>
+  ascii.replaceAll('-', '−').replaceAll(' * ', ' × ').replaceAll(' / ', ' ÷ ')

@@ -1,9 +1,21 @@
-import { amountAct, type Act } from '../act/act'
+import { amountAct, stepWorth, wordAt, type Act, type BeginAct } from '../act/act'
 import { owing, termDone, type Standing } from '../act/standing'
-import { add, compare, exact, negate, sign, toCount, ZERO } from '../number/exact'
+import {
+  add,
+  compare,
+  divide,
+  exact,
+  isWhole,
+  negate,
+  sign,
+  subtract,
+  toCount,
+  ZERO,
+  type Exact,
+} from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { countsAt } from '../number/places'
-import type { Problem } from '../problem/problem'
+import { isChain, type Operation, type Problem } from '../problem/problem'
 import type { Way } from './way'
 
 /** How the first number is begun, and how a further one is worked in. */
@@ -27,19 +39,35 @@ function next(problem: Problem, s: Standing, { hold }: Manner): Act | null {
     return { kind: 'count', by, word: add(s.value, by) }
   }
   const term = problem.terms[s.begun - 1]
-  if (term) return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
+  if (term && (term.operation === '+' || term.operation === '-'))
+    return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
   return s.read === s.value ? null : { kind: 'read', value: s.value, ...(hold ? {} : { counted: true }) }
 }
 
+/** Steps counted from a number until nothing is owed; too many are counted back. */
+function inSteps(s: Standing, begin: BeginAct): Act | null {
+  const begun = s.begunCount
+  if (!begun) return begin
+  const rest = sign(owing(s))
+  if (rest === 0) return s.read === s.value ? null : { kind: 'read', value: s.value }
+  const one = stepWorth(begun)
+  if (rest > 0) return { kind: 'count', by: one, word: wordAt(begun, s.value) }
+  return { kind: 'count', by: negate(one), word: wordAt(begun, subtract(s.value, add(one, one))) }
+}
+
+const only = (p: Problem, operation: Operation): Exact | undefined =>
+  p.terms.length === 1 && p.terms[0]!.operation === operation ? valueOf(p.terms[0]!.number) : undefined
+
 const oneSum = (p: Problem): boolean => p.terms.length === 1 && p.terms[0]!.operation === '+'
 const adds = (p: Problem): boolean => p.terms.length > 0 && p.terms.every((t) => t.operation === '+')
-const takes = (p: Problem): boolean => p.terms.some((t) => t.operation === '-')
+const takes = (p: Problem): boolean => isChain(p) && p.terms.some((t) => t.operation === '-')
 
 /** Practice sections 2 to 5; common practice, no source. */
 export const countAll: Way = {
   id: 'count-all',
   title: 'count all',
   school: 'Both numbers are counted out, put together, and counted from one.',
+  at: 'Counters and tallies show both numbers at once; fingers do up to ten, and then remember a ten.',
   works: 'counting',
   suits: adds,
   next: (problem, s) => next(problem, s, { hold: false }),
@@ -49,6 +77,7 @@ export const countOn: Way = {
   id: 'count-on',
   title: 'count on',
   school: 'The first number stays in the head; only the second is counted, on from it.',
+  at: 'Fingers, joint marks and notches keep count of the second number only.',
   works: 'counting',
   suits: adds,
   next: (problem, s) => next(problem, s, { hold: true }),
@@ -58,6 +87,7 @@ export const countOnFromGreater: Way = {
   id: 'count-on-from-greater',
   title: 'count on from the greater',
   school: 'The greater number stays in the head, whichever comes first.',
+  at: 'The fewest fingers and touches: the smaller number is the one that is counted.',
   works: 'counting',
   suits: oneSum,
   arrange: (problem) => {
@@ -72,6 +102,7 @@ export const takeAway: Way = {
   id: 'take-away',
   title: 'take away',
   school: 'The first number is counted out, the second taken from it, and what is left is counted.',
+  at: 'Counters go back to the bowl and tallies are crossed out, so what is left is seen.',
   works: 'counting',
   suits: takes,
   next: (problem, s) => next(problem, s, { hold: false }),
@@ -81,7 +112,49 @@ export const countBack: Way = {
   id: 'count-back',
   title: 'count back',
   school: 'The first number stays in the head and is not said again; each word is one fewer.',
+  at: 'Fingers and notches keep count of what is taken; it needs sure counting backwards.',
   works: 'counting',
   suits: takes,
   next: (problem, s) => next(problem, s, { hold: true }),
+}
+
+/** A difference as a way to go: from the smaller number up to the greater, and how many steps that was. */
+export const countUp: Way = {
+  id: 'count-up',
+  title: 'count up',
+  school: 'From the number taken away up to the first; how many steps that was is the answer.',
+  at: 'Fingers and joint marks keep count of the steps while the words go on.',
+  works: 'counting',
+  suits: (p) => only(p, '-') !== undefined,
+  next: (problem, s) =>
+    inSteps(s, {
+      kind: 'begin',
+      from: only(problem, '-')!,
+      step: exact(1),
+      to: valueOf(problem.first),
+      times: null,
+    }),
+}
+
+/** Each number said raises one finger: what was said last is the product, how many are up the groups (practice, section 2). */
+export const skipCount: Way = {
+  id: 'skip-count',
+  title: 'count in steps',
+  school: 'In fours, in fives: one finger for each step. The last word is the product; the fingers are the groups.',
+  at: 'Fingers keep count of the steps; on touch numerals the notches of one factor do.',
+  works: 'counting',
+  suits: (p) => {
+    const divisor = only(p, '/')
+    if (divisor !== undefined) return isWhole(divide(valueOf(p.first), divisor))
+    return only(p, '*') !== undefined
+  },
+  next: (problem, s) => {
+    const [first, divisor, factor] = [valueOf(problem.first), only(problem, '/'), only(problem, '*')]
+    return inSteps(
+      s,
+      divisor === undefined
+        ? { kind: 'begin', from: ZERO, step: factor!, to: null, times: first }
+        : { kind: 'begin', from: ZERO, step: divisor, to: first, times: null },
+    )
+  },
 }

@@ -1,5 +1,6 @@
 import type { Problem } from '../problem/problem'
-import { countAll, countBack, countOn, countOnFromGreater, takeAway } from './counting'
+import { countAll, countBack, countOn, countOnFromGreater, countUp, skipCount, takeAway } from './counting'
+import { nines } from './nines'
 import { exchangesFirst, onesFirst } from './places'
 import type { Way, WayId } from './way'
 
@@ -12,6 +13,9 @@ const WAYS: Readonly<Record<WayId, Way>> = {
   'count-on-from-greater': countOnFromGreater,
   'take-away': takeAway,
   'count-back': countBack,
+  'count-up': countUp,
+  'skip-count': skipCount,
+  nines,
 }
 
 export const isWay = (id: string): id is WayId => Object.hasOwn(WAYS, id)
@@ -22,6 +26,8 @@ export interface WayOffer {
   readonly way: WayId
   readonly title: string
   readonly school: string
+  /** Which materials it suits, and why. */
+  readonly at: string
   readonly default: boolean
 }
 
@@ -38,5 +44,5 @@ export function waysOf(problem: Problem, material: Workable): readonly WayOffer[
   return Object.values(WAYS)
     .filter((w) => w.works === material.works && w.suits(problem) && (material.allows?.(w.id, problem) ?? true))
     .sort((a, b) => rank(a) - rank(b))
-    .map((w, i) => ({ way: w.id, title: w.title, school: w.school, default: i === 0 }))
+    .map((w, i) => ({ way: w.id, title: w.title, school: w.school, at: w.at, default: i === 0 }))
 }

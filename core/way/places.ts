@@ -3,7 +3,7 @@ import { owing, termDone, type Standing } from '../act/standing'
 import { compare, negate, sign, ZERO } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { countsAt, digitsOf, type Counts, type Place } from '../number/places'
-import type { Problem } from '../problem/problem'
+import { isChain, type Problem } from '../problem/problem'
 import type { Way } from './way'
 
 /**
@@ -20,7 +20,8 @@ function next(problem: Problem, s: Standing, together: boolean): Act | null {
   const full = s.counts.findIndex((n, p) => n > 9 && p < s.counts.length - 1)
   if (full >= 0) return exchangeAct(full + 1, true, Math.floor(s.counts[full]! / 10))
   const term = problem.terms[s.begun - 1]
-  if (term) return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
+  if (term && (term.operation === '+' || term.operation === '-'))
+    return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
   return s.read === s.value ? null : { kind: 'read', value: s.value }
 }
 
@@ -75,8 +76,9 @@ export const onesFirst: Way = {
   id: 'ones-first',
   title: 'ones first',
   school: 'Column by column from the ones; each exchange when it is needed. The usual start.',
+  at: 'Blocks, chips and the column sheet: anything with a place for each digit.',
   works: 'places',
-  suits: () => true,
+  suits: isChain,
   next: (problem, standing) => next(problem, standing, false),
 }
 
@@ -84,7 +86,8 @@ export const exchangesFirst: Way = {
   id: 'exchanges-first',
   title: 'exchanges together',
   school: 'All exchanges in one go: before anything is taken away, or after everything is put in.',
+  at: 'Where exchanging and taking are kept apart: the column sheet, and blocks beside it.',
   works: 'places',
-  suits: () => true,
+  suits: isChain,
   next: (problem, standing) => next(problem, standing, true),
 }

@@ -1,9 +1,21 @@
 import type { Act } from '../act/act'
 import type { Standing } from '../act/standing'
+import type { Sort } from '../problem/fit'
 import type { Problem } from '../problem/problem'
 
-export type WayId =
-  'ones-first' | 'exchanges-first' | 'count-all' | 'count-on' | 'count-on-from-greater' | 'take-away' | 'count-back'
+export const WAY_IDS = [
+  'ones-first',
+  'exchanges-first',
+  'count-all',
+  'count-on',
+  'count-on-from-greater',
+  'take-away',
+  'count-back',
+  'count-up',
+  'skip-count',
+  'nines',
+] as const
+export type WayId = (typeof WAY_IDS)[number]
 
 /**
  * A method of working. It answers one question: from where the problem stands, whoever brought it there, what is the
@@ -14,8 +26,10 @@ export interface Way {
   readonly title: string
   /** In which classrooms it is at home, in a few words. */
   readonly school: string
+  /** Which materials it suits, and why. */
+  readonly at: string
   /** What a material must lend itself to. */
-  readonly works: 'places' | 'counting'
+  readonly works: Sort
   /** Whether the way is one for this problem. */
   suits(problem: Problem): boolean
   /** The problem as this way works it; the question asked stays as it is. */

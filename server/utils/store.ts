@@ -1,17 +1,20 @@
 import { homedir } from 'node:os'
 import { join } from 'node:path'
 import { classroomTable } from '../db/classroom'
+import { notchTable } from '../db/notches'
 import { openDb, type Db } from '../db/open'
 import { recordTable } from '../db/records'
 
 /** Where a person's data lies: SETT_DATA, or a folder of their own. */
 export const dataFolder = (): string => process.env.SETT_DATA || join(homedir(), '.sett')
 
-export type Store = ReturnType<typeof classroomTable> & ReturnType<typeof recordTable> & { readonly db: Db }
+export type Store = ReturnType<typeof classroomTable> &
+  ReturnType<typeof recordTable> &
+  ReturnType<typeof notchTable> & { readonly db: Db }
 
 export function makeStore(path: string): Store {
   const db = openDb(path)
-  return { db, ...classroomTable(db), ...recordTable(db) }
+  return { db, ...classroomTable(db), ...recordTable(db), ...notchTable(db) }
 }
 
 let store: Store | undefined

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
-import { answerCards, CARDS } from '../../core/course/cards'
-import { answer, parseProblem } from '../../core/problem/problem'
+import { answerCards, answerCardsOf, CARDS, sentenceCards, SET } from '../../core/course/cards'
+import { answer, parseProblem, printProblem } from '../../core/problem/problem'
+import { kindOf } from '../../core/problem/features'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import { small } from './worlds'
 
 test('the answer lies once among different cards, the same for the same seed', () => {
@@ -18,4 +20,22 @@ test('the answer lies once among different cards, the same for the same seed', (
 
 test('one too many, one too few and turned digits lie among them', () => {
   expect(answerCards(parseProblem('7 + 5'), 1)).toEqual(expect.arrayContaining([11, 12, 13, 21]))
+})
+
+test('a set of sentence cards is of one kind, and every answer lies once among as many distractors', () => {
+  fc.assert(
+    fc.property(small('counters'), fc.nat(99_999), (problem, seed) => {
+      const { counters } = REPRESENTATIONS
+      const set = sentenceCards(problem, seed, (p) => counters.fits(p).fits)
+      expect(set.length).toBeLessThanOrEqual(SET)
+      expect(new Set(set.map(printProblem)).size).toBe(set.length)
+      expect(set.every((p) => kindOf(p) === kindOf(problem) && counters.fits(p).fits)).toBe(true)
+      const cards = answerCardsOf(set, seed)
+      const answers = new Set(set.map((p) => Number(answer(p))))
+      expect(new Set(cards).size).toBe(cards.length)
+      expect(cards.filter((c) => answers.has(c))).toHaveLength(answers.size)
+      expect(cards).toHaveLength(answers.size + set.length)
+    }),
+    { numRuns: 60 },
+  )
 })

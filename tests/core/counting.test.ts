@@ -61,14 +61,18 @@ describe.each(COUNTED)('%s', (id) => {
       }
     }))
 
-  test('the words of counting on and back are an unbroken sequence that leaves out the start', () =>
+  test('the words of counting on, back and up are an unbroken sequence that leaves out the start', () =>
     each((problem, way) => {
       const { steps } = plan({ problem, representation: id, way })
       const words = steps.flatMap(({ act }) => (act.kind === 'count' ? [Number(act.word)] : []))
-      const start = steps.flatMap(({ act }) => (act.kind === 'lay' && act.inHead ? [Number(act.amount)] : []))[0]
+      const [first = 0, second = 0] = printProblem(problem)
+        .split(/ [+-] /)
+        .map(Number)
+      const held = steps.flatMap(({ act }) => (act.kind === 'lay' && act.inHead ? [Number(act.amount)] : []))[0]
+      const start = way === 'count-up' ? second : held
       if (start === undefined) return expect(words).toEqual([])
-      const end = Number(evaluate(printProblem(problem)))
-      // Independent of the planner: the whole numbers strictly after the start, up or down to the answer.
+      const end = way === 'count-up' ? first : Number(evaluate(printProblem(problem)))
+      // Independent of the planner: the whole numbers strictly after the start, up or down to the end.
       const expected: number[] = []
       for (let n = start; n !== end;) expected.push((n += end > start ? 1 : -1))
       expect(words).toEqual(expected)
@@ -112,6 +116,24 @@ describe('slips are named', () => {
     expect(slips(work('touch', '9 + 4', 'count-on', 'hold 9', 'on 10', 'on 12'))).toEqual([SLIPS.skipped])
     expect(slips(work('touch', '9 + 4', 'count-on', 'hold 9', 'on 10', 'on 10'))).toEqual([SLIPS.saidTwice])
   })
+  test('of a count up, the last word is read instead of how many steps it was', () => {
+    const counted = ['count from 11 to 14', 'on 12', 'on 13', 'on 14'] as const
+    expect(slips(work('fingers', '14 - 11', 'count-up', ...counted, 'read 14'))).toEqual([SLIPS.wordRead])
+    expect(slips(work('fingers', '14 - 11', 'count-up', ...counted, 'read 3'))).toEqual([])
+    expect(slips(work('fingers', '14 - 11', 'count-up', 'count from 11 to 14', 'on 11'))).toEqual([SLIPS.startSaid])
+  })
+  test('one notch touched twice, and one passed over', () => {
+    const touched = (...at: number[]) =>
+      work('touch', '9 + 3', 'count-on', 'hold 9', ...at.map((n, i) => `on ${10 + i} at ${n}`), 'read 12')
+    expect(slips(touched(1, 2, 3))).toEqual([])
+    expect(slips(touched(1, 1, 2))).toEqual([SLIPS.touchedTwice])
+    expect(slips(work('touch', '9 + 3', 'count-on', 'hold 9', 'on 10 at 1', 'on 11 at 3', 'read 11'))).toEqual([
+      SLIPS.touchMissed,
+    ])
+  })
+  test('what is to be taken is left lying', () => {
+    expect(slips(work('counters', '5 - 2', 'take-away', 'put 5', 'return 1', 'read 4'))).toEqual([SLIPS.notTaken])
+  })
   test('counting rightly has none', () => {
     expect(slips(work('fingers', '8 + 2', 'count-on', 'hold 8', 'on 9', 'on 10', 'read 10'))).toEqual([])
   })
@@ -131,6 +153,12 @@ describe('capacity', () => {
     expect(() => ask('9 + 6')).toThrow('One hand has 12 joint marks: 3 of the 6 go on, then there are none.')
     expect(() => ask('14 - 6')).toThrow('14 is asked. It holds 12')
     expect(ask('9 + 3').answer).toBe('12')
+  })
+  test('a hand with marks of its own holds just as many', () => {
+    const ask = (problem: string) =>
+      plan({ problem, representation: 'joints', choices: { joints: [0, 2, 3, 3, 0] } }).answer
+    expect(ask('5 + 3')).toBe('8')
+    expect(() => ask('5 + 4')).toThrow('One hand has 8 joint marks: 3 of the 4 go on, then there are none.')
   })
   test('with fewer fingers a full set is kept in the head sooner', () => {
     const { steps } = plan({

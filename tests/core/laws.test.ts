@@ -41,7 +41,7 @@ describe('every way on every representation keeps the three promises', () => {
 
   test('blocks, sheet and page show the same after every act, and each act changes by its change', () => {
     each((problem, way) => {
-      const { steps } = plan({ problem, representation: 'blocks', way, also: ['columns', 'equations'] })
+      const { steps } = plan({ problem, representation: 'blocks', way, also: PLACED.slice(1) })
       const states = new Map(PLACED.map((id) => [id, REPRESENTATIONS[id].start(problem, DEFAULT_CHOICES)]))
       let value = ZERO
       for (const step of steps) {
@@ -94,7 +94,9 @@ describe.each(PLACED)('%s', (id) => {
 
   test('what is performed is recognised again', () =>
     walk((act, before, moves) => {
-      if (moves.length > 0) expect(r.recognise(before, moves)).toEqual([act])
+      // The words said with a column are the hand's own and come besides.
+      const bare = (a: Act): Act => ({ ...a, said: undefined }) as Act
+      if (moves.length > 0) expect((r.recognise(before, moves) as readonly Act[]).map(bare)).toEqual([bare(act)])
     }))
 
   test('a move is printed and read back the same', () =>

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { parseProblem, printProblem } from '../../core/problem/problem'
+import { answer, parseProblem, printProblem } from '../../core/problem/problem'
 import { features, kindOf } from '../../core/problem/features'
 import { sameKind } from '../../core/course/sameKind'
 import { representationsFor, waysFor, plan } from '../../core/index'
@@ -27,6 +27,9 @@ test.each([
   ['-3 - 5', '-3 - 5'],
   ['3/8 + 2/8', '3/8 + 2/8'],
   ['7.45 + 0.5', '7.45 + 0.5'],
+  ['7×9', '7 * 9'],
+  ['36 : 4', '36 / 4'],
+  ['612 / 7', '612 / 7'],
 ])('%j is read as %s', (typed, plain) => expect(printProblem(parseProblem(typed))).toBe(plain))
 
 test.each([
@@ -35,10 +38,11 @@ test.each([
   ['٣+٤', '“٣” at place 1 is a digit of another script.', '٣'],
   ['<script>', '“<” at place 1 is not part of a problem.', '<'],
   ['12 x 3', 'There is a letter, “x”, at place 4.', 'x'],
-  ['12 × 3', '“×” at place 4 asks for multiplying or dividing, which the bench does not do yet.', '×'],
+  ['× 3', 'There is no number before the sign at place 1.', '×'],
+  ['4 × ÷ 3', 'Two signs stand side by side at place 3.', '× ÷'],
   ['52 - 37 =', 'The “=” at place 9 is not needed.', '='],
   ['52 -', 'The sign at place 4 has no number after it.', '-'],
-  ['12 34', 'There is no + or − before “34” at place 4.', '34'],
+  ['12 34', 'There is no sign before “34” at place 4.', '34'],
   ['1234567890 + 1', 'That number has 10 digits; Sett reads numbers of up to 9.', '1234567890'],
 ])('%j is refused at the place', (typed, reason, at) => {
   const { reason: said, span } = refusal(typed)
@@ -53,9 +57,20 @@ test('nothing, and far too much, each get their own sentence', () => {
   expect(refusal('1 + '.repeat(20) + '1').reason).toBe('That chain has 21 numbers; up to 12 fit on a page.')
 })
 
+test('products and quotients stand alone, and nothing is divided by nought', () => {
+  expect(answer(parseProblem('7 × 9'))).toBe('63')
+  expect(answer(parseProblem('612 ÷ 7'))).toBe('612/7')
+  expect(refusal('2 + 3 × 4').message).toBe(
+    'Multiplying and dividing stand alone here. Ask one step, like 7 × 9 or 36 ÷ 9.',
+  )
+  expect(refusal('5 ÷ 0').message).toContain('divided by nought')
+})
+
 test('no text whatever brings parsing down', () => {
   fc.assert(fc.property(fc.string({ unit: 'binary' }), (text) => void attempt(() => parseProblem(text))))
-  fc.assert(fc.property(fc.stringMatching(/^[0-9+\- ./,]{0,20}$/), (text) => void attempt(() => parseProblem(text))))
+  fc.assert(
+    fc.property(fc.stringMatching(/^[0-9+\- ./,×÷:*]{0,20}$/), (text) => void attempt(() => parseProblem(text))),
+  )
 })
 
 describe('what does not fit says why and what would', () => {

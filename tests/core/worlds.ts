@@ -6,7 +6,9 @@ import type { WayId } from '../../core/way/way'
 export const WAYS: readonly WayId[] = ['ones-first', 'exchanges-first']
 /** Materials that count one each, with what is asked of them. */
 export const COUNTED: readonly RepresentationId[] = ['fingers', 'counters', 'tallies', 'joints', 'touch']
-export const PLACED: readonly RepresentationId[] = ['blocks', 'columns', 'equations']
+/** Those that also count in steps. */
+export const STEPPED: readonly RepresentationId[] = ['fingers', 'touch']
+export const PLACED: readonly RepresentationId[] = ['blocks', 'columns', 'touch-columns', 'equations']
 
 /** Chains of one to four whole numbers whose totals stay from 0 to `greatest`, spread over all lengths of numbers. */
 export const chains = (greatest = 9999): fc.Arbitrary<Problem> => {

@@ -37,6 +37,7 @@ const ways = computed(() =>
     value: w.way,
     label: w.title,
     school: w.school,
+    at: w.at,
   })),
 )
 const material = computed({ get: () => bench.material, set: (m: RepresentationId) => void bench.moveTo(m) })
@@ -144,7 +145,8 @@ defineExpose({
       <template #option="{ option }"
         ><span class="way-option"
           ><strong>{{ option.label }}</strong
-          ><small>{{ option.school }}</small></span
+          ><small>{{ option.school }}</small
+          ><small class="quiet">{{ option.at }}</small></span
         ></template
       >
     </Select>

@@ -168,13 +168,15 @@ watch(
               :class="{ struck: ink.struck, anew: older(squareAt(r, p)).length > 0, sum: ink.digit > 9 }"
             >
               <small v-if="ink.one">1</small><s v-if="ink.struck">{{ ink.digit }}</s
-              ><template v-else>{{ ink.digit }}</template>
+              ><slot v-else name="top" :digit="ink.digit" :row="r" :place="p">{{ ink.digit }}</slot>
             </span>
           </SheetSquare>
         </template>
         <template v-if="state.bands[r]">
           <span class="cell sign">{{ operationSign(r + 1) }}</span>
-          <span v-for="p in places" :key="`b${p}`" class="cell digit below">{{ belowText(r, p) }}</span>
+          <span v-for="p in places" :key="`b${p}`" class="cell digit below"
+            ><slot name="below" :digit="belowText(r, p)" :row="r" :place="p">{{ belowText(r, p) }}</slot></span
+          >
         </template>
       </template>
     </div>

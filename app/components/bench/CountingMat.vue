@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { inUse, showing, type CountingState } from '../../../core/representation/counting'
 import { REPRESENTATIONS } from '../../../core/representation/index'
-import { toCount } from '../../../core/number/exact'
+import { exact, toCount, ZERO } from '../../../core/number/exact'
 import { valueOf } from '../../../core/number/numeral'
 import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
 import type { Setup } from '../../../core/plan/plan'
@@ -9,7 +9,7 @@ import { termDone, type Standing } from '../../../core/act/standing'
 import type { Mode } from '../../../core/record/bench'
 
 const props = defineProps<{ state: CountingState; setup: Setup; standing: Standing; mode: Mode; newest: boolean }>()
-const emit = defineEmits<{ move: [text: string]; refuse: [reason: string] }>()
+const emit = defineEmits<{ move: [text: string]; refuse: [reason: string]; ask: [problem: string] }>()
 
 const DRAWINGS = {
   fingers: defineAsyncComponent(() => import('./HandsDrawing.vue')),
@@ -26,18 +26,50 @@ const pack = computed(() => WORD_PACKS[props.setup.choices.words])
 const numbers = computed(() =>
   [props.setup.problem.first, ...props.setup.problem.terms.map((t) => t.number)].map((n) => toCount(valueOf(n))),
 )
-const operation = computed(
-  () => (props.setup.worked.terms[props.standing.begun - 2] ?? props.setup.worked.terms[0])?.operation ?? '+',
-)
-const holds = computed(() => ['count-on', 'count-on-from-greater', 'count-back'].includes(props.setup.way))
-const nothingYet = computed(() => showing(props.state) === 0 && props.state.head === null)
-const offers = computed(() => (holds.value && nothingYet.value ? [...new Set(numbers.value)] : []))
-const counting = computed(() => props.state.head !== null)
+/** Whether things come or go now; a count in steps always goes up. */
+const operation = computed(() => {
+  const term = props.setup.worked.terms[props.standing.begun - 2] ?? props.setup.worked.terms[0]
+  return term?.operation === '-' && !props.state.begun ? '-' : '+'
+})
+const nothingYet = computed(() => showing(props.state) === 0 && props.state.head === null && props.state.begun === null)
+/** How the count may be begun, where it begins with words: what is kept in the head, or the steps that are counted in. */
+const offers = computed<readonly { label: string; move: string }[]>(() => {
+  if (!nothingYet.value) return []
+  const [a = 0, b = a] = numbers.value
+  switch (props.setup.way) {
+    case 'count-on':
+    case 'count-on-from-greater':
+    case 'count-back':
+      return [...new Set(numbers.value)].map((n) => ({ label: `Keep ${n} in the head`, move: `hold ${n}` }))
+    case 'count-up':
+      return [{ label: `Count up from ${b} to ${a}`, move: `count from ${b} to ${a}` }]
+    case 'skip-count':
+      if (props.setup.problem.terms[0]?.operation === '/')
+        return [{ label: `Count in ${b}s up to ${a}`, move: `count from 0 to ${a} by ${b}` }]
+      return [
+        { label: `Count in ${b}s, ${a} times`, move: `count from 0 by ${b} times ${a}` },
+        ...(a === b || id.value === 'touch'
+          ? []
+          : [{ label: `Count in ${a}s, ${b} times`, move: `count from 0 by ${a} times ${b}` }]),
+      ]
+    default:
+      return []
+  }
+})
+const counting = computed(() => props.state.head !== null || props.state.begun !== null)
+const goal = computed(() => {
+  const begun = props.state.begun
+  if (!begun) return null
+  return begun.times === null ? `up to ${begun.to}` : `${begun.times} times`
+})
 const works = computed(() => props.mode !== 'show')
 
 /** The word that a tap says next. In Alone a learner may set another, and is not told. */
 const word = ref('')
-const nextWord = computed(() => (props.state.said.at(-1) ?? props.state.head ?? 0) + (operation.value === '+' ? 1 : -1))
+const nextWord = computed(() => {
+  const from = props.state.said.at(-1) ?? props.state.head ?? toCount(props.state.begun?.from ?? ZERO)
+  return from + (operation.value === '+' ? toCount(props.state.begun?.step ?? exact(1)) : -1)
+})
 watch(
   () => props.state,
   () => (word.value = ''),
@@ -57,10 +89,11 @@ const verbFor = (kind: 'out' | 'apart' | 'join' | 'take'): string =>
   material.value.print({ kind, count: 1 }).split(' ')[0]!
 
 /** One more thing: raised, put, drawn, touched; or one word on or back when a number is in the head. */
-function more(): void {
+function more(at?: number): void {
   if (!works.value) return
-  if (counting.value) emit('move', `${operation.value === '+' ? 'on' : 'back'} ${word.value || nextWord.value}`)
-  else emit('move', `${verbFor('out')} 1`)
+  const which = at === undefined ? '' : ` at ${at}`
+  if (counting.value) emit('move', `${operation.value === '+' ? 'on' : 'back'} ${word.value || nextWord.value}${which}`)
+  else emit('move', `${verbFor('out')} 1${which}`)
 }
 function less(): void {
   if (works.value && !counting.value) emit('move', `${verbFor('take')} 1`)
@@ -76,6 +109,9 @@ const described = computed(() => {
   const thing = (n: number): string => `${n} ${hands.value.thing[n === 1 ? 0 : 1]}`
   return [
     head === null ? '' : `${head} in the head`,
+    props.state.begun
+      ? `counting in steps of ${props.state.begun.step} from ${props.state.begun.from}, ${goal.value}`
+      : '',
     stored ? `${stored} stored` : '',
     counted ? `${thing(Math.abs(counted))} counted ${counted > 0 ? 'on' : 'back'}` : '',
     `${thing(out)} out`,
@@ -92,6 +128,12 @@ const described = computed(() => {
     <div class="cards">
       <p v-if="state.head !== null" class="card learner">
         <span>in the head</span><strong>{{ state.head }}</strong>
+      </p>
+      <p v-if="state.begun" class="card learner">
+        <span>{{ state.begun.step === '1' ? 'from' : 'in steps of' }}</span><strong>{{
+          state.begun.step === '1' ? state.begun.from : state.begun.step
+        }}</strong
+        ><span>{{ goal }}</span>
       </p>
       <p v-if="state.stored" class="card learner">
         <span>stored</span><strong>{{ state.stored }}</strong>
@@ -111,20 +153,29 @@ const described = computed(() => {
       @less="less"
     />
     <AnswerCards
-      v-if="id === 'counters' && worked"
+      v-if="id === 'counters'"
       :setup="setup"
       :read="standing.read"
       :works="works"
+      :answering="worked && works"
+      @ask="(problem) => emit('ask', problem)"
       @place="(n) => emit('move', `read ${n}`)"
     />
     <div v-if="works && !(id === 'counters' && worked)" class="acts">
-      <button v-for="n in offers" :key="n" type="button" class="stone-button" @click="emit('move', `hold ${n}`)">
-        Keep {{ n }} in the head
+      <button
+        v-for="(o, i) in offers"
+        :key="o.move"
+        type="button"
+        class="stone-button"
+        :class="{ main: i === 0 && offers.length === 1 }"
+        @click="emit('move', o.move)"
+      >
+        {{ o.label }}
       </button>
       <label v-if="counting && mode === 'alone'" class="word"
-        >word <input v-model="word" inputmode="numeric" class="learner" maxlength="3" @keydown.enter.prevent="more"
+        >word <input v-model="word" inputmode="numeric" class="learner" maxlength="3" @keydown.enter.prevent="more()"
       /></label>
-      <button v-if="!(offers.length > 0)" type="button" class="stone-button main" :disabled="full" @click="more">
+      <button v-if="!(offers.length > 0)" type="button" class="stone-button main" :disabled="full" @click="more()">
         {{ moreLabel }}
       </button>
       <button

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { marksOf } from '../../../core/choices'
 import type { Drawing, DrawingSays } from '../../utils/drawing'
 
-/** One open hand with marks inside its fingers: four on each of five, or three on each of four. */
+/** One open hand with marks inside its fingers, as many on each as the class says. */
 const props = defineProps<Drawing>()
 const emit = defineEmits<DrawingSays>()
 
@@ -12,17 +13,17 @@ const FINGERS = [
   { x: 250, y: 140, length: 124, lean: 7 },
   { x: 306, y: 214, length: 104, lean: 46 },
 ] as const
-const perFinger = computed(() => (props.setup.choices.joints === 20 ? 4 : 3))
-const fingers = computed(() => (props.setup.choices.joints === 20 ? FINGERS : FINGERS.slice(0, 4)))
 /** Marks from the tip down, finger after finger. */
 const marks = computed(() =>
-  fingers.value.flatMap((f, i) =>
-    Array.from({ length: perFinger.value }, (_, j) => ({
-      n: i * perFinger.value + j,
+  marksOf(props.setup.choices.joints).flatMap((count, i, all) => {
+    const before = all.slice(0, i).reduce((sum, n) => sum + n, 0)
+    const { length } = FINGERS[i]!
+    return Array.from({ length: count }, (_, j) => ({
+      n: before + j,
       i,
-      y: -f.length + 20 + (j * (f.length - 8)) / (perFinger.value - 0.2),
-    })),
-  ),
+      y: -length + 20 + (j * (length - 8)) / Math.max(1, count - 0.2),
+    }))
+  }),
 )
 const used = computed(() => props.state.out + Math.abs(props.state.counted))
 </script>

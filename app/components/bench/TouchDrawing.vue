@@ -7,15 +7,25 @@ import type { Drawing, DrawingSays } from '../../utils/drawing'
 const props = defineProps<Drawing>()
 const emit = defineEmits<DrawingSays>()
 const shows = useLocalStorage<'full' | 'faint' | 'off'>('sett.notches', 'full')
-const map = useNotchMap()
+const { map } = useNotchMap()
 
 const first = computed(() => toCount(valueOf(props.setup.problem.first)))
 const second = computed(() => toCount(valueOf(props.setup.problem.terms[0]?.number ?? props.setup.problem.first)))
 const operation = computed(() => props.setup.problem.terms[0]?.operation ?? '+')
+const SIGN_WORDS = { '+': 'add', '-': 'take away', '*': 'times', '/': 'divided by' } as const
+const SIGN_PATHS = {
+  '+': 'M0 0 h56 M28 -28 v56',
+  '-': 'M0 0 h56',
+  '*': 'M8 -20 l40 40 M48 -20 l-40 40',
+  '/': 'M0 0 h56 M28 -22 v1 M28 21 v1',
+} as const
 const all = computed(() => props.setup.way === 'count-all')
 /** Which number is said and which is touched: the way says, and turning round keeps the question as it was asked. */
 const touchesFirst = computed(
-  () => all.value || (props.setup.way === 'count-on-from-greater' && second.value > first.value),
+  () =>
+    all.value ||
+    props.setup.way === 'skip-count' ||
+    (props.setup.way === 'count-on-from-greater' && second.value > first.value),
 )
 const touchesSecond = computed(() => all.value || !touchesFirst.value)
 const counted = computed(() => Math.abs(props.state.counted))
@@ -36,22 +46,18 @@ const width = computed(() => (digits(first.value).length + digits(second.value).
     <svg
       :viewBox="`-16 -14 ${width} 172`"
       role="img"
-      :aria-label="`Numerals ${first} ${operation === '+' ? 'add' : 'take away'} ${second}: ${described}`"
+      :aria-label="`Numerals ${first} ${SIGN_WORDS[operation]} ${second}: ${described}`"
     >
       <g v-for="(d, i) in digits(first)" :key="`f${i}`" :transform="`translate(${i * GAP} 0)`">
         <TouchNumeral
           :digit="d"
-          :map="map.map.value"
+          :map="map"
           :shows="touchesFirst ? shows : 'off'"
           :touched="touchedFirst"
-          @touch="works && emit('more')"
+          @touch="(n) => works && emit('more', n)"
         />
       </g>
-      <path
-        class="sign"
-        :transform="`translate(${digits(first).length * GAP + 10} 70)`"
-        :d="operation === '+' ? 'M0 0 h56 M28 -28 v56' : 'M0 0 h56'"
-      />
+      <path class="sign" :transform="`translate(${digits(first).length * GAP + 10} 70)`" :d="SIGN_PATHS[operation]" />
       <g
         v-for="(d, i) in digits(second)"
         :key="`s${i}`"
@@ -59,10 +65,10 @@ const width = computed(() => (digits(first.value).length + digits(second.value).
       >
         <TouchNumeral
           :digit="d"
-          :map="map.map.value"
+          :map="map"
           :shows="touchesSecond ? shows : 'off'"
           :touched="touchedSecond"
-          @touch="works && emit('more')"
+          @touch="(n) => works && emit('more', all ? first + n : n)"
         />
       </g>
     </svg>

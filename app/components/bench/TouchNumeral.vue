@@ -10,7 +10,8 @@ const props = defineProps<{
   /** How many of its counts have been touched. */
   touched: number
 }>()
-const emit = defineEmits<{ touch: [] }>()
+/** Which of the numeral's counts is touched, from 1 in pen order; of a double bar the one that is next. */
+const emit = defineEmits<{ touch: [count: number] }>()
 const HALF = 13
 const notches = computed(() => {
   let before = 0
@@ -27,7 +28,7 @@ const notches = computed(() => {
       }
     })
     const cut = `M${n.x - n.across.x * HALF} ${n.y - n.across.y * HALF} L${n.x + n.across.x * HALF} ${n.y + n.across.y * HALF}`
-    return { ...n, bars, cut }
+    return { ...n, bars, cut, count: before - n.counts + Math.min(done + 1, n.counts) }
   })
 })
 </script>
@@ -36,7 +37,7 @@ const notches = computed(() => {
   <g>
     <path v-for="(s, i) in PEN_PATHS[digit]" :key="i" class="pen" :d="svgOf(s)" />
     <g v-if="shows !== 'off'" :class="{ faint: shows === 'faint' }">
-      <g v-for="(n, i) in notches" :key="i" class="notch" @click="emit('touch')">
+      <g v-for="(n, i) in notches" :key="i" class="notch" @click="emit('touch', n.count)">
         <circle class="hit" :cx="n.x" :cy="n.y" r="17" />
         <path class="edge" :class="{ wide: n.counts === 2 }" :d="n.cut" />
         <template v-for="(bar, b) in n.bars" :key="b"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Classroom, Hands } from '../../../shared/schemas'
-import { FINGERS } from '../../../core/choices'
+import { FINGERS, marksOf } from '../../../core/choices'
 import { WORD_PACKS } from '../../../core/speech/words'
 
 const props = defineProps<{ first: boolean }>()
@@ -14,8 +14,18 @@ const hands = reactive<Hands>({
   firstFinger: 'little',
   firstHand: 'left',
   joints: 20,
+  touchExchanges: true,
   ...classroom.classroom?.hands,
 })
+const FINGER_NAMES = ['little', 'ring', 'middle', 'index', 'thumb'] as const
+const jointKind = ref<'20' | '12' | 'own'>(
+  typeof hands.joints === 'number' ? (`${hands.joints}` as '20' | '12') : 'own',
+)
+const perFinger = reactive([...marksOf(hands.joints)])
+const jointsChosen = (): Hands['joints'] => {
+  if (jointKind.value === 'own') return [...perFinger] as Hands['joints']
+  return jointKind.value === '20' ? 20 : 12
+}
 const codeName = ref('')
 const trouble = ref('')
 const learnerTrouble = ref('')
@@ -50,7 +60,7 @@ async function remove(id: string): Promise<void> {
 async function keep(): Promise<void> {
   trouble.value = ''
   try {
-    await classroom.setRoom({ name: name.value, words: words.value, hands: { ...hands } })
+    await classroom.setRoom({ name: name.value, words: words.value, hands: { ...hands, joints: jointsChosen() } })
     await add()
     if (learnerTrouble.value === '') emit('done')
   } catch (error) {
@@ -116,10 +126,21 @@ async function keep(): Promise<void> {
       >
       <label
         >Joint marks of a hand
-        <select v-model.number="hands.joints">
-          <option :value="20">20: four on each of five fingers</option>
-          <option :value="12">12: three on each of four fingers</option>
+        <select v-model="jointKind">
+          <option value="20">20: four on each of five fingers</option>
+          <option value="12">12: three on each of four fingers</option>
+          <option value="own">as many as I say on each finger</option>
         </select></label
+      >
+      <div v-if="jointKind === 'own'" class="fingers" role="group" aria-label="Joint marks on each finger">
+        <label v-for="(f, i) in FINGER_NAMES" :key="f" class="per-finger"
+          >{{ f }}
+          <input v-model.number="perFinger[i]" type="number" min="0" max="5" required />
+        </label>
+      </div>
+      <label class="check"
+        ><input v-model="hands.touchExchanges" type="checkbox" /> Touch numerals in columns are worked with
+        exchanges</label
       >
     </section>
     <section>

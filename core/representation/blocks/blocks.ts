@@ -107,6 +107,9 @@ function perform(state: BlocksState, act: Act): readonly BlocksMove[] {
       apply(state, move)
       return [move]
     }
+    case 'begin':
+    case 'group':
+      throw new Refusal('Blocks have no steps to count in.', 'Lay each group, or count on fingers.')
     case 'count':
       return perform(state, amountAct(act.by === '1' ? 'join' : 'take', countsAt(0, 1)))
     case 'lay':

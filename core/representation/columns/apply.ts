@@ -90,6 +90,10 @@ export function apply(s: ColumnsState, move: ColumnsMove): ColumnsState {
         lastInk((i) => ({ ...i, one: true })),
       )
     }
+    case 'say':
+      if (!s.touch) throw new Refusal('This sheet has no notches to touch.', 'Choose touch numerals in columns.')
+      needBand(s, 'Touching')
+      return { ...s, said: [...s.said, { band: s.bands.length - 1, place: move.place, word: move.word }] }
     case 'carry':
       needBand(s, 'A carry mark')
       return inCarry(s, move.place, move.digit)
@@ -115,6 +119,8 @@ function rub(s: ColumnsState, move: Extract<ColumnsMove, { kind: 'rub' }>): Colu
       return { ...s, rows: [] }
     case 'under':
       return { ...s, rows: s.rows.slice(0, -1), bands: s.bands.slice(0, -1) }
+    case 'say':
+      return { ...s, said: s.said.slice(0, -1) }
     case 'carry':
       return inCarry(s, place, -move.digit)
     case 'answer':
@@ -149,6 +155,7 @@ export function invert(before: ColumnsState, move: ColumnsMove): ColumnsMove {
       return rubbing('carry', move.place, move.digit)
     case 'one':
       return rubbing('one', move.place, before.rows[holdingRow(before, move.place)]?.[move.place]?.length ? 0 : 1)
+    case 'say':
     case 'strike':
     case 'above':
       return rubbing(move.kind, move.place)

@@ -1,4 +1,6 @@
 import { countsOf, type Act } from '../../act/act'
+import { DEFAULT_CHOICES } from '../../choices'
+import { features } from '../../problem/features'
 import { valueOf } from '../../number/numeral'
 import { digitsOf, isEmpty, onlyPlace, placeName, placeOfUnit, type Counts, type Place } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
@@ -18,6 +20,17 @@ function widthOf(problem: Problem): number {
 
 /** The digit below in a place of the newest band. */
 const belowAt = (s: ColumnsState, place: Place): number => s.bands.at(-1)?.below[place] ?? 0
+
+/**
+ * The numbers said while one digit of a column is touched: on from the greater when adding, back from the top when taking
+ * away. The number begun from is not said (practice, section 5; common practice, no source).
+ */
+function touches(kind: 'join' | 'take', place: Place, top: number, below: number): readonly ColumnsMove[] {
+  const touched = kind === 'join' ? Math.min(top, below) : below
+  const start = kind === 'join' ? Math.max(top, below) : top
+  const by = kind === 'join' ? 1 : -1
+  return Array.from({ length: touched }, (_, i) => ({ kind: 'say', place, word: start + by * (i + 1) }))
+}
 
 /** Answer digits for places up to `before` with nothing to add or take away, which are only copied down. */
 function copyDown(s: ColumnsState, before: Place): readonly ColumnsMove[] {
@@ -46,6 +59,8 @@ function perform(s: ColumnsState, act: Act): readonly ColumnsMove[] {
       return [...copyDown(s, leading(s) + 1), { kind: 'under', operation: act.operation, number: act.amount }]
     case 'read':
       return [...copyDown(s, leading(s) + 1), { kind: 'read', value: act.value }]
+    case 'begin':
+    case 'group':
     case 'count':
       throw new Refusal('The sheet waits: it has no mark for counting on.')
     case 'exchange':
@@ -79,6 +94,7 @@ function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): re
     const holds = holdings(state)[place]!
     const digit = kind === 'join' ? holds + count : holds - count
     if (digit < 0) throw new Refusal(`There are too few ${placeName(place)} on the sheet.`)
+    if (state.touch) write(touches(kind, place, holds, count))
     write([{ kind: 'answer', place, digit }])
   }
   if (isEmpty(counts) && onlyPlace(counts) === undefined) return []
@@ -115,20 +131,10 @@ function exchange(s: ColumnsState, from: Place, fromCount: number, to: Place, to
   return [...lessen, ...(small ? [{ kind: 'one', place: to } as const] : rewrite(to, more))]
 }
 
-/** The column sheet: digits under digits, with every mark. */
-export const columns: Representation<ColumnsState, ColumnsMove> = {
-  id: 'columns',
-  title: 'column sheet',
+/** What the plain sheet and the touched one share. */
+const sheet = {
   kind: 'written',
   works: 'places',
-  fits: (problem) =>
-    fitWholes(problem, {
-      name: 'the column sheet',
-      greatest: 999_999_999,
-      because: 'it is nine squares wide',
-      instead: [],
-    }),
-  start: (problem) => ({ width: widthOf(problem), rows: [], bands: [], read: null }),
   apply,
   invert,
   shows: shown,
@@ -136,4 +142,52 @@ export const columns: Representation<ColumnsState, ColumnsMove> = {
   recognise,
   print: printMove,
   parse: parseMove,
+} as const
+
+const start = (problem: Problem, touch: boolean): ColumnsState => ({
+  width: widthOf(problem),
+  rows: [],
+  bands: [],
+  touch,
+  said: [],
+  read: null,
+})
+
+/** The column sheet: digits under digits, with every mark. */
+export const columns: Representation<ColumnsState, ColumnsMove> = {
+  ...sheet,
+  id: 'columns',
+  title: 'column sheet',
+  fits: (problem) =>
+    fitWholes(problem, {
+      name: 'the column sheet',
+      greatest: 999_999_999,
+      because: 'it is nine squares wide',
+      instead: [],
+    }),
+  start: (problem) => start(problem, false),
+}
+
+/** Touch numerals in columns: each column on its own, one of its digits touched; with or without exchanges, as the class says. */
+export const touchColumns: Representation<ColumnsState, ColumnsMove> = {
+  ...sheet,
+  id: 'touch-columns',
+  title: 'touch numerals in columns',
+  fits: (problem, { touchExchanges } = DEFAULT_CHOICES) => {
+    const fit = fitWholes(problem, {
+      name: 'a sheet of touch numerals',
+      greatest: 9999,
+      because: 'its numerals are large and four squares wide',
+      instead: ['columns'],
+    })
+    if (!fit.fits || touchExchanges) return fit
+    const [place] = features(problem).flatMap((f) => f.exchanges)
+    if (place === undefined) return fit
+    return {
+      fits: false,
+      why: `The ${placeName(place)} need an exchange, and this room works touch numerals without.`,
+      instead: ['blocks', 'columns'],
+    }
+  },
+  start: (problem) => start(problem, true),
 }

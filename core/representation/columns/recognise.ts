@@ -1,7 +1,8 @@
 import { amountAct, type Act } from '../../act/act'
 import { exchangesFor } from '../../act/exchanges'
 import { countsAt, type Place } from '../../number/places'
-import type { Owed, Recognised } from '../representation'
+import { isUnfinished, type Owed, type Recognised } from '../representation'
+import { exact } from '../../number/exact'
 import { apply } from './apply'
 import { answered, holdings, live, type ColumnsMove, type ColumnsState } from './state'
 
@@ -9,9 +10,28 @@ import { answered, holdings, live, type ColumnsMove, type ColumnsState } from '.
  * Marks as acts. What the sheet holds in each place is compared before and after; a place answered for the first time
  * has had its digit below added or taken away, and what is left over must be an exchange.
  */
-export function recognise(before: ColumnsState, moves: readonly ColumnsMove[]): Recognised {
+export function recognise(before: ColumnsState, all: readonly ColumnsMove[]): Recognised {
+  const moves = all.filter((m) => m.kind !== 'say')
   const last = moves.at(-1)
-  if (!last || moves.some((m) => m.kind === 'rub')) return undefined
+  const [touched] = all.flatMap((m) => (m.kind === 'say' ? [m.place] : []))
+  const oneColumn = all.every((m) => m.kind !== 'say' || m.place === touched)
+  if (all.some((m) => m.kind === 'rub') || !oneColumn) return undefined
+  // Touching alone does nothing yet; after a mark it begins the next column.
+  if (!last) return all.length > 0 ? { soFar: [], owed: { kind: 'nothing' } } : undefined
+  if (all.at(-1)!.kind === 'say') return undefined
+  return withWords(recogniseMarks(before, moves, last), all)
+}
+
+/** Puts the numbers said with a column to the act, or to the slip, that came of them. */
+function withWords(known: Recognised, all: readonly ColumnsMove[]): Recognised {
+  const said = all.flatMap((m) => (m.kind === 'say' ? [exact(m.word)] : []))
+  if (said.length === 0 || known === undefined) return known
+  if (!isUnfinished(known))
+    return known.map((act) => (act.kind === 'join' || act.kind === 'take' ? { ...act, said } : act))
+  return known.owed.kind === 'look-again' ? { ...known, owed: { ...known.owed, said } } : known
+}
+
+function recogniseMarks(before: ColumnsState, moves: readonly ColumnsMove[], last: ColumnsMove): Recognised {
   const now = moves.reduce(apply, before)
   switch (last.kind) {
     case 'read':

@@ -1,7 +1,7 @@
 import type { Exact } from '../../number/exact'
 import { unitOf, type Place } from '../../number/places'
 import { add, exact, multiply, ZERO } from '../../number/exact'
-import type { Operation } from '../../problem/problem'
+import type { Sign } from '../../problem/problem'
 
 /** One digit (or a column's whole sum, for a moment) in a square; `one` is the small 1 before it, worth ten more. */
 export interface Ink {
@@ -15,7 +15,7 @@ export type Square = readonly Ink[]
 
 /** One operation on the sheet: the number written under a row, and the carry marks above that row. */
 export interface Band {
-  readonly operation: Operation
+  readonly operation: Sign
   readonly amount: Exact
   /** Digits of the number below, by place. */
   readonly below: readonly number[]
@@ -30,6 +30,10 @@ export interface ColumnsState {
   readonly width: number
   readonly rows: readonly (readonly Square[])[]
   readonly bands: readonly Band[]
+  /** Whether digits carry notches that are touched and counted, column by column. */
+  readonly touch: boolean
+  /** The numbers said while touching, each with its band and column. */
+  readonly said: readonly { readonly band: number; readonly place: Place; readonly word: number }[]
   readonly read: Exact | null
 }
 
@@ -37,7 +41,7 @@ export type ColumnsMove =
   /** Writes the first number. */
   | { readonly kind: 'write'; readonly number: Exact }
   /** Writes the sign and the next number beneath, flush right. */
-  | { readonly kind: 'under'; readonly operation: Operation; readonly number: Exact }
+  | { readonly kind: 'under'; readonly operation: Sign; readonly number: Exact }
   /** Writes in the answer row. */
   | { readonly kind: 'answer'; readonly place: Place; readonly digit: number }
   /** Strikes what holds in this place now. */
@@ -46,13 +50,15 @@ export type ColumnsMove =
   | { readonly kind: 'above'; readonly place: Place; readonly digit: number }
   /** The small 1 before the digit. */
   | { readonly kind: 'one'; readonly place: Place }
+  /** A number said while touching a notch in this column. */
+  | { readonly kind: 'say'; readonly place: Place; readonly word: number }
   /** A carry mark above this column. */
   | { readonly kind: 'carry'; readonly place: Place; readonly digit: number }
   | { readonly kind: 'read'; readonly value: Exact | null }
   /** Takes the newest mark of a kind away again; only undoing makes it. */
   | {
       readonly kind: 'rub'
-      readonly mark: 'write' | 'under' | 'answer' | 'strike' | 'above' | 'one' | 'carry'
+      readonly mark: 'write' | 'under' | 'answer' | 'strike' | 'above' | 'one' | 'carry' | 'say'
       readonly place: Place
       readonly digit: number
     }

@@ -5,7 +5,7 @@ import { Refusal } from '../../refusal'
 import { numberAt, placeAt, spanOf, wordsOf } from '../text'
 import type { ColumnsMove } from './state'
 
-const RUBBED = ['write', 'under', 'answer', 'strike', 'above', 'one', 'carry'] as const
+const RUBBED = ['write', 'under', 'answer', 'strike', 'above', 'one', 'carry', 'say'] as const
 
 /** `write 52`, `under - 37`, `answer 5 ones`, `strike tens`, `above 4 tens`, `one ones`, `carry 1 tens`, `read 15`. */
 export function printMove(move: ColumnsMove): string {
@@ -20,6 +20,8 @@ export function printMove(move: ColumnsMove): string {
     case 'above':
     case 'carry':
       return `${move.kind} ${move.digit} ${placeName(move.place)}`
+    case 'say':
+      return `say ${move.word} ${placeName(move.place)}`
     case 'strike':
     case 'one':
       return `${move.kind} ${placeName(move.place)}`
@@ -69,6 +71,9 @@ export function parseMove(text: string): ColumnsMove {
     case 'carry':
       only(3)
       return { kind: verb.text, digit: digit(1), place: place(2) }
+    case 'say':
+      only(3)
+      return { kind: 'say', word: digit(1), place: place(2) }
     case 'strike':
     case 'one':
       only(2)
@@ -82,7 +87,7 @@ export function parseMove(text: string): ColumnsMove {
   }
   throw new Refusal(
     `The column sheet has no mark “${verb.text}”.`,
-    'It knows write, under, answer, strike, above, one, carry and read.',
+    'It knows write, under, answer, strike, above, one, carry, say and read.',
     spanOf(verb),
   )
 }

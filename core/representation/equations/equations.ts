@@ -1,5 +1,5 @@
-import { amountAct, change, countsOf, exchangeAct, type Act } from '../../act/act'
-import { add, toCount, ZERO, type Exact } from '../../number/exact'
+import { amountAct, change, countsOf, exchangeAct, stepWorth, type Act, type BeginAct } from '../../act/act'
+import { add, exact, multiply, negate, sign, toCount, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, valueOf } from '../../number/numeral'
 import { addCounts, countsAt, digitsOf, noCounts, onlyPlace, unitOf, worth, type Counts } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
@@ -66,6 +66,13 @@ function lineFor(s: EquationsState, act: Act): string {
     case 'join':
     case 'take':
       return `${s.value} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s)} = ${add(s.value, change(act))}`
+    case 'begin':
+      return beginText(act)
+    case 'group': {
+      const size = multiply(act.count, act.size)
+      if (sign(size) < 0) return `${s.value} - ${negate(size)} = ${add(s.value, size)}`
+      return `${act.count} * ${act.size} = ${parted(digitsOf(size))}`
+    }
     case 'count':
       return `· ${act.word}`
     case 'exchange': {
@@ -86,8 +93,11 @@ function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'cou
       value: s.value,
       counts: addCounts(addCounts(s.counts, countsOf([act.from], width), -1), countsOf([act.to], width)),
     }
-  if (act.kind === 'count')
-    return { value: add(s.value, act.by), counts: addCounts(s.counts, [act.by === '1' ? 1 : -1]) }
+  if (act.kind === 'count') return { value: add(s.value, act.by), counts: addCounts(s.counts, [toCount(act.by)]) }
+  if (act.kind === 'group' || act.kind === 'begin') {
+    const value = add(s.value, change(act))
+    return { value, counts: digitsOf(value, width) }
+  }
   const way = act.kind === 'take' ? -1 : act.kind === 'lay' || act.kind === 'join' ? 1 : 0
   if (way === 0 || act.kind === 'pose' || act.kind === 'read') return { value: s.value, counts: s.counts }
   const pieces = act.pieces ? countsOf(act.pieces, width) : digitsOf(act.amount, width)
@@ -102,12 +112,27 @@ const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*))? = ${NUMBER}$
 /** One number said while counting on or back. */
 const WORD = /^· (\d+)$/
 const READ = /^read (\d+)$/
+/** `from 8 to 14`, `from 0 to 12 in steps of 4`, `from 0 3 steps of 4`. */
+const BEGIN = /^from (\d+)(?: to (\d+))?(?: in steps of (\d+)|, (\d+) steps of (\d+))?$/
+const GROUP = /^(-?\d+) \* (\d+) = /
+
+function beginText({ from, step, to, times }: BeginAct): string {
+  if (to === null) return `from ${from}, ${times} steps of ${step}`
+  return `from ${from} to ${to}${step === '1' ? '' : ` in steps of ${step}`}`
+}
+
+/** What each word counts: one, or the step of the count that was begun. */
+function stepOf(s: EquationsState): Exact {
+  const begun = s.lines.findLast((l) => l.act.kind === 'begin')?.act
+  return begun?.kind === 'begin' ? stepWorth(begun) : exact(1)
+}
 
 /** Which way one counts here: as the number last asked says, or as the words have gone so far. */
 function counting(s: EquationsState): 'on' | 'back' | null {
-  const asked = s.lines.findLast((l) => l.act.kind === 'pose' || l.act.kind === 'count')?.act
+  const asked = s.lines.findLast((l) => ['pose', 'count', 'begin'].includes(l.act.kind))?.act
+  if (asked?.kind === 'begin') return null
   if (asked?.kind === 'pose') return asked.operation === '+' ? 'on' : 'back'
-  return asked?.kind === 'count' ? (asked.by === '1' ? 'on' : 'back') : null
+  return asked?.kind === 'count' ? (sign(asked.by) > 0 ? 'on' : 'back') : null
 }
 
 /** Every act that a line could be, the likeliest first; each is tried against what Sett itself would write for it. */
@@ -115,6 +140,9 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   const width = s.counts.length
   const number = (text: string): Exact => valueOf(parseNumeral(text))
   const parting = (n: Exact): Counts => (s.plain ? countsAt(0, toCount(n), width) : digitsOf(n, width))
+  // What came as one group goes as one.
+  const last = s.lines.at(-1)?.act
+  if (last?.kind === 'group' && sign(last.count) > 0) yield { ...last, count: negate(last.count) }
   const work = WORK.exec(line)
   if (work && !/^0+$/.test(work[3]!)) {
     const [, , sign, amount, unit] = work
@@ -123,9 +151,18 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   }
   const word = WORD.exec(line)
   if (word)
-    for (const by of ['1', '-1'] as Exact[])
-      if (by === '1' ? counting(s) !== 'back' : counting(s) !== 'on')
+    for (const by of [stepOf(s), negate(stepOf(s))])
+      if (sign(by) > 0 ? counting(s) !== 'back' : counting(s) !== 'on')
         yield { kind: 'count', by, word: number(word[1]!) }
+  const begin = BEGIN.exec(line)
+  if (begin) {
+    const [, from, to, step = '1', times, each] = begin
+    yield times === undefined
+      ? { kind: 'begin', from: number(from!), step: number(step), to: number(to ?? from!), times: null }
+      : { kind: 'begin', from: number(from!), step: number(each!), to: null, times: number(times) }
+  }
+  const group = GROUP.exec(line)
+  if (group && s.value === ZERO) yield { kind: 'group', count: number(group[1]!), size: number(group[2]!) }
   const pose = POSE.exec(line)
   if (pose) yield { kind: 'pose', operation: pose[2] as '+' | '-', amount: number(pose[3]!) }
   const head = HEAD.exec(line)
@@ -195,6 +232,7 @@ export const equations: Representation<EquationsState, EquationsMove> = {
       greatest: 999_999_999,
       because: `numbers here have up to ${MAX_DIGITS} digits`,
       instead: [],
+      groups: true,
     }),
   start: (problem, _, beside) => ({
     problem: printProblem(problem),

@@ -18,6 +18,7 @@ export const fingers = counting({
   fits: (problem) =>
     fitCounting(problem, {
       total: 20,
+      steps: 20,
       why: 'two hands and one ten in the head hold 20',
       instead: ['tallies', 'blocks'],
     }),

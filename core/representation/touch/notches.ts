@@ -63,6 +63,8 @@ export function placed(digit: number, notches: readonly Notch[] = notchesOf(digi
   })
 }
 
+const within = (n: unknown, low: number, high: number): boolean => typeof n === 'number' && n >= low && n <= high
+
 /** Reads a class's notches. @throws Refusal naming the digit and its total when a map would change what a numeral counts. */
 export function parseNotchMap(json: unknown): NotchMap {
   const map = json as NotchMap
@@ -82,7 +84,7 @@ export function parseNotchMap(json: unknown): NotchMap {
     const sound =
       Array.isArray(notches) &&
       notches.every(
-        (n: Notch) => (n?.counts === 1 || n?.counts === 2) && n.at >= 0 && n.at <= 1 && Math.abs(n.aside) <= 40,
+        (n: Notch) => (n?.counts === 1 || n?.counts === 2) && within(n.at, 0, 1) && within(n.aside, -40, 40),
       )
     if (!sound)
       throw new Refusal(

@@ -10,10 +10,19 @@ function allows(way: string, problem: Problem): boolean {
   const touchable = (n: number): boolean => n <= 9
   if (way === 'count-all') return [first!, ...rest].every(touchable)
   if (way === 'count-on' || way === 'count-back') return rest.every(touchable)
-  return way === 'count-on-from-greater'
+  return way === 'count-on-from-greater' || way === 'skip-count'
 }
 
 const no = (why: string): Fit => ({ fits: false, why, instead: ['counters', 'blocks'] })
+
+/** Skip-counting one factor while the notches of the other, the first, are touched. */
+function fitSteps({ first, terms }: Problem): Fit {
+  const [factor, step] = [toCount(valueOf(first)), toCount(valueOf(terms[0]!.number))]
+  const fingers = (why: string): Fit => ({ fits: false, why, instead: ['fingers'] })
+  if (terms[0]!.operation === '/') return fingers('What is found by dividing has no notches yet to touch.')
+  if (factor > 9) return fingers(`${factor} has two digits, and only numerals from 1 to 9 carry notches.`)
+  return step === 0 || step > 99 ? fingers(`Steps of ${step} are not counted on touch numerals.`) : FITS
+}
 
 /** Only numerals 1 to 9 carry notches, so what is touched is one digit, and counting back starts from 18 at most. */
 function fits(problem: Problem): Fit {
@@ -22,11 +31,13 @@ function fits(problem: Problem): Fit {
     greatest: 999,
     because: 'counting goes no further here',
     instead: ['blocks'],
+    groups: true,
   })
   if (!whole.fits) return whole
   if (problem.terms.length > 1) return no('Touching works one number on or back from another; this chain has more.')
   const [term] = problem.terms
   if (!term) return FITS
+  if (term.operation === '*' || term.operation === '/') return fitSteps(problem)
   const [first, second] = [toCount(valueOf(problem.first)), toCount(valueOf(term.number))]
   const touched = term.operation === '+' ? Math.min(first, second) : second
   if (touched > 9)

@@ -1,0 +1,25 @@
+import { owing } from '../act/standing'
+import { divide, exact, negate, sign } from '../number/exact'
+import { timesNine } from '../problem/nines'
+import type { Way } from './way'
+
+/**
+ * The nines on ten fingers: fold the finger of the number; those before it are tens, those after it ones, since
+ * 9n = 10(n − 1) + (10 − n) (practice, section 2; common practice, no source).
+ */
+export const nines: Way = {
+  id: 'nines',
+  title: 'fold a finger',
+  school: 'Fold the finger of the number: the fingers before it are tens, those after it ones.',
+  at: 'Ten fingers, numbered from the left; it holds for nines and for nothing else.',
+  works: 'nines',
+  suits: (p) => timesNine(p) !== undefined,
+  next: (problem, s) => {
+    const nine = exact(9)
+    const n = timesNine(problem)!
+    if (sign(s.value) === 0) return { kind: 'group', count: exact(n), size: nine }
+    // Another finger than the one asked for is unfolded first.
+    if (sign(owing(s)) !== 0) return { kind: 'group', count: negate(divide(s.value, nine)), size: nine }
+    return s.read === s.value ? null : { kind: 'read', value: s.value }
+  },
+}
