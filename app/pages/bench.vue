@@ -3,7 +3,7 @@ import { digitsOf, placeOfUnit } from '../../core/number/places'
 import { valueOf } from '../../core/number/numeral'
 import { totals } from '../../core/problem/problem'
 import { askInWords, sayAct } from '../../core/speech/say'
-import { capital, WORD_PACKS } from '../../core/speech/words'
+import { capital, pretty, WORD_PACKS } from '../../core/speech/words'
 import type { Act } from '../../core/act/act'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { SavedRecord } from '../../shared/schemas'
@@ -79,6 +79,14 @@ const tone = computed(() => {
 })
 const spoken = ref('')
 watch([said, () => bench.stones.length], () => (spoken.value = said.value))
+/** Said by the machine's own voice, where it has one and it is wanted. */
+const aloud = useLocalStorage('sett.aloud', false)
+const voice = useSpeechSynthesis(spoken, { lang: 'en' })
+watch(spoken, (text) => {
+  if (!aloud.value || !voice.isSupported.value) return
+  voice.stop()
+  if (text) voice.speak()
+})
 watch(
   () => bench.bench,
   () => (notice.value = ''),
@@ -158,7 +166,7 @@ onBeforeUnmount(() => (presenting.value = false))
       <button type="button" class="stone-button" @click="bench.look(0)">To its start</button>
     </p>
     <p v-else-if="bench.aside" class="aside" role="status">
-      <span>{{ bench.aside.work.problem.replaceAll('-', '−') }} was left unsaved.</span>
+      <span>{{ pretty(bench.aside.work.problem) }} was left unsaved.</span>
       <button type="button" class="stone-button" @click="bench.resume(bench.aside, false)">Bring it back</button>
       <button type="button" class="stone-button bare" @click="bench.aside = null">Let it go</button>
     </p>
@@ -193,6 +201,16 @@ onBeforeUnmount(() => (presenting.value = false))
         </button>
         <span v-if="!said" class="quiet">Sett is quiet. It writes what is moved.</span>
       </p>
+      <button
+        v-if="voice.isSupported.value && !presenting"
+        type="button"
+        class="stone-button aloud"
+        aria-label="Say it aloud"
+        :aria-pressed="aloud"
+        @click="aloud = !aloud"
+      >
+        <i class="pi pi-volume-up" aria-hidden="true" />
+      </button>
     </section>
     <p class="sr-only" aria-live="polite">{{ spoken }}</p>
     <p class="sr-only" aria-live="polite">{{ whisper }}</p>
@@ -320,6 +338,10 @@ onBeforeUnmount(() => (presenting.value = false))
 .say.agrees {
   border-left-color: var(--moss);
   background: var(--moss-wash);
+}
+/* The button is always at the end of the strip. */
+.aloud {
+  margin-left: auto;
 }
 .words {
   font-size: 1.45rem;

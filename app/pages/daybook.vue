@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pretty } from '../../core/speech/words'
 import { format } from 'date-fns'
 import type { RecordSummary, SavedRecord } from '../../shared/schemas'
 import { request } from '../utils/request'
@@ -46,7 +47,6 @@ const summary = computed(() => {
 const took = (ms: number): string =>
   ms < 60_000 ? `${Math.round(ms / 1000)} s` : `${Math.floor(ms / 60_000)} min ${Math.round((ms % 60_000) / 1000)} s`
 const when = (iso: string): string => format(new Date(iso), 'd MMM yyyy, HH:mm')
-const nice = (problem: string): string => problem.replaceAll('-', '−')
 const fileUrl = computed(() =>
   whose.value === 'all' ? '/api/records/file' : `/api/records/file?learner=${whose.value}`,
 )
@@ -56,7 +56,7 @@ async function remove(r: RecordSummary): Promise<void> {
   try {
     lastDeleted.value = await request<SavedRecord>(`/api/records/${r.id}`)
     await request(`/api/records/${r.id}`, { method: 'DELETE' })
-    said.value = `${nice(r.problem)} of ${classroom.nameOf(r.learnerId)} is deleted.`
+    said.value = `${pretty(r.problem)} of ${classroom.nameOf(r.learnerId)} is deleted.`
     await load()
   } catch (error) {
     trouble.value = (error as Error).message
@@ -137,7 +137,7 @@ async function takeIn(event: Event): Promise<void> {
       <Column field="problem" header="Problem" sortable>
         <template #body="{ data }"
           ><NuxtLink class="learner open" :to="{ path: '/bench', query: { record: data.id } }">{{
-            nice(data.problem)
+            pretty(data.problem)
           }}</NuxtLink></template
         >
       </Column>
@@ -168,13 +168,13 @@ async function takeIn(event: Event): Promise<void> {
               class="stone-button bare"
               :href="`/api/records/file?record=${data.id}`"
               download
-              :aria-label="`Export ${nice(data.problem)}`"
+              :aria-label="`Export ${pretty(data.problem)}`"
               ><i class="pi pi-download" aria-hidden="true"
             /></a>
             <button
               type="button"
               class="stone-button bare"
-              :aria-label="`Delete ${nice(data.problem)}`"
+              :aria-label="`Delete ${pretty(data.problem)}`"
               @click="remove(data)"
             >
               <i class="pi pi-trash" aria-hidden="true" />

@@ -34,6 +34,10 @@ function misread(read: Exact, there: Exact, pack: WordPack): string {
   return `Read as ${say(read, pack)}: ${say(size, pack)} ${sign(off) < 0 ? 'fewer' : 'more'} than is there.`
 }
 
+/** The words of one column, as they were said with each touch. */
+const countedOut = (said: readonly Exact[], pack: WordPack): string =>
+  `${capital(said.map((n) => say(n, pack)).join(', '))}.`
+
 /** One, two, three … as they are said while counting all. */
 const countedTo = (n: number, pack: WordPack): string =>
   Array.from({ length: n }, (_, i) => say(i + 1, pack)).join(', ')
@@ -68,9 +72,11 @@ export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack
     case 'count':
       return `${capital(say(act.word, pack))}.`
     case 'join':
+      if (act.said) return `${countedOut(act.said, pack)} ${capital(now)} now.`
       if (hands) return `${capital(hands.join)} ${say(act.amount, pack)} more. ${capital(now)} now.`
       return `${capital(pack.add)} ${act.pieces ? piecesInWords(act.pieces, pack) : say(act.amount, pack)}. ${capital(now)} now.`
     case 'take':
+      if (act.said) return `${countedOut(act.said, pack)} ${capital(now)} left.`
       if (hands) return `${capital(hands.take)} ${say(act.amount, pack)}. ${capital(now)} left.`
       return `${capital(pack.take)} ${act.pieces ? piecesInWords(act.pieces, pack) : say(act.amount, pack)}. ${capital(now)} left.`
     case 'exchange':

@@ -135,7 +135,7 @@ test('touch numerals in columns say the words of each column, and leave exchange
 })
 
 test('a slip in the words of one column is named', () => {
-  const sheet = (...moves: string[]) => slips(work('touch-columns', '25 + 13', 'write 25', ...moves))
+  const sheet = (...moves: string[]) => slips(work('touch-columns', '25 + 13', 'write 25', 'under + 13', ...moves))
   expect(sheet('say 5 ones', 'say 6 ones', 'say 7 ones', 'answer 7 ones')).toEqual([SLIPS.startSaid])
   expect(sheet('say 6 ones', 'say 8 ones', 'answer 8 ones')).toEqual([SLIPS.skipped])
   expect(sheet('say 6 ones', 'say 7 ones', 'say 8 ones', 'answer 8 ones')).toEqual([])

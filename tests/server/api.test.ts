@@ -156,3 +156,29 @@ test('a saved record survives a server killed right after it answered', async ()
     await server.kill().catch(() => undefined)
   }
 })
+
+test('a class keeps its own notches; a map that would change a numeral is refused with its total', async () => {
+  const seven = [
+    { counts: 2, at: 0.2, aside: 0 },
+    { counts: 2, at: 0.5, aside: 3 },
+    { counts: 2, at: 0.7, aside: 0 },
+    { counts: 1, at: 0.9, aside: -3 },
+  ]
+  const map = { format: 'sett-notches', version: 1, digits: { 7: seven } }
+  expect((await call('PUT', '/api/notches', map)).status).toBe(200)
+  problem(
+    await call('PUT', '/api/notches', { ...map, digits: { 7: seven.slice(1) } }),
+    422,
+    'The notches of 7 count 5. They must count 7.',
+    '/digits',
+  )
+  problem(
+    await call('PUT', '/api/notches', { ...map, digits: { 7: [{ counts: 2, at: '0.2', aside: 0 }] } }),
+    422,
+    /of 7/,
+  )
+  problem(await call('PUT', '/api/notches', '{'), 400, 'not complete JSON')
+  expect(await get('/api/notches')).toEqual({ map })
+  expect((await call('DELETE', '/api/notches')).status).toBe(204)
+  expect(await get('/api/notches')).toEqual({ map: null })
+})

@@ -1,6 +1,7 @@
 import { timesOfCore } from './core'
 import { firstLoad } from './load'
 import { framesWhileDragging } from './frames'
+import { tapsOnMats } from './mats'
 import { savesPerSecond } from './saves'
 
 /** Prints one measured figure with what it is held against. */
@@ -14,6 +15,7 @@ for (const [title, measure] of [
   ['The work of the core', timesOfCore],
   ['First load of the Bench', firstLoad],
   ['Frames while dragging, 500 pieces out', framesWhileDragging],
+  ['Taps on the counting mats', tapsOnMats],
   ['Saving', savesPerSecond],
 ] as const) {
   console.log(`\n${title}`)

@@ -203,6 +203,8 @@ defineExpose({
   display: flex;
   gap: 6px;
   align-items: center;
+}
+.answer label {
   font-size: 1.5rem;
 }
 .answer :deep(#read) {

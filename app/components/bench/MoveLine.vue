@@ -9,6 +9,8 @@ function go(): void {
 }
 const example = computed(() => {
   const r = REPRESENTATIONS[bench.bench.setup.representation]
+  if (r.id === 'nines') return 'fold 4 · unfold 4 · read 36'
+  if (r.id === 'touch-columns') return 'say 9 ones · answer 5 ones'
   if (r.id === 'blocks') return 'lay 52 · break ten · take 7 ones'
   return r.verbs ? `${r.verbs.lay} 5 · hold 8 · on 9 · read 9` : 'write 52 · strike tens · answer 5 ones'
 })

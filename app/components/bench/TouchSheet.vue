@@ -36,6 +36,12 @@ watch(
   () => props.state,
   () => (word.value = ''),
 )
+/** The count of the column in hand, or of the last one worked: the number begun from, then the words. */
+const sequence = computed(() => {
+  const last = props.state.said.at(-1)
+  if (!last || last.band !== props.state.bands.length - 1) return ''
+  return said(last.place).join(' ')
+})
 const nextWord = computed(() => {
   const p = column.value
   if (p === undefined || !band.value) return 0
@@ -55,7 +61,7 @@ const LEVELS = ['full', 'faint', 'off'] as const
 </script>
 
 <template>
-  <div class="touch-sheet">
+  <div class="touch-sheet" role="group" aria-label="The mat">
     <ColumnSheet
       :state="state"
       :writable="works"
@@ -98,8 +104,8 @@ const LEVELS = ['full', 'faint', 'off'] as const
         <button type="button" class="stone-button main" @click="touch()">
           {{ mode === 'alone' ? 'Say it' : `Say ${inWords(nextWord, pack)}` }}
         </button>
-        <span class="learner words" aria-live="polite">{{ said(column).join(' ') }}</span>
       </template>
+      <span class="learner words" aria-live="polite">{{ sequence }}</span>
       <span class="space" />
       <span class="levels" role="group" aria-label="How strong the notches are">
         <button

@@ -13,7 +13,7 @@ export interface FingerLook {
 }
 
 /** Two hands, palms towards the one who looks. A raised finger stands; a folded one is a stub. */
-defineProps<{ look: (finger: Finger) => FingerLook; works: boolean; label: string }>()
+const props = defineProps<{ look: (finger: Finger) => FingerLook; works: boolean; label: string }>()
 const emit = defineEmits<{ tap: [finger: Finger] }>()
 
 /** Fingers of a hand from its little finger: where each is rooted, how long, and how it leans. */
@@ -25,6 +25,7 @@ const SHAPES: readonly { name: Digit; x: number; y: number; length: number; widt
   { name: 'thumb', x: 132, y: 150, length: 64, width: 26, lean: 46 },
 ]
 const HANDS: readonly Hand[] = ['left', 'right']
+const fingersOf = (hand: Hand) => SHAPES.map((s) => ({ s, f: props.look(`${hand}-${s.name}`) }))
 </script>
 
 <template>
@@ -38,10 +39,8 @@ const HANDS: readonly Hand[] = ['left', 'right']
         class="palm"
         d="M20 128 Q22 108 60 104 Q112 100 124 122 Q142 150 128 196 Q118 236 74 238 Q28 238 20 196 Z"
       />
-      <template v-for="s in SHAPES" :key="s.name">
+      <template v-for="{ s, f } in fingersOf(hand)" :key="s.name">
         <g
-          v-for="f in [look(`${hand}-${s.name}`)]"
-          :key="`${hand}-${s.name}`"
           :transform="`translate(${s.x} ${s.y}) rotate(${s.lean})`"
           class="finger"
           :class="{ up: f.up, missing: f.missing, now: f.now }"
