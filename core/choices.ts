@@ -12,6 +12,20 @@ export interface Choices {
   readonly joints: JointMarks
   /** Whether touch numerals in columns are worked with exchanges, or such problems are left for later. */
   readonly touchExchanges: boolean
+  /** Where carry marks stand: over the next column, or below the rule. */
+  readonly carryMarks: 'above' | 'below'
+  /** How an enlarged digit is marked: a small 1 before it, or struck and written anew. */
+  readonly smallOne: 'one' | 'rewrite'
+  /** Whether empty places are filled with noughts, also after the point. */
+  readonly zeroFill: boolean
+  /** How a column of several digits is added: from the top down, or looking for tens first. */
+  readonly columnSum: 'down' | 'tens'
+  /** On the open number line: tens (and every further place) hopped one by one, or joined in one hop. */
+  readonly hops: 'single' | 'joined'
+  /** Which addend the open number line starts from. */
+  readonly startFrom: 'greater' | 'first'
+  /** Whether the class works the standard column method yet. */
+  readonly columnMethod: boolean
 }
 
 /** 20 is four marks on each of five fingers, 12 three on each of four; or so many on each finger, from the little one to the thumb. */
@@ -48,6 +62,13 @@ export const DEFAULT_CHOICES: Choices = {
   firstHand: 'left',
   joints: 20,
   touchExchanges: true,
+  carryMarks: 'above',
+  smallOne: 'one',
+  zeroFill: false,
+  columnSum: 'down',
+  hops: 'joined',
+  startFrom: 'greater',
+  columnMethod: true,
 }
 
 export const withDefaults = (choices?: Partial<Choices>): Choices => ({ ...DEFAULT_CHOICES, ...choices })

@@ -3,14 +3,14 @@ import { recordOf } from '../core/record/record'
 import { plan } from '../core/plan/plan'
 import { REPRESENTATIONS } from '../core/representation/index'
 import type { Help } from '../shared/levels'
-import type { Classroom, SavedRecord } from '../shared/schemas'
+import { handsSchema, type Classroom, type SavedRecord } from '../shared/schemas'
 import type { Store } from '../server/utils/store'
 
 /** The Loft, a resource room at Thornwick Street School, before the lantern walk. All of it is invented. */
 export const ROOM: Classroom = {
   name: 'the Loft',
   words: 'exchange',
-  hands: { away: [], firstFinger: 'little', firstHand: 'left', joints: 20, touchExchanges: true },
+  hands: handsSchema.parse({}),
 }
 const LEARNERS = ['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth']
 

@@ -28,7 +28,7 @@ export const codeName = z
 
 const onFinger = z.int().min(0).max(5)
 
-/** How a class counts on its hands. */
+/** What a class has chosen where schools differ: on its hands, on its sheets, on the line. */
 const hands = {
   away: z.array(oneOf(FINGERS)).max(9, 'At least one finger is needed to count on.').default([]),
   firstFinger: oneOf(['little', 'thumb', 'index']).default('little'),
@@ -45,6 +45,13 @@ const hands = {
       'A hand has 20 or 12 joint marks, or 0 to 5 on each of five fingers.',
     )
     .default(20),
+  carryMarks: oneOf(['above', 'below']).default('above'),
+  smallOne: oneOf(['one', 'rewrite']).default('one'),
+  zeroFill: z.boolean('Filled or not is wanted.').default(false),
+  columnSum: oneOf(['down', 'tens']).default('down'),
+  hops: oneOf(['single', 'joined']).default('joined'),
+  startFrom: oneOf(['greater', 'first']).default('greater'),
+  columnMethod: z.boolean('Worked yet or not is wanted.').default(true),
   touchExchanges: z.boolean('With exchanges or without is wanted.').default(true),
 }
 export const handsSchema = z.strictObject(hands)

@@ -81,15 +81,16 @@ export const worthOf = (pieces: readonly Pieces[]): Exact => sum(pieces.map((p) 
 export const after = (value: Exact, act: Act): Exact => add(value, change(act))
 
 /** Counts in places as pieces, greatest first; empty places are left out. */
-export const piecesOf = (counts: Counts): readonly Pieces[] =>
-  counts.flatMap((count, place) => (count ? [{ count, unit: unitOf(place) }] : [])).reverse()
+export const piecesOf = (counts: Counts, decimals = 0): readonly Pieces[] =>
+  counts.flatMap((count, i) => (count ? [{ count, unit: unitOf(i - decimals) }] : [])).reverse()
 
-/** Pieces as counts in places. Only for pieces whose units are whole powers of ten. */
-export function countsOf(pieces: readonly Pieces[], width: number): Counts {
+/** Pieces as counts in places. Only for pieces whose units are powers of ten, none below the lowest place. */
+export function countsOf(pieces: readonly Pieces[], width: number, decimals = 0): Counts {
   const counts = new Array<number>(width).fill(0)
   for (const { count, unit } of pieces) {
-    const place = placeOfUnit(unit)
-    if (place === undefined || place < 0) throw new Error(`${unit} is no whole place`)
+    const power = placeOfUnit(unit)
+    const place = power === undefined ? -1 : power + decimals
+    if (place < 0) throw new Error(`${unit} is no place here`)
     while (counts.length <= place) counts.push(0)
     counts[place] = (counts[place] ?? 0) + count
   }
@@ -97,10 +98,10 @@ export function countsOf(pieces: readonly Pieces[], width: number): Counts {
 }
 
 /** An act of laying, joining or taking counts in places. */
-export const amountAct = (kind: AmountAct['kind'], counts: Counts): AmountAct => ({
+export const amountAct = (kind: AmountAct['kind'], counts: Counts, decimals = 0): AmountAct => ({
   kind,
-  amount: worth(counts),
-  pieces: piecesOf(counts),
+  amount: worth(counts, decimals),
+  pieces: piecesOf(counts, decimals),
 })
 
 /** One of the higher place for ten of the next lower, or (`making`) ten of the lower for one of the higher. */

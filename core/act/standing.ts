@@ -1,7 +1,7 @@
 import { add, compare, negate, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { addCounts, digitsOf, noCounts, worth, type Counts } from '../number/places'
-import { answer, type Problem, type Sign } from '../problem/problem'
+import { answer, decimalsIn, type Problem, type Sign } from '../problem/problem'
 import { change, countsOf, goalOf, type Act, type BeginAct } from './act'
 
 /**
@@ -10,7 +10,9 @@ import { change, countsOf, goalOf, type Act, type BeginAct } from './act'
  */
 export interface Standing {
   readonly value: Exact
-  /** How many stand in each place. */
+  /** How many places below the ones are kept. */
+  readonly decimals: number
+  /** How many stand in each place, the lowest first. */
   readonly counts: Counts
   /** How many numbers of the chain have been begun, the first included. */
   readonly begun: number
@@ -29,27 +31,30 @@ export interface Standing {
 
 export function standingAtStart(problem: Problem, width: number): Standing {
   const first = valueOf(problem.first)
+  const decimals = decimalsIn(problem)
   return {
     value: ZERO,
-    counts: noCounts(width),
+    decimals,
+    counts: noCounts(width + decimals),
     begun: 1,
     doing: 'lay',
     laid: false,
     unposed: ZERO,
-    left: digitsOf(first, width),
+    left: digitsOf(first, width + decimals, decimals),
     begunCount: null,
     read: null,
   }
 }
 
 /** What the number begun last still owes, as one amount; below nought where too much was done. */
-export const owing = (s: Standing): Exact => worth(s.left)
+export const owing = (s: Standing): Exact => worth(s.left, s.decimals)
 
 /** Whether the number begun last has been worked in wholly. */
 export const termDone = (s: Standing): boolean => s.laid && sign(owing(s)) === 0 && compare(s.unposed, ZERO) <= 0
 
 /** The standing after an act. */
 export function stand(problem: Problem, s: Standing, act: Act): Standing {
+  const { decimals } = s
   const width = s.counts.length
   switch (act.kind) {
     case 'read':
@@ -63,13 +68,13 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
         begun: problem.terms.length + 1,
         doing: '+',
         unposed: ZERO,
-        left: addCounts(digitsOf(goalOf(act), width), s.counts, -1),
+        left: addCounts(digitsOf(goalOf(act), width, decimals), s.counts, -1),
         begunCount: act,
         read: null,
       }
     case 'group': {
       const [moved, by] = [change(act), sign(act.count)]
-      const counts = addCounts(s.counts, digitsOf(by < 0 ? negate(moved) : moved, width), by)
+      const counts = addCounts(s.counts, digitsOf(by < 0 ? negate(moved) : moved, width, decimals), by)
       return {
         ...s,
         laid: true,
@@ -78,7 +83,7 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
         unposed: ZERO,
         value: add(s.value, moved),
         counts,
-        left: addCounts(digitsOf(answer(problem), width), counts, -1),
+        left: addCounts(digitsOf(answer(problem), width, decimals), counts, -1),
         read: null,
       }
     }
@@ -93,13 +98,13 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
       }
     }
     case 'exchange': {
-      const moved = addCounts(countsOf([act.to], width), countsOf([act.from], width), -1)
+      const moved = addCounts(countsOf([act.to], width, decimals), countsOf([act.from], width, decimals), -1)
       return { ...s, counts: addCounts(s.counts, moved), read: null }
     }
     case 'lay':
     case 'join':
     case 'take': {
-      const pieces = act.pieces ? countsOf(act.pieces, width) : digitsOf(act.amount, width)
+      const pieces = act.pieces ? countsOf(act.pieces, width, decimals) : digitsOf(act.amount, width, decimals)
       const way = act.kind === 'take' ? -1 : 1
       // What is wanted shrinks when the act goes the way the term goes, and grows when it goes against it.
       const along = s.doing === '-' ? -way : way
@@ -120,14 +125,18 @@ function pose(problem: Problem, s: Standing, operation: Sign, amount: Exact): St
   if (compare(s.unposed, ZERO) > 0)
     return s.doing === operation ? { ...s, unposed: subtract(s.unposed, amount), read: null } : s
   const term = problem.terms[s.begun - 1]
-  if (!term || term.operation !== operation || !termDone(s)) return s
+  if (!term || term.operation !== operation) return s
   const number = valueOf(term.number)
+  const digits = digitsOf(number, s.counts.length, s.decimals)
+  // Several addends may be written beneath one another before any is worked in.
+  const together = s.doing === '+' && operation === '+' && s.begun > 1 && compare(s.unposed, ZERO) === 0
+  if (!termDone(s) && !together) return s
   return {
     ...s,
     begun: s.begun + 1,
     doing: operation,
     unposed: subtract(number, amount),
-    left: digitsOf(number, s.counts.length),
+    left: termDone(s) ? digits : addCounts(s.left, digits),
     read: null,
   }
 }

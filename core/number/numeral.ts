@@ -72,6 +72,28 @@ export function valueOf(numeral: Numeral): Exact {
   return numeral.negative ? negate(size) : size
 }
 
+/** An Exact as one writes it: `253`, `7.45`; as a fraction in lowest terms where no decimal of nine places is equal to it. */
+export function printExact(value: Exact): string {
+  const [top = '', bottom] = value.split('/')
+  if (bottom === undefined) return value
+  let decimals = 0
+  let scale = 1n
+  while (decimals < 9 && (BigInt(top) * scale) % BigInt(bottom) !== 0n) {
+    decimals += 1
+    scale *= 10n
+  }
+  const scaled = BigInt(top) * scale
+  if (scaled % BigInt(bottom) !== 0n) return value
+  const digits = String(scaled / BigInt(bottom))
+    .replace('-', '')
+    .padStart(decimals + 1, '0')
+  return `${top.startsWith('-') ? '-' : ''}${digits.slice(0, -decimals)}.${digits.slice(-decimals)}`
+}
+
+/** How many decimals the number with most of them has. */
+export const decimalsOf = (numbers: readonly Numeral[]): number =>
+  numbers.reduce((most, n) => Math.max(most, n.form === 'places' ? n.decimals : 0), 0)
+
 /** The plainest Numeral of an Exact: digits where it is whole, a fraction in lowest terms elsewhere. */
 export function numeralOf(value: Exact): Numeral {
   const negative = value.startsWith('-')

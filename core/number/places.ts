@@ -1,4 +1,4 @@
-import { exact, isWhole, type Exact } from './exact'
+import { exact, isWhole, multiply, type Exact } from './exact'
 
 /** A decimal place as its power of ten: 0 is ones, 1 tens, −1 tenths. */
 export type Place = number
@@ -46,26 +46,30 @@ export function placeOfUnit(unit: Exact): Place | undefined {
   return /^1\/10+$/.test(unit) ? -(unit.length - 3) : undefined
 }
 
-/** How many stand in each place, indexed by place from the ones up: 253 is [3, 5, 2]. Counts may be above nine. */
+/**
+ * How many stand in each place, from the lowest place up: 253 is [3, 5, 2]. Counts may be above nine. The lowest place is the
+ * ones, or with `decimals` so many places below them: 7.45 with two decimals is [5, 4, 7].
+ */
 export type Counts = readonly number[]
 
-/** The digits of a whole number that is not negative, ones first, filled up with noughts to `width` places. */
-export function digitsOf(value: Exact, width = 1): Counts {
-  if (!isWhole(value) || value.startsWith('-')) throw new Error(`${value} has no plain digits`)
-  const digits = [...value].reverse().map(Number)
+/** The digits of a number that is not negative, lowest place first, filled up with noughts to `width` places. */
+export function digitsOf(value: Exact, width = 1, decimals = 0): Counts {
+  const scaled = decimals === 0 ? value : multiply(value, unitOf(decimals))
+  if (!isWhole(scaled) || scaled.startsWith('-')) throw new Error(`${value} has no plain digits`)
+  const digits = [...scaled].reverse().map(Number)
   while (digits.length < width) digits.push(0)
   return digits
 }
 
 /** What counts in places are worth together. */
-export function worth(counts: Counts): Exact {
+export function worth(counts: Counts, decimals = 0): Exact {
   let total = 0n
   let unit = 1n
   for (const count of counts) {
     total += BigInt(count) * unit
     unit *= 10n
   }
-  return exact(total)
+  return decimals === 0 ? exact(total) : multiply(exact(total), unitOf(-decimals))
 }
 
 /** a + factor × b, place by place, as long as the longer. */

@@ -1,4 +1,5 @@
 import { parts, type Exact } from './exact'
+import { printExact } from './numeral'
 
 const SMALL = (
   'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen ' +
@@ -65,6 +66,15 @@ function partsName(denominator: bigint, style: NumberWords, many: boolean): stri
   if (text === '2' && many) return 'halves'
   const name = ORDINAL[text] ?? `${whole(denominator, style).replace(/ty$/, 'tie').replace(/ve$/, 'f')}th`
   return many ? `${name}s` : name
+}
+
+/** A number in words, its decimals one by one: “seven point four five”. Whole numbers and other fractions as `inWords` has them. */
+export function decimalInWords(value: Exact, style: NumberWords = BRITISH): string {
+  const [ones, decimals] = printExact(value).split('.')
+  if (decimals === undefined) return inWords(value, style)
+  const digits = [...decimals].map((d) => (d === '0' ? style.zero : SMALL[Number(d)]))
+  const said = whole(BigInt(ones!.replace('-', '')), style)
+  return `${value.startsWith('-') ? 'minus ' : ''}${said} point ${digits.join(' ')}`
 }
 
 /** A number in English words, to 999,999,999: “three hundred and four”, “minus four”, “five sixths”. */

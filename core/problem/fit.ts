@@ -1,6 +1,6 @@
-import { compare, exact, isWhole, sign, ZERO } from '../number/exact'
-import { numeralOf, printNumeral, valueOf } from '../number/numeral'
-import { isChain, totals, type Problem } from './problem'
+import { compare, exact, sign, ZERO } from '../number/exact'
+import { MAX_DIGITS, numeralOf, printNumeral, valueOf } from '../number/numeral'
+import { decimalsIn, isChain, totals, type Problem } from './problem'
 
 /** What ways of working a material lends itself to: places with exchanges, things counted one by one, or the trick of the nines. */
 export type Sort = 'places' | 'counting' | 'nines'
@@ -19,6 +19,8 @@ export interface WholeLimits {
   readonly greatest: number
   /** Why it stops there: “it has no place above the thousands”. */
   readonly because: string
+  /** How many places below the ones it has; none where absent. */
+  readonly decimals?: number
   /** Whether it also multiplies and divides. */
   readonly groups?: boolean
   /** Representations that go further. */
@@ -37,13 +39,16 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
       `${limits.name} adds and takes away. Multiplying and dividing are counted in steps on fingers, and nines on nines hands.`,
       ['fingers', 'nines'],
     )
-  const greatest = exact(limits.greatest)
+  // With decimals the digits after the point count among the nine that a number may have.
+  const greatest = exact(Math.min(limits.greatest, 10 ** (MAX_DIGITS - Math.min(decimalsIn(problem), 8)) - 1))
   const most = printNumeral(numeralOf(greatest))
   for (const number of [problem.first, ...problem.terms.map((t) => t.number)]) {
     const value = valueOf(number)
     const text = printNumeral(number)
-    if (!isWhole(value) || number.form === 'fraction' || number.decimals > 0)
-      return no(`${text} is not a whole number, and ${limits.name} shows whole numbers only.`, [])
+    if (number.form === 'fraction' || number.decimals > (limits.decimals ?? 0)) {
+      if (!limits.decimals) return no(`${text} is not a whole number, and ${limits.name} shows whole numbers only.`, [])
+      return no(`${text} goes beyond ${limits.name}: it has ${limits.decimals} places after the point.`, [])
+    }
     if (sign(value) < 0)
       return no(
         `${text} is below nought, and ${limits.name} shows nothing below nought. Positive and negative counters or a number line would hold it.`,

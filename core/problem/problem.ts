@@ -1,5 +1,5 @@
 import { add, divide, exact, multiply, sign, subtract, type Exact } from '../number/exact'
-import { parseNumeral, printNumeral, valueOf, type Numeral } from '../number/numeral'
+import { decimalsOf, parseNumeral, printNumeral, valueOf, type Numeral } from '../number/numeral'
 import { Refusal, type Span } from '../refusal'
 
 /** Adding and taking away, which make chains; multiplying and dividing, which stand alone. */
@@ -192,6 +192,10 @@ export const WORKED: Readonly<Record<Operation, (a: Exact, b: Exact) => Exact>> 
   '*': multiply,
   '/': divide,
 }
+
+/** How many decimals the number with most of them has. */
+export const decimalsIn = (problem: Problem): number =>
+  decimalsOf([problem.first, ...problem.terms.map((t) => t.number)])
 
 /** Whether a problem is a chain of adding and taking away. */
 export const isChain = (problem: Problem): boolean =>

@@ -31,6 +31,10 @@ export type Owed =
       /** The numbers said while the column was counted, where it was. */
       readonly said?: readonly Exact[]
     }
+  /** A number written under stands so many squares too far to the left (to the right where negative). */
+  | { readonly kind: 'align'; readonly by: number }
+  /** A digit of it is not the one that was asked. */
+  | { readonly kind: 'copy'; readonly place: Place; readonly wrote: number; readonly amount: Exact }
   | { readonly kind: 'nothing' }
 
 /** The acts that moves make; or what is unfinished about them; or undefined, where they are not one thing done. */

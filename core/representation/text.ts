@@ -1,5 +1,6 @@
 import { digitsOf, onlyPlace, placeName, placeNamed, worth, type Counts, type Place } from '../number/places'
 import { parseNumeral, valueOf } from '../number/numeral'
+import type { Exact } from '../number/exact'
 import { Refusal } from '../refusal'
 
 /** A word of a typed move, and where it stands. */
@@ -23,14 +24,20 @@ export function numberAt(word: Word | undefined, whole: string): string {
   return valueOf(parseNumeral(word.text))
 }
 
-/** Reads the name of a place. @throws Refusal at the word. */
-export function placeAt(word: Word | undefined, whole: string, width: number): Place {
+/** Reads a number that may have decimals, of at most nine digits in all. @throws Refusal at the word. */
+export function decimalAt(word: Word | undefined, whole: string): Exact {
+  if (!word || !/^\d[\d,]*\.\d+$/.test(word.text)) return numberAt(word, whole) as Exact
+  return valueOf(parseNumeral(word.text))
+}
+
+/** Reads the name of a place, `width` of them from the ones up and `decimals` below. @throws Refusal at the word. */
+export function placeAt(word: Word | undefined, whole: string, width: number, decimals = 0): Place {
   if (!word) throw new Refusal(`“${whole.trim()}” needs a place: ones, tens …`, '', { at: whole.length, length: 0 })
   const place = placeNamed(word.text)
-  if (place === undefined || place < 0 || place >= width)
+  if (place === undefined || place < -decimals || place >= width)
     throw new Refusal(
       `“${word.text}” is not a place here.`,
-      `Places go from ones to ${placeName(width - 1)}.`,
+      `Places go from ${placeName(-decimals)} to ${placeName(width - 1)}.`,
       spanOf(word),
     )
   return place

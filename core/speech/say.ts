@@ -1,7 +1,7 @@
 import { after, type Act, type BeginAct, type Pieces } from '../act/act'
 import { negate, sign, subtract, type Exact } from '../number/exact'
 import { digitsOf, placeOfUnit } from '../number/places'
-import { valueOf } from '../number/numeral'
+import { printExact, valueOf } from '../number/numeral'
 import type { Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
 import { capital, named, operationWord, pretty, say, type WordPack } from './words'
@@ -95,7 +95,7 @@ export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack
 export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
   switch (act.kind) {
     case 'lay':
-      return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${act.amount}`
+      return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${printExact(act.amount)}`
     case 'begin':
       return act.step === '1' ? `from ${act.from}` : `in ${act.step}s`
     case 'group':
@@ -103,26 +103,32 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
     case 'count':
       return act.word
     case 'pose':
-      return pretty(`${act.operation} ${act.amount}`)
+      return pretty(`${act.operation} ${printExact(act.amount)}`)
     case 'join':
     case 'take': {
       if (hands) return `${act.kind === 'join' ? hands.join : hands.take} ${act.amount}`
       const verb = act.kind === 'join' ? 'add' : pack.take.split(' ')[0]!
-      return `${verb} ${act.pieces ? piecesInFigures(act.pieces, pack) : act.amount}`
+      return `${verb} ${act.pieces ? piecesInFigures(act.pieces, pack) : printExact(act.amount)}`
     }
     case 'exchange':
       return `${pack.exchange.verb} ${piecesInFigures([act.from], pack)}`
     case 'read':
-      return `read ${act.value}`
+      return `read ${printExact(act.value)}`
   }
 }
 
 /** What an unfinished move still needs, said kindly and exactly. */
 export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: WordPack): string {
-  const now = soFar.reduce(after, before)
+  const now = printExact(soFar.reduce(after, before))
   switch (owed.kind) {
     case 'nothing':
       return ''
+    case 'align': {
+      const [n, way] = [Math.abs(owed.by), owed.by > 0 ? 'right' : 'left']
+      return `Ones under ones: this number stands too far to the ${way === 'right' ? 'left' : 'right'}. Pull it ${n} ${n === 1 ? 'square' : 'squares'} to the ${way}.`
+    }
+    case 'copy':
+      return `Look again at the ${named(owed.place, 2, pack)}: the number is ${printExact(owed.amount)}, the square says ${owed.wrote}.`
     case 'put-back': {
       const gone = soFar[0]?.kind === 'take' ? soFar[0].amount : ''
       return `That takes ${gone} away: ${now} now. Put back ${piecesInFigures(owed.pieces, pack)} to finish the ${pack.exchange.noun}.`

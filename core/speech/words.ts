@@ -1,5 +1,5 @@
 import type { WordPackId } from '../choices'
-import { AMERICAN, BRITISH, inWords, type NumberWords } from '../number/words'
+import { AMERICAN, BRITISH, decimalInWords, type NumberWords } from '../number/words'
 import type { Exact } from '../number/exact'
 import { placeName, type Place } from '../number/places'
 import type { Operation } from '../problem/problem'
@@ -51,7 +51,8 @@ export const WORD_PACKS: Readonly<Record<WordPackId, WordPack>> = {
   },
 }
 
-export const say = (value: Exact | number, pack: WordPack): string => inWords(String(value) as Exact, pack.numbers)
+export const say = (value: Exact | number, pack: WordPack): string =>
+  decimalInWords(String(value) as Exact, pack.numbers)
 
 /** One of a place, or several, in the pack's words. */
 export const named = (place: Place, count: number, pack: WordPack): string =>

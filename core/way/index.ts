@@ -1,13 +1,14 @@
 import type { Problem } from '../problem/problem'
 import { countAll, countBack, countOn, countOnFromGreater, countUp, skipCount, takeAway } from './counting'
 import { nines } from './nines'
-import { exchangesFirst, onesFirst } from './places'
+import { byColumn, exchangesFirst, onesFirst } from './places'
 import type { Way, WayId } from './way'
 
 /** Every way, in the order in which a teacher is offered them; the first that suits is the one to start with. */
 const WAYS: Readonly<Record<WayId, Way>> = {
   'ones-first': onesFirst,
   'exchanges-first': exchangesFirst,
+  'by-column': byColumn,
   'count-all': countAll,
   'count-on': countOn,
   'count-on-from-greater': countOnFromGreater,

@@ -10,18 +10,20 @@ import type { Way } from './way'
  * The two schools of working in places (practice: common practice, no source). They differ only in when exchanges are
  * made, so one function serves both; `together` makes all exchanges of an operation in one go.
  */
-function next(problem: Problem, s: Standing, together: boolean): Act | null {
+function next(problem: Problem, s: Standing, together: boolean, atOnce = false): Act | null {
   if (compare(s.unposed, ZERO) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
-  if (!s.laid) return amountAct('lay', s.left)
+  if (!s.laid) return amountAct('lay', s.left, s.decimals)
+  const term = problem.terms[s.begun - 1]
+  const posed = term && (term.operation === '+' || term.operation === '-')
+  if (posed && atOnce && (s.doing === '+' || termDone(s)))
+    return { kind: 'pose', operation: '+', amount: valueOf(term.number) }
   if (!termDone(s)) {
     const act = work(s, together)
     if (act) return act
   }
   const full = s.counts.findIndex((n, p) => n > 9 && p < s.counts.length - 1)
-  if (full >= 0) return exchangeAct(full + 1, true, Math.floor(s.counts[full]! / 10))
-  const term = problem.terms[s.begun - 1]
-  if (term && (term.operation === '+' || term.operation === '-'))
-    return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
+  if (full >= 0) return exchangeAct(full + 1 - s.decimals, true, Math.floor(s.counts[full]! / 10))
+  if (posed) return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
   return s.read === s.value ? null : { kind: 'read', value: s.value }
 }
 
@@ -29,23 +31,23 @@ function next(problem: Problem, s: Standing, together: boolean): Act | null {
 function work(s: Standing, together: boolean): Act | null {
   const rest = owing(s)
   if (sign(rest) < 0) {
-    const back = digitsOf(negate(rest), s.counts.length)
-    return s.doing === '-' ? amountAct('join', back) : takeOut(s, back, together)
+    const back = digitsOf(negate(rest), s.counts.length, s.decimals)
+    return s.doing === '-' ? amountAct('join', back, s.decimals) : takeOut(s, back, together)
   }
   // Whole tens too many in one place count towards the next; single ones too many go back first.
   const over = s.left.findIndex((n) => n < 0 && n % 10 !== 0)
-  if (over >= 0) return amountAct(s.doing === '-' ? 'join' : 'take', countsAt(over, -s.left[over]! % 10))
-  const left = s.left.some((n) => n < 0) ? digitsOf(rest, s.counts.length) : s.left
-  if (s.doing === 'lay') return amountAct('join', left)
+  if (over >= 0) return amountAct(s.doing === '-' ? 'join' : 'take', countsAt(over, -s.left[over]! % 10), s.decimals)
+  const left = s.left.some((n) => n < 0) ? digitsOf(rest, s.counts.length, s.decimals) : s.left
+  if (s.doing === 'lay') return amountAct('join', left, s.decimals)
   return s.doing === '+' ? putIn(s, left, together) : takeOut(s, left, together)
 }
 
 /** From the ones up: put this place in, then make a higher one of every ten. */
 function putIn(s: Standing, left: Counts, together: boolean): Act | null {
   for (const [place, count] of left.entries()) {
-    if (count > 0) return amountAct('join', countsAt(place, count))
+    if (count > 0) return amountAct('join', countsAt(place, count), s.decimals)
     if (!together && s.counts[place]! > 9 && place < s.counts.length - 1)
-      return exchangeAct(place + 1, true, Math.floor(s.counts[place]! / 10))
+      return exchangeAct(place + 1 - s.decimals, true, Math.floor(s.counts[place]! / 10))
   }
   return null
 }
@@ -57,7 +59,7 @@ function takeOut(s: Standing, left: Counts, together: boolean): Act | null {
   }
   for (const [place, count] of left.entries()) {
     if (count === 0) continue
-    return s.counts[place]! < count ? breakFor(s, place) : amountAct('take', countsAt(place, count))
+    return s.counts[place]! < count ? breakFor(s, place) : amountAct('take', countsAt(place, count), s.decimals)
   }
   return null
 }
@@ -65,11 +67,11 @@ function takeOut(s: Standing, left: Counts, together: boolean): Act | null {
 /** Across noughts the hundred is broken to tens first, then a ten to ones: one step nearer each time. */
 function breakFor(s: Standing, place: Place): Act {
   const from = s.counts.findIndex((n, p) => p > place && n > 0)
-  if (from >= 0) return exchangeAct(from, false)
+  if (from >= 0) return exchangeAct(from - s.decimals, false)
   // Nothing above to break: what is wanted lies below, in a place with more than nine.
   const full = s.counts.findIndex((n) => n > 9)
   if (full < 0 || full >= place) throw new Error(`nothing to exchange for place ${place} in ${s.value}`)
-  return exchangeAct(full + 1, true)
+  return exchangeAct(full + 1 - s.decimals, true)
 }
 
 export const onesFirst: Way = {
@@ -90,4 +92,14 @@ export const exchangesFirst: Way = {
   works: 'places',
   suits: isChain,
   next: (problem, standing) => next(problem, standing, true),
+}
+
+export const byColumn: Way = {
+  id: 'by-column',
+  title: 'all numbers at once',
+  school: 'All addends are written beneath one another and added column by column, ones first.',
+  at: 'The column sheet, with up to eight addends; blocks and chips where all of them lie beside one another.',
+  works: 'places',
+  suits: (p) => p.terms.length > 1 && p.terms.every((t) => t.operation === '+'),
+  next: (problem, standing) => next(problem, standing, false, true),
 }

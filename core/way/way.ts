@@ -6,6 +6,7 @@ import type { Problem } from '../problem/problem'
 export const WAY_IDS = [
   'ones-first',
   'exchanges-first',
+  'by-column',
   'count-all',
   'count-on',
   'count-on-from-greater',

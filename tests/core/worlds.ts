@@ -52,3 +52,22 @@ export const small = (id: RepresentationId): fc.Arbitrary<Problem> =>
       plus ? `${Math.min(a, 20 - Math.min(b, 20))} + ${b}` : `${Math.max(a, b)} - ${Math.min(a, b, 9)}`,
     )
     .map(parseProblem)
+
+/** Two to eight addends of ragged lengths up to nine digits, whose sum has nine digits at most. */
+export const ragged = (): fc.Arbitrary<Problem> =>
+  fc
+    .array(
+      fc.integer({ min: 1, max: 8 }).chain((digits) => fc.nat(10 ** digits - 1)),
+      { minLength: 3, maxLength: 8 },
+    )
+    .map((numbers) => parseProblem(numbers.join(' + ')))
+
+/** Sums and differences of numbers with up to three decimals, not below nought. */
+export const decimals = (): fc.Arbitrary<Problem> =>
+  fc
+    .tuple(fc.nat(99_999), fc.nat({ max: 3 }), fc.nat(99_999), fc.nat({ max: 3 }), fc.boolean())
+    .map(([a, da, b, db, plus]) => {
+      const text = (n: number, d: number): string => (d === 0 ? String(n) : (n / 10 ** d).toFixed(d))
+      const [x, y] = a / 10 ** da >= b / 10 ** db ? [text(a, da), text(b, db)] : [text(b, db), text(a, da)]
+      return parseProblem(`${x} ${plus ? '+' : '-'} ${y}`)
+    })

@@ -1,219 +1,220 @@
 <script setup lang="ts">
 import {
   answered,
+  columnName,
   holdingRow,
   live,
   topRow,
   type ColumnsState,
   type Square,
 } from '../../../core/representation/columns/state'
-import { placeName } from '../../../core/number/places'
+import { DEFAULT_CHOICES, type Choices } from '../../../core/choices'
+import { belowText, blankNought, sheetRows } from '../../utils/sheetRows'
+import { walkSquares } from '../../utils/walkSquares'
 
-const props = defineProps<{
-  state: ColumnsState
-  /** Whether the learner or teacher writes here. */
-  writable: boolean
-  litPlaces: readonly number[]
-  newest: boolean
-  large?: boolean
-}>()
+const props = withDefaults(
+  defineProps<{
+    state: ColumnsState
+    /** Whether the learner or teacher writes here. */
+    writable: boolean
+    litPlaces: readonly number[]
+    newest: boolean
+    large?: boolean
+    choices?: Choices
+  }>(),
+  { choices: () => DEFAULT_CHOICES },
+)
 const emit = defineEmits<{ move: [texts: readonly string[]] }>()
 
-type Kind = 'digit' | 'carry'
+type Kind = 'digit' | 'carry' | 'draft'
 interface Cell {
   readonly row: number
-  readonly place: number
+  readonly at: number
   readonly kind: Kind
 }
 
-const places = computed(() => Array.from({ length: props.state.width }, (_, i) => props.state.width - 1 - i))
+/** Squares from the left: the index of each, with the point before the tenths. */
+const squares = computed(() => Array.from({ length: props.state.width }, (_, i) => props.state.width - 1 - i))
+const pointBefore = (i: number): boolean => props.state.decimals > 0 && i === props.state.decimals - 1
+const template = computed(
+  () =>
+    'var(--s) ' + squares.value.map((i) => (pointBefore(i) ? 'calc(var(--s) * 0.3) var(--s)' : 'var(--s)')).join(' '),
+)
+const rows = computed(() => sheetRows(props.state, props.choices, props.writable))
 const chosen = ref<Cell | null>(null)
 const current = computed(() => props.state.bands.length)
-const operationSign = (row: number): string => (props.state.bands[row - 1]?.operation === '-' ? '−' : '+')
+const nameOf = (i: number): string => columnName(props.state, i)
+const lit = (i: number): boolean => props.newest && props.litPlaces.includes(i - props.state.decimals)
 
 /** The row in which a place's digit holds; only there, in the answer row and in the carry row may one write. */
 const writableCell = (cell: Cell): boolean => {
   if (!props.writable || props.state.rows.length === 0) return false
+  if (cell.kind === 'draft') return true
   if (cell.kind === 'carry') return cell.row === topRow(props.state) && props.state.bands[cell.row]?.operation === '+'
-  return (current.value > 0 && cell.row === current.value) || cell.row === holdingRow(props.state, cell.place)
+  return (current.value > 0 && cell.row === current.value) || cell.row === holdingRow(props.state, cell.at)
 }
-const same = (a: Cell | null, b: Cell): boolean => a?.row === b.row && a.place === b.place && a.kind === b.kind
+const same = (a: Cell | null, b: Cell): boolean => a?.row === b.row && a.at === b.at && a.kind === b.kind
 
-const squareAt = (row: number, place: number): Square => props.state.rows[row]?.[place] ?? []
-const carryAt = (row: number, place: number): number => props.state.bands[row]?.carry[place] ?? 0
-const belowText = (row: number, place: number): string => {
-  const band = props.state.bands[row]
-  return band && place < band.below.length ? String(band.below[place]) : ''
+const squareAt = (row: number, at: number): Square => {
+  const square = props.state.rows[row]?.[at] ?? []
+  return row === 0 && blankNought(props.state, square, at, props.choices.zeroFill) ? [] : square
 }
+const carryAt = (band: number, at: number): number => props.state.bands[band]?.carry[at] ?? 0
+const draftAt = (at: number): number | null => props.state.draft?.[at] ?? null
 /** What stands: the newest ink, unless it is struck with nothing written instead. */
 const shown = (square: Square): Square => square.slice(-1)
 /** Older ink, struck; a sum whose ten has moved on to the next column is left out, for its mark stands there. */
 const older = (square: Square): Square =>
   square.slice(0, -1).filter((ink, i) => !(ink.digit > 9 && ink.digit % 10 === square[i + 1]?.digit))
+/** A point stands in every row that has digits after it. */
+const pointIn = (row: number): boolean =>
+  squares.value.some((i) => i < props.state.decimals && squareAt(row, i).length > 0)
+const pointBelow = (band: number, index: number): boolean =>
+  squares.value.some((i) => i < props.state.decimals && below(band, index, i) !== '')
+const below = (band: number, index: number, at: number): string =>
+  belowText(props.state, band, index, at, props.choices.zeroFill)
 
 const label = (cell: Cell): string => {
-  const place = placeName(cell.place)
-  if (cell.kind === 'carry') return `Carry mark over the ${place}: ${carryAt(cell.row, cell.place) || 'none'}`
-  const value = live(squareAt(cell.row, cell.place))
+  const place = nameOf(cell.at)
+  if (cell.kind === 'draft') return `Next number, ${place}: ${draftAt(cell.at) ?? 'empty'}`
+  if (cell.kind === 'carry') return `Carry mark over the ${place}: ${carryAt(cell.row, cell.at) || 'none'}`
+  const value = live(squareAt(cell.row, cell.at))
   const what = cell.row === current.value && current.value > 0 ? `Answer square, ${place}` : `${place} digit`
-  return `${what}: ${value ?? (squareAt(cell.row, cell.place).length ? 'struck' : 'empty')}`
+  return `${what}: ${value ?? (squareAt(cell.row, cell.at).length ? 'struck' : 'empty')}`
 }
 
 function digit(n: number): void {
   const cell = chosen.value
   if (!cell) return
-  const place = placeName(cell.place)
+  const place = nameOf(cell.at)
+  if (cell.kind === 'draft') return emit('move', [`digit ${n} ${place}`])
   if (cell.kind === 'carry') return emit('move', [`carry ${n} ${place}`])
   if (cell.row === current.value && current.value > 0) return emit('move', [`answer ${n} ${place}`])
-  const standing = live(squareAt(cell.row, cell.place)) !== undefined
+  const standing = live(squareAt(cell.row, cell.at)) !== undefined
   emit('move', [...(standing ? [`strike ${place}`] : []), `above ${n} ${place}`])
 }
-const strike = (): void => void (chosen.value && emit('move', [`strike ${placeName(chosen.value.place)}`]))
-const small = (): void => void (chosen.value && emit('move', [`one ${placeName(chosen.value.place)}`]))
+const strike = (): void => void (chosen.value && emit('move', [`strike ${nameOf(chosen.value.at)}`]))
+const small = (): void => void (chosen.value && emit('move', [`one ${nameOf(chosen.value.at)}`]))
+const pull = (way: 'left' | 'right'): void => emit('move', [`pull ${way} 1`])
 
 function key(event: KeyboardEvent): void {
   if (/^\d$/.test(event.key)) digit(Number(event.key))
   else if (event.key === 'x') strike()
   else if (event.key === 's') small()
-  else if (
-    event.key === 'ArrowLeft' ||
-    event.key === 'ArrowRight' ||
-    event.key === 'ArrowUp' ||
-    event.key === 'ArrowDown'
-  ) {
-    const all = [
-      ...(event.currentTarget as HTMLElement).closest('.sheet')!.querySelectorAll<HTMLElement>('button.square'),
-    ]
-    const here = (event.currentTarget as HTMLElement).getBoundingClientRect()
-    const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] as [
-      number,
-      number,
-    ]
-    const ahead = all
-      .map((el) => ({ el, r: el.getBoundingClientRect() }))
-      .filter(({ r }) =>
-        dx
-          ? (r.x - here.x) * dx > 4 && Math.abs(r.y - here.y) < 20
-          : (r.y - here.y) * dy > 4 && Math.abs(r.x - here.x) < 20,
-      )
-      .sort(
-        (a, b) =>
-          Math.abs(a.r.x - here.x) + Math.abs(a.r.y - here.y) - Math.abs(b.r.x - here.x) - Math.abs(b.r.y - here.y),
-      )
-    ahead[0]?.el.focus()
-  } else return
+  else if (event.key === '>' && props.state.draft) pull('right')
+  else if (event.key === '<' && props.state.draft) pull('left')
+  else if (!walkSquares(event)) return
   event.preventDefault()
   event.stopPropagation()
 }
+const choose = (cell: Cell): void => void (chosen.value = cell)
 const onTop = computed(
   () =>
     chosen.value?.kind === 'digit' &&
-    !(chosen.value.row === current.value && current.value > 0 && !answered(props.state, chosen.value.place)),
+    !(chosen.value.row === current.value && current.value > 0 && !answered(props.state, chosen.value.at)),
 )
-watch(
-  () => props.state.bands.length,
-  () => (chosen.value = null),
-)
+watch([() => props.state.bands.length, () => props.state.rows.length], () => (chosen.value = null))
 </script>
 
 <template>
-  <div class="sheet" :class="{ large }" role="group" aria-label="Column sheet">
+  <div class="sheet" :class="{ large, wide: state.width > 6 }" role="group" aria-label="Column sheet">
     <p v-if="state.rows.length === 0" class="quiet empty">The first number comes here when it is laid.</p>
-    <div v-else class="grid" :style="{ '--columns': state.width + 1 }">
-      <template v-for="(row, r) in state.rows" :key="r">
-        <!-- carry marks and what was written anew stand above the row -->
-        <span class="cell mark" />
-        <template v-for="p in places" :key="`c${p}`">
+    <div v-else class="grid" :style="{ gridTemplateColumns: template }">
+      <template v-for="(line, n) in rows" :key="n">
+        <span class="cell sign" :class="{ mark: line.kind === 'carry', rule: 'rule' in line && line.rule }">{{
+          'sign' in line ? line.sign : ''
+        }}</span>
+        <template v-for="i in squares" :key="i">
+          <span
+            v-if="pointBefore(i)"
+            class="cell point"
+            :class="{ mark: line.kind === 'carry', rule: 'rule' in line && line.rule }"
+            ><template
+              v-if="
+                (line.kind === 'digits' && pointIn(line.row)) ||
+                (line.kind === 'below' && pointBelow(line.band, line.index)) ||
+                (line.kind === 'draft' && state.draft)
+              "
+              >.</template
+            ></span
+          >
           <SheetSquare
-            :writable="state.bands[r] !== undefined && writableCell({ row: r, place: p, kind: 'carry' })"
-            :label="label({ row: r, place: p, kind: 'carry' })"
+            v-if="line.kind === 'carry'"
+            :writable="line.band >= 0 && writableCell({ row: line.band, at: i, kind: 'carry' })"
+            :label="label({ row: line.band, at: i, kind: 'carry' })"
             class="cell mark"
-            :class="{ chosen: same(chosen, { row: r, place: p, kind: 'carry' }) }"
-            @focus="chosen = { row: r, place: p, kind: 'carry' }"
-            @click="chosen = { row: r, place: p, kind: 'carry' }"
+            :class="{ rule: line.rule, chosen: same(chosen, { row: line.band, at: i, kind: 'carry' }) }"
+            @focus="choose({ row: line.band, at: i, kind: 'carry' })"
+            @click="choose({ row: line.band, at: i, kind: 'carry' })"
             @keydown="key"
           >
-            <span
-              v-if="carryAt(r, p)"
-              class="carry"
-              :class="{ now: newest && litPlaces.includes(p) && r === topRow(state) }"
-              >{{ carryAt(r, p) }}</span
-            >
+            <span v-if="carryAt(line.band, i)" class="carry" :class="{ now: lit(i) && line.band === topRow(state) }">{{
+              carryAt(line.band, i)
+            }}</span>
           </SheetSquare>
-        </template>
-        <span class="cell" :class="{ answer: r > 0 }">{{ r > 0 ? '' : '' }}</span>
-        <template v-for="p in places" :key="`d${p}`">
           <SheetSquare
-            :writable="writableCell({ row: r, place: p, kind: 'digit' })"
-            :label="label({ row: r, place: p, kind: 'digit' })"
+            v-else-if="line.kind === 'digits'"
+            :writable="writableCell({ row: line.row, at: i, kind: 'digit' })"
+            :label="label({ row: line.row, at: i, kind: 'digit' })"
             class="cell digit"
             :class="{
-              answer: r > 0,
-              chosen: same(chosen, { row: r, place: p, kind: 'digit' }),
-              now: newest && litPlaces.includes(p) && r === holdingRow(state, p),
+              rule: line.rule,
+              answer: line.row > 0,
+              chosen: same(chosen, { row: line.row, at: i, kind: 'digit' }),
+              now: lit(i) && line.row === holdingRow(state, i),
             }"
-            @focus="chosen = { row: r, place: p, kind: 'digit' }"
-            @click="chosen = { row: r, place: p, kind: 'digit' }"
+            @focus="choose({ row: line.row, at: i, kind: 'digit' })"
+            @click="choose({ row: line.row, at: i, kind: 'digit' })"
             @keydown="key"
           >
-            <span v-if="older(squareAt(r, p)).length" class="stack">
-              <span v-for="(ink, i) in older(squareAt(r, p))" :key="i" class="ink struck" :class="{ base: i === 0 }"
+            <span v-if="older(squareAt(line.row, i)).length" class="stack">
+              <span
+                v-for="(ink, k) in older(squareAt(line.row, i))"
+                :key="k"
+                class="ink struck"
+                :class="{ base: k === 0 }"
                 ><small v-if="ink.one">1</small><s>{{ ink.digit }}</s></span
               >
             </span>
             <span
-              v-for="(ink, i) in shown(squareAt(r, p))"
-              :key="i"
+              v-for="(ink, k) in shown(squareAt(line.row, i))"
+              :key="k"
               class="ink"
-              :class="{ struck: ink.struck, anew: older(squareAt(r, p)).length > 0, sum: ink.digit > 9 }"
+              :class="{ struck: ink.struck, anew: older(squareAt(line.row, i)).length > 0, sum: ink.digit > 9 }"
             >
               <small v-if="ink.one">1</small><s v-if="ink.struck">{{ ink.digit }}</s
-              ><slot v-else name="top" :digit="ink.digit" :row="r" :place="p">{{ ink.digit }}</slot>
+              ><slot v-else name="top" :digit="ink.digit" :row="line.row" :place="i">{{ ink.digit }}</slot>
             </span>
           </SheetSquare>
-        </template>
-        <template v-if="state.bands[r]">
-          <span class="cell sign">{{ operationSign(r + 1) }}</span>
-          <span v-for="p in places" :key="`b${p}`" class="cell digit below"
-            ><slot name="below" :digit="belowText(r, p)" :row="r" :place="p">{{ belowText(r, p) }}</slot></span
+          <span v-else-if="line.kind === 'below'" class="cell digit below"
+            ><slot name="below" :digit="below(line.band, line.index, i)" :row="line.band" :place="i">{{
+              below(line.band, line.index, i)
+            }}</slot></span
+          >
+          <SheetSquare
+            v-else
+            writable
+            :label="label({ row: -1, at: i, kind: 'draft' })"
+            class="cell digit draft"
+            :class="{ chosen: same(chosen, { row: -1, at: i, kind: 'draft' }) }"
+            @focus="choose({ row: -1, at: i, kind: 'draft' })"
+            @click="choose({ row: -1, at: i, kind: 'draft' })"
+            @keydown="key"
+            >{{ draftAt(i) ?? '' }}</SheetSquare
           >
         </template>
       </template>
     </div>
     <p v-if="writable && state.rows.length && !chosen" class="quiet pick-hint">Choose a square to write in it.</p>
-    <div v-else-if="writable && state.rows.length" class="pad" role="group" aria-label="Write in the chosen square">
-      <button
-        v-for="n in [1, 2, 3, 4, 5, 6, 7, 8, 9, 0]"
-        :key="n"
-        type="button"
-        class="stone-button"
-        :disabled="!chosen"
-        @mousedown.prevent
-        @click="digit(n)"
-      >
-        {{ n }}
-      </button>
-      <button
-        type="button"
-        class="stone-button"
-        :disabled="!onTop"
-        aria-label="Strike the digit"
-        @mousedown.prevent
-        @click="strike"
-      >
-        <s>5</s>
-      </button>
-      <button
-        type="button"
-        class="stone-button"
-        :disabled="!onTop"
-        aria-label="Small 1 before the digit"
-        @mousedown.prevent
-        @click="small"
-      >
-        <small>1</small><span class="box" />
-      </button>
-    </div>
+    <SheetPad
+      v-else-if="writable && state.rows.length"
+      :on-top="onTop"
+      :pulls="chosen?.kind === 'draft' && state.draft !== null"
+      @digit="digit"
+      @strike="strike"
+      @small="small"
+      @pull="pull"
+    />
   </div>
 </template>
 
@@ -238,7 +239,6 @@ watch(
 }
 .grid {
   display: grid;
-  grid-template-columns: repeat(var(--columns), var(--s));
   justify-content: center;
 }
 .cell {
@@ -281,8 +281,19 @@ button.mark.square {
 .below {
   border-bottom: 0;
 }
-.answer {
+.rule {
   border-top: 3px solid var(--ink);
+}
+.point {
+  min-width: 0;
+  font-weight: 700;
+}
+.sheet.wide:not(.large) {
+  --s: 32px;
+  font-size: 1.35rem;
+}
+button.draft.square {
+  box-shadow: inset 0 0 0 1.5px var(--clay);
 }
 .carry {
   padding: 0 0.35em;
@@ -329,23 +340,5 @@ s {
 }
 .pick-hint {
   font: 400 0.95rem var(--ui);
-}
-.box {
-  width: 0.7em;
-  height: 1em;
-  border: 1.5px dashed currentColor;
-}
-.pad {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 5px;
-  justify-content: center;
-  font-family: var(--learner);
-  max-width: 330px;
-}
-.pad .stone-button {
-  padding: 0;
-  width: 48px;
-  font-size: 1.15rem;
 }
 </style>

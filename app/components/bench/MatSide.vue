@@ -80,6 +80,7 @@ const makeAll = (texts: readonly string[]): boolean => texts.every(make)
       :lit-places="litPlaces"
       :newest="newest"
       large
+      :choices="setup.choices"
       @move="makeAll"
     />
   </div>

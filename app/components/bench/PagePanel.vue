@@ -36,7 +36,14 @@ function write(texts: readonly string[]): void {
     </div>
     <div class="squared" tabindex="0" role="region" aria-label="Written so far">
       <div v-if="sheet && !onMat && shows !== 'lines'" class="part">
-        <ColumnSheet :state="sheet" :writable="writable" :lit-places="litPlaces" :newest="newest" @move="write" />
+        <ColumnSheet
+          :state="sheet"
+          :writable="writable"
+          :choices="bench.bench.setup.choices"
+          :lit-places="litPlaces"
+          :newest="newest"
+          @move="write"
+        />
         <p v-if="waiting" class="waiting" role="status">{{ waiting }}</p>
       </div>
       <EquationLines

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { answered, holdings, topRow, type ColumnsState } from '../../../core/representation/columns/state'
+import { answered, belowAt, holdings, topRow, type ColumnsState } from '../../../core/representation/columns/state'
 import { placeName, type Place } from '../../../core/number/places'
 import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
 import type { Setup } from '../../../core/plan/plan'
@@ -19,7 +19,7 @@ const { map } = useNotchMap()
 const shows = useLocalStorage<'full' | 'faint' | 'off'>('sett.notches', 'full')
 const works = computed(() => props.mode !== 'show')
 const band = computed(() => props.state.bands.at(-1))
-const below = (place: Place): number => band.value?.below[place] ?? 0
+const below = (place: Place): number => belowAt(props.state, place)
 /** The column in hand: the lowest with a digit below that is not answered yet. */
 const column = computed(() => {
   const places = Array.from({ length: props.state.width }, (_, p) => p)
@@ -68,6 +68,7 @@ const LEVELS = ['full', 'faint', 'off'] as const
       :lit-places="litPlaces"
       :newest="newest"
       large
+      :choices="setup.choices"
       @move="(texts) => emit('move', texts)"
     >
       <template #top="{ digit, row, place }">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Classroom, Hands } from '../../../shared/schemas'
-import { FINGERS, marksOf } from '../../../core/choices'
+import { DEFAULT_CHOICES, FINGERS, marksOf } from '../../../core/choices'
 import { WORD_PACKS } from '../../../core/speech/words'
 
 const props = defineProps<{ first: boolean }>()
@@ -9,12 +9,9 @@ const emit = defineEmits<{ done: [] }>()
 const classroom = useClassroom()
 const name = ref(classroom.classroom?.name ?? '')
 const words = ref<Classroom['words']>(classroom.words)
+const { words: _, ...usual } = DEFAULT_CHOICES
 const hands = reactive<Hands>({
-  away: [],
-  firstFinger: 'little',
-  firstHand: 'left',
-  joints: 20,
-  touchExchanges: true,
+  ...(structuredClone(usual) as Hands),
   ...classroom.classroom?.hands,
 })
 const FINGER_NAMES = ['little', 'ring', 'middle', 'index', 'thumb'] as const
@@ -141,6 +138,51 @@ async function keep(): Promise<void> {
       <label class="check"
         ><input v-model="hands.touchExchanges" type="checkbox" /> Touch numerals in columns are worked with
         exchanges</label
+      >
+    </section>
+    <section v-if="!props.first" class="hands">
+      <h2>On the column sheet</h2>
+      <label
+        >Carry marks stand
+        <select v-model="hands.carryMarks">
+          <option value="above">over the next column</option>
+          <option value="below">below the rule</option>
+        </select></label
+      >
+      <label
+        >An enlarged digit gets
+        <select v-model="hands.smallOne">
+          <option value="one">a small 1 before it</option>
+          <option value="rewrite">struck and written anew</option>
+        </select></label
+      >
+      <label
+        >A column of several digits is added
+        <select v-model="hands.columnSum">
+          <option value="down">from the top down</option>
+          <option value="tens">looking for tens first</option>
+        </select></label
+      >
+      <label class="check"
+        ><input v-model="hands.zeroFill" type="checkbox" /> Empty places are filled with noughts</label
+      >
+      <label class="check"
+        ><input v-model="hands.columnMethod" type="checkbox" /> The class works the column method already</label
+      >
+      <h2>On the open number line</h2>
+      <label
+        >It starts from
+        <select v-model="hands.startFrom">
+          <option value="greater">the greater number</option>
+          <option value="first">the first number</option>
+        </select></label
+      >
+      <label
+        >Tens are hopped
+        <select v-model="hands.hops">
+          <option value="joined">together</option>
+          <option value="single">one by one</option>
+        </select></label
       >
     </section>
     <section>

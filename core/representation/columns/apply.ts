@@ -1,6 +1,20 @@
-import { digitsOf, placeName, type Place } from '../../number/places'
+import { digitsOf, type Place } from '../../number/places'
 import { Refusal } from '../../refusal'
-import { answered, holdingRow, live, topRow, type ColumnsMove, type ColumnsState, type Ink, type Square } from './state'
+import {
+  answered,
+  columnName,
+  holdingRow,
+  live,
+  nextAsked,
+  topRow,
+  type ColumnsMove,
+  type ColumnsState,
+  type Ink,
+  type Square,
+} from './state'
+import type { Sign } from '../../problem/problem'
+import type { Exact } from '../../number/exact'
+import { printExact } from '../../number/numeral'
 
 const ink = (digit: number): Ink => ({ digit, one: false, struck: false })
 const blankRow = (width: number): readonly Square[] => Array.from({ length: width }, () => [])
@@ -12,6 +26,62 @@ function rowOf(digits: readonly number[], width: number): readonly Square[] {
 
 const replaceAt = <T>(list: readonly T[], i: number, value: T): readonly T[] =>
   list.map((x, j) => (j === i ? value : x))
+
+/** The digits of a number as this sheet parts them. @throws Refusal where they need more squares than it has. */
+function digitsOn(s: ColumnsState, number: Exact): readonly number[] {
+  const wide = new Refusal(`${printExact(number)} is wider than this sheet.`)
+  if (/\.\d/.test(printExact(number)) && printExact(number).split('.')[1]!.length > s.decimals) throw wide
+  const digits = digitsOf(number, s.decimals + 1, s.decimals)
+  if (digits.length > s.width) throw wide
+  return digits
+}
+
+/** A number under the newest row: one more addend where nothing has been worked in its band yet, else a band of its own. */
+function under(s: ColumnsState, operation: Sign, amount: Exact): ColumnsState {
+  const below = { amount, digits: digitsOn(s, amount) }
+  const band = s.bands.at(-1)
+  const untouched =
+    band?.operation === '+' &&
+    operation === '+' &&
+    s.rows.at(-1)!.every((q) => q.length === 0) &&
+    band.carry.every((c) => c === 0)
+  if (untouched)
+    return { ...s, draft: null, bands: [...s.bands.slice(0, -1), { ...band, below: [...band.below, below] }] }
+  const fresh = { operation, below: [below], carry: new Array<number>(s.width).fill(0) }
+  return { ...s, draft: null, rows: [...s.rows, blankRow(s.width)], bands: [...s.bands, fresh] }
+}
+
+/** Without the number written under last. */
+function withoutLast(s: ColumnsState): ColumnsState {
+  const band = s.bands.at(-1)!
+  if (band.below.length === 1) return { ...s, rows: s.rows.slice(0, -1), bands: s.bands.slice(0, -1) }
+  return { ...s, bands: [...s.bands.slice(0, -1), { ...band, below: band.below.slice(0, -1) }] }
+}
+
+/** One more digit of the number being written; once it stands as it was asked it is written. */
+function drafted(s: ColumnsState, i: number, digit: number): ColumnsState {
+  if (s.rows.length === 0) throw new Refusal('There is no number to write under yet.', 'Write the first: write 52.')
+  if (!nextAsked(s)) throw new Refusal('No further number is asked here.')
+  if (digit > 9) throw new Refusal(`${digit} does not go into one square.`, 'A square takes one digit.')
+  return settledDraft({ ...s, draft: replaceAt(s.draft ?? new Array<null>(s.width).fill(null), i, digit) })
+}
+
+function pulled(s: ColumnsState, by: number): ColumnsState {
+  if (!s.draft) throw new Refusal('No number is being written just now.', 'Write its digits first: digit 7 ones.')
+  const draft = Array.from({ length: s.width }, (_, i) => s.draft![i + by] ?? null)
+  if (draft.filter((d) => d !== null).length < s.draft.filter((d) => d !== null).length)
+    throw new Refusal('A digit would leave the sheet.', 'Pull it the other way.')
+  return settledDraft({ ...s, draft })
+}
+
+function settledDraft(s: ColumnsState): ColumnsState {
+  const { operation, amount } = nextAsked(s)!
+  const digits = digitsOn(s, amount)
+  const stands = s.draft!.every(
+    (d, i) => (d ?? null) === (digits[i] ?? null) || (d === null && digits[i] === 0 && i < s.decimals),
+  )
+  return stands ? under(s, operation, amount) : s
+}
 
 /** Changes one square of one row. */
 function inSquare(s: ColumnsState, row: number, place: Place, edit: (square: Square) => Square): ColumnsState {
@@ -36,28 +106,38 @@ function needBand(s: ColumnsState, what: string): void {
 }
 
 function needPlace(s: ColumnsState, place: Place): void {
-  if (place < 0 || place >= s.width) throw new Refusal(`This sheet has no ${placeName(Math.max(0, place))} column.`)
+  if (place < 0 || place >= s.width) throw new Refusal(`This sheet has no ${columnName(s, Math.max(0, place))} column.`)
 }
 
+/** A move with its place turned into the index of its square, or back. */
+export const inward = (s: ColumnsState, move: ColumnsMove): ColumnsMove =>
+  'place' in move ? { ...move, place: move.place + s.decimals } : move
+export const outward = (s: ColumnsState, move: ColumnsMove): ColumnsMove =>
+  'place' in move ? { ...move, place: move.place - s.decimals } : move
+
 /** @throws Refusal when the mark cannot stand there. */
-export function apply(s: ColumnsState, move: ColumnsMove): ColumnsState {
+export const apply = (s: ColumnsState, move: ColumnsMove): ColumnsState => applyAt(s, inward(s, move))
+
+/** The same with squares by their index. */
+export function applyAt(s: ColumnsState, move: ColumnsMove): ColumnsState {
   if ('place' in move && move.kind !== 'rub') needPlace(s, move.place)
   switch (move.kind) {
     case 'read':
       return { ...s, read: move.value }
     case 'write': {
       if (s.rows.length > 0) throw new Refusal('The first number is written already.', 'Write the next one under it.')
-      const digits = digitsOf(move.number)
-      if (digits.length > s.width) throw new Refusal(`${move.number} is wider than this sheet.`)
-      return { ...s, rows: [rowOf(digits, s.width)] }
+      return { ...s, rows: [rowOf(digitsOn(s, move.number), s.width)] }
     }
     case 'under': {
       if (s.rows.length === 0) throw new Refusal('There is no number to write under yet.', 'Write the first: write 52.')
-      const below = digitsOf(move.number)
-      if (below.length > s.width) throw new Refusal(`${move.number} is wider than this sheet.`)
-      const band = { operation: move.operation, amount: move.number, below, carry: new Array<number>(s.width).fill(0) }
-      return { ...s, rows: [...s.rows, blankRow(s.width)], bands: [...s.bands, band] }
+      return under(s, move.operation, move.number)
     }
+    case 'digit':
+      return drafted(s, move.place, move.digit)
+    case 'pull':
+      return pulled(s, move.by)
+    case 'undo':
+      return move.was
     case 'answer': {
       needBand(s, 'An answer digit')
       return inSquare(s, s.bands.length, move.place, (square) =>
@@ -71,15 +151,15 @@ export function apply(s: ColumnsState, move: ColumnsMove): ColumnsState {
       const square = s.rows[holdingRow(s, move.place)]?.[move.place]
       if (square?.length && live(square) !== undefined)
         throw new Refusal(
-          `The ${placeName(move.place)} digit still stands.`,
-          `Strike it first: strike ${placeName(move.place)}.`,
+          `The ${columnName(s, move.place)} digit still stands.`,
+          `Strike it first: strike ${columnName(s, move.place)}.`,
         )
       if (!square) throw new Refusal('There is no number on the sheet yet.')
       return inSquare(s, holdingRow(s, move.place), move.place, (q) => [...q, ink(move.digit)])
     }
     case 'one': {
       const square = s.rows[holdingRow(s, move.place)]?.[move.place]
-      if (square?.at(-1)?.one) throw new Refusal(`The ${placeName(move.place)} digit has its small 1 already.`)
+      if (square?.at(-1)?.one) throw new Refusal(`The ${columnName(s, move.place)} digit has its small 1 already.`)
       if (square && square.length === 0 && !answered(s, move.place))
         return inSquare(s, topRow(s), move.place, () => [{ ...ink(0), one: true }])
       holding(s, move.place)
@@ -105,7 +185,7 @@ export function apply(s: ColumnsState, move: ColumnsMove): ColumnsState {
 /** What holds in a place. @throws Refusal when nothing does. */
 function holding(s: ColumnsState, place: Place): number {
   const value = live(s.rows[holdingRow(s, place)]?.[place])
-  if (value === undefined) throw new Refusal(`There is no ${placeName(place)} digit standing.`)
+  if (value === undefined) throw new Refusal(`There is no ${columnName(s, place)} digit standing.`)
   return value
 }
 
@@ -118,7 +198,7 @@ function rub(s: ColumnsState, move: Extract<ColumnsMove, { kind: 'rub' }>): Colu
     case 'write':
       return { ...s, rows: [] }
     case 'under':
-      return { ...s, rows: s.rows.slice(0, -1), bands: s.bands.slice(0, -1) }
+      return withoutLast(s)
     case 'say':
       return { ...s, said: s.said.slice(0, -1) }
     case 'carry':
@@ -137,6 +217,10 @@ function rub(s: ColumnsState, move: Extract<ColumnsMove, { kind: 'rub' }>): Colu
 }
 
 export function invert(before: ColumnsState, move: ColumnsMove): ColumnsMove {
+  return outward(before, invertAt(before, inward(before, move)))
+}
+
+function invertAt(before: ColumnsState, move: ColumnsMove): ColumnsMove {
   const rubbing = (mark: Extract<ColumnsMove, { kind: 'rub' }>['mark'], place = 0, digit = 0): ColumnsMove => ({
     kind: 'rub',
     mark,
@@ -148,13 +232,19 @@ export function invert(before: ColumnsState, move: ColumnsMove): ColumnsMove {
       return { kind: 'read', value: before.read }
     case 'write':
     case 'under':
-      return rubbing(move.kind)
+      // A number half written by hand gives way to one written at once.
+      return before.draft ? { kind: 'undo', was: before } : rubbing(move.kind)
     case 'answer':
       return rubbing('answer', move.place, live(before.rows[before.bands.length]?.[move.place]) === undefined ? 0 : 1)
     case 'carry':
       return rubbing('carry', move.place, move.digit)
     case 'one':
       return rubbing('one', move.place, before.rows[holdingRow(before, move.place)]?.[move.place]?.length ? 0 : 1)
+    case 'digit':
+    case 'pull':
+      return { kind: 'undo', was: before }
+    case 'undo':
+      return { kind: 'undo', was: before }
     case 'say':
     case 'strike':
     case 'above':

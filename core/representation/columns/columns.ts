@@ -1,25 +1,23 @@
 import { countsOf, type Act } from '../../act/act'
 import { DEFAULT_CHOICES } from '../../choices'
 import { features } from '../../problem/features'
-import { valueOf } from '../../number/numeral'
+import { decimalsOf, valueOf } from '../../number/numeral'
 import { digitsOf, isEmpty, onlyPlace, placeName, placeOfUnit, type Counts, type Place } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
-import { totals, type Problem } from '../../problem/problem'
+import { decimalsIn, totals, type Problem, type Sign } from '../../problem/problem'
+import { ZERO, type Exact } from '../../number/exact'
 import { Refusal } from '../../refusal'
 import type { Representation } from '../representation'
-import { apply, invert } from './apply'
+import { apply, applyAt, invert, outward } from './apply'
 import { recognise } from './recognise'
-import { answered, holdings, shown, type ColumnsMove, type ColumnsState } from './state'
-import { parseMove, printMove } from './text'
+import { answered, belowAt, columnName, holdings, shown, type ColumnsMove, type ColumnsState } from './state'
+import { MAX_DECIMALS, parseMove, printMove } from './text'
 
-/** The column of the widest number or total of the problem. */
-function widthOf(problem: Problem): number {
+/** How many squares the widest number or total of the problem needs. */
+function widthOf(problem: Problem, decimals: number): number {
   const values = [...totals(problem), ...problem.terms.map((t) => valueOf(t.number))]
-  return Math.max(...values.map((v) => digitsOf(v).length))
+  return Math.max(...values.map((v) => digitsOf(v, decimals + 1, decimals).length))
 }
-
-/** The digit below in a place of the newest band. */
-const belowAt = (s: ColumnsState, place: Place): number => s.bands.at(-1)?.below[place] ?? 0
 
 /**
  * The numbers said while one digit of a column is touched: on from the greater when adding, back from the top when taking
@@ -49,27 +47,46 @@ const leading = (s: ColumnsState): number =>
     holdings(s).findLastIndex((n) => n > 0),
   )
 
-function perform(s: ColumnsState, act: Act): readonly ColumnsMove[] {
+const perform = (s: ColumnsState, act: Act): readonly ColumnsMove[] => performAt(s, act).map((move) => outward(s, move))
+
+function performAt(s: ColumnsState, act: Act): readonly ColumnsMove[] {
   switch (act.kind) {
     case 'lay':
       if (s.rows.length > 0) throw new Refusal('The sheet has its first number already.')
       return [{ kind: 'write', number: act.amount }]
     case 'pose':
       if (s.rows.length === 0) throw new Refusal('The sheet waits for its first number.')
-      return [...copyDown(s, leading(s) + 1), { kind: 'under', operation: act.operation, number: act.amount }]
+      return [
+        ...(joinsBand(s, act.operation) ? [] : copyDown(s, leading(s) + 1)),
+        { kind: 'under', operation: act.operation, number: act.amount },
+      ]
     case 'read':
       return [...copyDown(s, leading(s) + 1), { kind: 'read', value: act.value }]
     case 'begin':
     case 'group':
     case 'count':
       throw new Refusal('The sheet waits: it has no mark for counting on.')
-    case 'exchange':
-      return exchange(s, placeOfUnit(act.from.unit)!, act.from.count, placeOfUnit(act.to.unit)!, act.to.count)
+    case 'exchange': {
+      const index = (unit: Exact): number => placeOfUnit(unit)! + s.decimals
+      return exchange(s, index(act.from.unit), act.from.count, index(act.to.unit), act.to.count)
+    }
     case 'join':
     case 'take':
-      return workColumns(s, act.kind, act.pieces ? countsOf(act.pieces, s.width) : digitsOf(act.amount, s.width))
+      return workColumns(
+        s,
+        act.kind,
+        act.pieces ? countsOf(act.pieces, s.width, s.decimals) : digitsOf(act.amount, s.width, s.decimals),
+      )
   }
 }
+
+/** Whether a further number goes under the addends that stand there, rather than under an answer. */
+const joinsBand = (s: ColumnsState, operation: Sign): boolean =>
+  operation === '+' &&
+  s.bands.at(-1)?.operation === '+' &&
+  s.rows.at(-1)!.every((q) => q.length === 0) &&
+  s.bands.at(-1)!.carry.every((c) => c === 0) &&
+  s.bands.at(-1)!.below.some((b) => b.amount !== ZERO)
 
 /** Joins or takes whole digits of the number below; the sheet has no mark for part of a digit. */
 function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): readonly ColumnsMove[] {
@@ -81,19 +98,20 @@ function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): re
   let state = s
   const write = (more: readonly ColumnsMove[]): void => {
     moves.push(...more)
-    state = more.reduce(apply, state)
+    state = more.reduce(applyAt, state)
   }
   for (const [place, count] of counts.entries()) {
     if (count === 0) continue
-    if (answered(state, place)) throw new Refusal(`The sheet waits: its ${placeName(place)} are worked already.`)
+    if (answered(state, place))
+      throw new Refusal(`The sheet waits: its ${columnName(state, place)} are worked already.`)
     if (count !== belowAt(state, place))
       throw new Refusal(
-        `The sheet waits: it writes the ${placeName(place)} when all ${belowAt(state, place)} are done.`,
+        `The sheet waits: it writes the ${columnName(state, place)} when all ${belowAt(state, place)} are done.`,
       )
     write(copyDown(state, place))
     const holds = holdings(state)[place]!
     const digit = kind === 'join' ? holds + count : holds - count
-    if (digit < 0) throw new Refusal(`There are too few ${placeName(place)} on the sheet.`)
+    if (digit < 0) throw new Refusal(`There are too few ${columnName(state, place)} on the sheet.`)
     if (state.touch) write(touches(kind, place, holds, count))
     write([{ kind: 'answer', place, digit }])
   }
@@ -107,15 +125,15 @@ function exchange(s: ColumnsState, from: Place, fromCount: number, to: Place, to
   if (carriedInto) {
     // Nine and a carry mark, with nothing beneath: the column's sum is written down before it can be exchanged.
     const sum: ColumnsMove = { kind: 'answer', place: from, digit: held[from]! }
-    return [sum, ...exchange(apply(s, sum), from, fromCount, to, toCount)]
+    return [sum, ...exchange(applyAt(s, sum), from, fromCount, to, toCount)]
   }
   const left = held[from]! - fromCount
   const more = (held[to] ?? 0) + toCount
-  if (left < 0) throw new Refusal(`There are too few ${placeName(from)} on the sheet.`)
-  if (to >= s.width) throw new Refusal(`This sheet has no ${placeName(to)} column.`)
+  if (left < 0) throw new Refusal(`There are too few ${columnName(s, from)} on the sheet.`)
+  if (to >= s.width) throw new Refusal(`This sheet has no ${columnName(s, to)} column.`)
   const rewrite = (place: Place, digit: number): readonly ColumnsMove[] => {
     const carried = answered(s, place) ? 0 : (s.bands.at(-1)?.carry[place] ?? 0)
-    if (digit < carried) throw new Refusal(`The carry mark over the ${placeName(place)} would have to go.`)
+    if (digit < carried) throw new Refusal(`The carry mark over the ${columnName(s, place)} would have to go.`)
     return [
       { kind: 'strike', place },
       { kind: 'above', place, digit: digit - carried },
@@ -127,7 +145,7 @@ function exchange(s: ColumnsState, from: Place, fromCount: number, to: Place, to
     return [...lessen, ...(s.bands.length > 0 && !answered(s, to) ? [carry] : rewrite(to, more))]
   }
   // The small 1 stands before a single digit in the top row; anything else is struck and written anew.
-  const small = toCount === 10 && held[to]! < 10 && !answered(s, to) && !(s.bands.at(-1)?.carry[to] ?? 0)
+  const small = !s.rewrites && toCount === 10 && held[to]! < 10 && !answered(s, to) && !(s.bands.at(-1)?.carry[to] ?? 0)
   return [...lessen, ...(small ? [{ kind: 'one', place: to } as const] : rewrite(to, more))]
 }
 
@@ -144,14 +162,24 @@ const sheet = {
   parse: parseMove,
 } as const
 
-const start = (problem: Problem, touch: boolean): ColumnsState => ({
-  width: widthOf(problem),
-  rows: [],
-  bands: [],
-  touch,
-  said: [],
-  read: null,
-})
+function start(problem: Problem, touch: boolean, rewrites: boolean): ColumnsState {
+  const decimals = decimalsIn(problem)
+  return {
+    width: widthOf(problem, decimals),
+    decimals,
+    asked: problem.terms.flatMap(({ operation, number }) =>
+      operation === '+' || operation === '-' ? [{ operation, amount: valueOf(number) }] : [],
+    ),
+    written: [problem.first, ...problem.terms.map((t) => t.number)].map((n) => decimalsOf([n])),
+    draft: null,
+    rows: [],
+    bands: [],
+    rewrites,
+    touch,
+    said: [],
+    read: null,
+  }
+}
 
 /** The column sheet: digits under digits, with every mark. */
 export const columns: Representation<ColumnsState, ColumnsMove> = {
@@ -163,9 +191,10 @@ export const columns: Representation<ColumnsState, ColumnsMove> = {
       name: 'the column sheet',
       greatest: 999_999_999,
       because: 'it is nine squares wide',
+      decimals: MAX_DECIMALS,
       instead: [],
     }),
-  start: (problem) => start(problem, false),
+  start: (problem, choices) => start(problem, false, choices.smallOne === 'rewrite'),
 }
 
 /** Touch numerals in columns: each column on its own, one of its digits touched; with or without exchanges, as the class says. */
@@ -189,5 +218,5 @@ export const touchColumns: Representation<ColumnsState, ColumnsMove> = {
       instead: ['blocks', 'columns'],
     }
   },
-  start: (problem) => start(problem, true),
+  start: (problem, choices) => start(problem, true, choices.smallOne === 'rewrite'),
 }

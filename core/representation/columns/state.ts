@@ -1,5 +1,5 @@
 import type { Exact } from '../../number/exact'
-import { unitOf, type Place } from '../../number/places'
+import { placeName, unitOf, type Place } from '../../number/places'
 import { add, exact, multiply, ZERO } from '../../number/exact'
 import type { Sign } from '../../problem/problem'
 
@@ -13,23 +13,39 @@ export interface Ink {
 /** All that was ever written in one square, oldest first. Nothing is rubbed out: what no longer holds is struck. */
 export type Square = readonly Ink[]
 
-/** One operation on the sheet: the number written under a row, and the carry marks above that row. */
+/** A number written under another. */
+export interface Below {
+  readonly amount: Exact
+  /** Its digits, lowest place first; places above its own are absent. */
+  readonly digits: readonly number[]
+}
+
+/** One operation on the sheet: what is written under a row (several addends, or one number taken away), and its carry marks. */
 export interface Band {
   readonly operation: Sign
-  readonly amount: Exact
-  /** Digits of the number below, by place. */
-  readonly below: readonly number[]
+  readonly below: readonly Below[]
   readonly carry: readonly number[]
 }
 
 /**
  * A column sheet. Row 0 is the first number; row r + 1 is the answer row of band r and the top row of band r + 1,
- * so that a chain runs down the page without being copied. Squares are indexed by place, ones first.
+ * so that a chain runs down the page without being copied. Squares are indexed from the lowest place up; moves name real
+ * places, so that the square of a place stands at place + decimals.
  */
 export interface ColumnsState {
   readonly width: number
+  /** How many of the squares stand after the point. */
+  readonly decimals: number
+  /** The numbers that are to be written under, in order. */
+  readonly asked: readonly { readonly operation: Sign; readonly amount: Exact }[]
+  /** How many decimals each number is written with, the first number first: 2.50 has two. */
+  readonly written: readonly number[]
+  /** The number a learner is writing under just now, digit by digit; null where none is. */
+  readonly draft: readonly (number | null)[] | null
   readonly rows: readonly (readonly Square[])[]
   readonly bands: readonly Band[]
+  /** Whether an enlarged digit is struck and written anew, instead of a small 1 before it. */
+  readonly rewrites: boolean
   /** Whether digits carry notches that are touched and counted, column by column. */
   readonly touch: boolean
   /** The numbers said while touching, each with its band and column. */
@@ -50,6 +66,12 @@ export type ColumnsMove =
   | { readonly kind: 'above'; readonly place: Place; readonly digit: number }
   /** The small 1 before the digit. */
   | { readonly kind: 'one'; readonly place: Place }
+  /** Writes one digit of the next number under; a digit of 10 or more never. */
+  | { readonly kind: 'digit'; readonly place: Place; readonly digit: number }
+  /** Pulls the number being written so many squares to the right (left where negative). */
+  | { readonly kind: 'pull'; readonly by: number }
+  /** Goes back to what stood before; only inverting makes it, and it has no typed form. */
+  | { readonly kind: 'undo'; readonly was: ColumnsState }
   /** A number said while touching a notch in this column. */
   | { readonly kind: 'say'; readonly place: Place; readonly word: number }
   /** A carry mark above this column. */
@@ -90,4 +112,17 @@ export function holdings(s: ColumnsState): readonly number[] {
 
 /** What the sheet is worth now. */
 export const shown = (s: ColumnsState): Exact =>
-  holdings(s).reduce<Exact>((total, n, p) => add(total, multiply(exact(n), unitOf(p))), ZERO)
+  holdings(s).reduce<Exact>((total, n, i) => add(total, multiply(exact(n), unitOf(i - s.decimals))), ZERO)
+
+/** What stands under the newest row in one column, all addends together. */
+export const belowAt = (s: ColumnsState, i: number): number =>
+  (s.bands.at(-1)?.below ?? []).reduce((sum, b) => sum + (b.digits[i] ?? 0), 0)
+
+/** What a column is called. */
+export const columnName = (s: ColumnsState, i: number, count = 2): string => placeName(i - s.decimals, count)
+
+/** How many numbers have been written under so far. */
+export const writtenUnder = (s: ColumnsState): number => s.bands.reduce((n, b) => n + b.below.length, 0)
+
+/** The number to be written under next, or undefined. */
+export const nextAsked = (s: ColumnsState): ColumnsState['asked'][number] | undefined => s.asked[writtenUnder(s)]

@@ -1,9 +1,11 @@
-import type { Exact } from '../../number/exact'
 import { placeName, type Place } from '../../number/places'
-import { MAX_DIGITS } from '../../number/numeral'
+import { MAX_DIGITS, printExact } from '../../number/numeral'
 import { Refusal } from '../../refusal'
-import { numberAt, placeAt, spanOf, wordsOf } from '../text'
+import { decimalAt, numberAt, placeAt, spanOf, wordsOf } from '../text'
 import type { ColumnsMove } from './state'
+
+/** How many places after the point the sheet has. */
+export const MAX_DECIMALS = 3
 
 const RUBBED = ['write', 'under', 'answer', 'strike', 'above', 'one', 'carry', 'say'] as const
 
@@ -11,11 +13,16 @@ const RUBBED = ['write', 'under', 'answer', 'strike', 'above', 'one', 'carry', '
 export function printMove(move: ColumnsMove): string {
   switch (move.kind) {
     case 'read':
-      return move.value === null ? 'unread' : `read ${move.value}`
+      return move.value === null ? 'unread' : `read ${printExact(move.value)}`
     case 'write':
-      return `write ${move.number}`
+      return `write ${printExact(move.number)}`
     case 'under':
-      return `under ${move.operation} ${move.number}`
+      return `under ${move.operation} ${printExact(move.number)}`
+    case 'undo':
+      return 'undone'
+    case 'pull':
+      return `pull ${move.by < 0 ? 'left' : 'right'} ${Math.abs(move.by)}`
+    case 'digit':
     case 'answer':
     case 'above':
     case 'carry':
@@ -39,7 +46,7 @@ export function parseMove(text: string): ColumnsMove {
     const extra = words[n]
     if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
   }
-  const place = (i: number): Place => placeAt(words[i], text, MAX_DIGITS)
+  const place = (i: number): Place => placeAt(words[i], text, MAX_DIGITS, MAX_DECIMALS)
   const digit = (i: number): number => {
     const n = Number(numberAt(words[i], text))
     if (n > 99) throw new Refusal(`${n} does not go into one square.`, 'A square takes a digit.', spanOf(words[i]!))
@@ -51,10 +58,10 @@ export function parseMove(text: string): ColumnsMove {
       return { kind: 'read', value: null }
     case 'read':
       only(2)
-      return { kind: 'read', value: numberAt(words[1], text) as Exact }
+      return { kind: 'read', value: decimalAt(words[1], text) }
     case 'write':
       only(2)
-      return { kind: 'write', number: numberAt(words[1], text) as Exact }
+      return { kind: 'write', number: decimalAt(words[1], text) }
     case 'under': {
       const sign = words[1]
       if (sign?.text !== '+' && sign?.text !== '-' && sign?.text !== '−')
@@ -64,8 +71,17 @@ export function parseMove(text: string): ColumnsMove {
           sign ? spanOf(sign) : { at: text.length, length: 0 },
         )
       only(3)
-      return { kind: 'under', operation: sign.text === '+' ? '+' : '-', number: numberAt(words[2], text) as Exact }
+      return { kind: 'under', operation: sign.text === '+' ? '+' : '-', number: decimalAt(words[2], text) }
     }
+    case 'pull': {
+      only(3)
+      const way = words[1]?.text
+      if (way !== 'left' && way !== 'right')
+        throw new Refusal('“pull” needs right or left.', 'Like: pull right 1.', words[1] && spanOf(words[1]))
+      const by = words[2] ? digit(2) : 1
+      return { kind: 'pull', by: way === 'right' ? by : -by }
+    }
+    case 'digit':
     case 'answer':
     case 'above':
     case 'carry':
@@ -87,7 +103,7 @@ export function parseMove(text: string): ColumnsMove {
   }
   throw new Refusal(
     `The column sheet has no mark “${verb.text}”.`,
-    'It knows write, under, answer, strike, above, one, carry, say and read.',
+    'It knows write, under, digit, pull, answer, strike, above, one, carry, say and read.',
     spanOf(verb),
   )
 }

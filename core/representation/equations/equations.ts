@@ -1,9 +1,28 @@
-import { amountAct, change, countsOf, exchangeAct, stepWorth, type Act, type BeginAct } from '../../act/act'
+import {
+  amountAct,
+  change,
+  countsOf,
+  exchangeAct,
+  stepWorth,
+  type Act,
+  type AmountAct,
+  type BeginAct,
+} from '../../act/act'
 import { add, exact, multiply, negate, sign, toCount, ZERO, type Exact } from '../../number/exact'
-import { MAX_DIGITS, parseNumeral, valueOf } from '../../number/numeral'
-import { addCounts, countsAt, digitsOf, noCounts, onlyPlace, unitOf, worth, type Counts } from '../../number/places'
+import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
+import {
+  addCounts,
+  countsAt,
+  digitsOf,
+  noCounts,
+  onlyPlace,
+  placeOfUnit,
+  unitOf,
+  worth,
+  type Counts,
+} from '../../number/places'
 import { fitWholes } from '../../problem/fit'
-import { printProblem, type Problem } from '../../problem/problem'
+import { decimalsIn, printProblem, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import type { Recognised, Representation } from '../representation'
 
@@ -22,6 +41,8 @@ export interface EquationsState {
   /** How the value stands parted into places; a broken ten shows as twelve ones. */
   readonly counts: Counts
   readonly lines: readonly Line[]
+  /** How many places below the ones are kept. */
+  readonly decimals: number
   /** Beside things that count one each, numbers are not parted into places. */
   readonly plain: boolean
 }
@@ -34,38 +55,46 @@ const countsOnly = (count: number, place: number): Counts => [...noCounts(place)
  * Counts parted into places: `40 + 12`, `200 + 100 + 4`. Ten hundreds with no thousand before them would read as one
  * thousand; such a part is written `10 * 100`.
  */
-export function parted(counts: Counts): string {
+export function parted(counts: Counts, decimals = 0): string {
   const part = (count: number, place: number): string => {
     const mistakable = count > 9 && (count % 100 === 0 || (count % 10 === 0 && !counts[place + 1]))
-    return mistakable ? `${count} * ${unitOf(place)}` : worth(countsOnly(count, place))
+    if (mistakable) return `${count} * ${printExact(unitOf(place - decimals))}`
+    return printExact(worth(countsOnly(count, place), decimals))
   }
   const held = counts.flatMap((count, place) => (count ? [part(count, place)] : [])).reverse()
   return held.length > 0 ? held.join(' + ') : '0'
 }
 
 /** An amount as it stands after + or −: its number, or `12 * 10` where more than nine of a kind go at once. */
-function amountText(act: Extract<Act, { kind: 'join' | 'take' | 'lay' }>, s: EquationsState): string {
+function amountText(act: AmountAct, s: EquationsState): string {
   if (s.plain) return act.amount
-  const counts = act.pieces && countsOf(act.pieces, s.counts.length)
+  const counts = act.pieces && countsOf(act.pieces, s.counts.length, s.decimals)
   const place = counts && onlyPlace(counts)
-  return place !== undefined && counts![place]! > 9 ? `${counts![place]} * ${unitOf(place)}` : act.amount
+  return place !== undefined && counts![place]! > 9
+    ? `${counts![place]} * ${printExact(unitOf(place - s.decimals))}`
+    : printExact(act.amount)
 }
+
+/** The pieces of an amount, place by place. */
+const countsIn = (act: AmountAct, s: EquationsState): Counts =>
+  act.pieces ? countsOf(act.pieces, s.counts.length, s.decimals) : digitsOf(act.amount, s.counts.length, s.decimals)
 
 /** The one line that writes an act, given what stands before it. */
 function lineFor(s: EquationsState, act: Act): string {
+  const value = printExact(s.value)
   switch (act.kind) {
     case 'lay': {
       if (act.inHead) return `${act.amount} in the head`
       if (s.plain) return act.amount
-      const counts = act.pieces ? countsOf(act.pieces, s.counts.length) : digitsOf(act.amount)
-      const parts = parted(counts)
-      return parts === act.amount ? act.amount : `${act.amount} = ${parts}`
+      const counts = countsIn(act, s)
+      const [number, parts] = [printExact(act.amount), parted(counts, s.decimals)]
+      return parts === number ? number : `${number} = ${parts}`
     }
     case 'pose':
-      return `${s.value} ${act.operation} ${act.amount}`
+      return `${value} ${act.operation} ${printExact(act.amount)}`
     case 'join':
     case 'take':
-      return `${s.value} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s)} = ${add(s.value, change(act))}`
+      return `${value} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s)} = ${printExact(add(s.value, change(act)))}`
     case 'begin':
       return beginText(act)
     case 'group': {
@@ -76,13 +105,13 @@ function lineFor(s: EquationsState, act: Act): string {
     case 'count':
       return `· ${act.word}`
     case 'exchange': {
-      const made = parted(after(s, act).counts)
+      const made = parted(after(s, act).counts, s.decimals)
       // Breaking starts from the number as read; making starts from what lies there.
-      return act.from.count > act.to.count ? `${parted(s.counts)} = ${made}` : `${s.value} = ${made}`
+      return act.from.count > act.to.count ? `${parted(s.counts, s.decimals)} = ${made}` : `${value} = ${made}`
     }
     case 'read':
-      if (act.value !== s.value) return `read ${act.value}`
-      return s.problem === s.value ? s.value : `${s.problem} = ${s.value}`
+      if (act.value !== s.value) return `read ${printExact(act.value)}`
+      return s.problem === value ? value : `${s.problem} = ${value}`
   }
 }
 
@@ -91,7 +120,10 @@ function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'cou
   if (act.kind === 'exchange')
     return {
       value: s.value,
-      counts: addCounts(addCounts(s.counts, countsOf([act.from], width), -1), countsOf([act.to], width)),
+      counts: addCounts(
+        addCounts(s.counts, countsOf([act.from], width, s.decimals), -1),
+        countsOf([act.to], width, s.decimals),
+      ),
     }
   if (act.kind === 'count') return { value: add(s.value, act.by), counts: addCounts(s.counts, [toCount(act.by)]) }
   if (act.kind === 'group' || act.kind === 'begin') {
@@ -100,18 +132,17 @@ function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'cou
   }
   const way = act.kind === 'take' ? -1 : act.kind === 'lay' || act.kind === 'join' ? 1 : 0
   if (way === 0 || act.kind === 'pose' || act.kind === 'read') return { value: s.value, counts: s.counts }
-  const pieces = act.pieces ? countsOf(act.pieces, width) : digitsOf(act.amount, width)
-  return { value: add(s.value, change(act)), counts: addCounts(s.counts, pieces, way) }
+  return { value: add(s.value, change(act)), counts: addCounts(s.counts, countsIn(act, s), way) }
 }
 
-const NUMBER = String.raw`(\d+)`
+const NUMBER = String.raw`(\d+(?:\.\d+)?)`
 const LAY = new RegExp(`^${NUMBER}(?: = (.+))?$`)
 const HEAD = /^(\d+) in the head$/
 const POSE = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}$`)
-const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*))? = ${NUMBER}$`)
+const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*|0\\.0*1))? = ${NUMBER}$`)
 /** One number said while counting on or back. */
 const WORD = /^· (\d+)$/
-const READ = /^read (\d+)$/
+const READ = /^read (\d+(?:\.\d+)?)$/
 /** `from 8 to 14`, `from 0 to 12 in steps of 4`, `from 0 3 steps of 4`. */
 const BEGIN = /^from (\d+)(?: to (\d+))?(?: in steps of (\d+)|, (\d+) steps of (\d+))?$/
 const GROUP = /^(-?\d+) \* (\d+) = /
@@ -139,15 +170,16 @@ function counting(s: EquationsState): 'on' | 'back' | null {
 function* candidates(s: EquationsState, line: string): Generator<Act> {
   const width = s.counts.length
   const number = (text: string): Exact => valueOf(parseNumeral(text))
-  const parting = (n: Exact): Counts => (s.plain ? countsAt(0, toCount(n), width) : digitsOf(n, width))
-  // What came as one group goes as one.
-  const last = s.lines.at(-1)?.act
-  if (last?.kind === 'group' && sign(last.count) > 0) yield { ...last, count: negate(last.count) }
+  const parting = (n: Exact): Counts => {
+    if ((printExact(n).split('.')[1] ?? '').length > s.decimals)
+      throw new Refusal(`${printExact(n)} goes further after the point than this page.`)
+    return s.plain ? countsAt(0, toCount(n), width) : digitsOf(n, width, s.decimals)
+  }
   const work = WORK.exec(line)
-  if (work && !/^0+$/.test(work[3]!)) {
+  if (work && !/^[0.]+$/.test(work[3]!)) {
     const [, , sign, amount, unit] = work
-    const counts = unit ? countsOnly(Number(amount), unit.length - 1) : parting(number(amount!))
-    yield amountAct(sign === '+' ? 'join' : 'take', counts)
+    const counts = unit ? countsOnly(Number(amount), placeOfUnit(number(unit))! + s.decimals) : parting(number(amount!))
+    yield amountAct(sign === '+' ? 'join' : 'take', counts, s.decimals)
   }
   const word = WORD.exec(line)
   if (word)
@@ -168,13 +200,13 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   const head = HEAD.exec(line)
   if (head && s.lines.length === 0) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
   const lay = LAY.exec(line)
-  if (lay && s.lines.length === 0) yield amountAct('lay', parting(number(lay[1]!)))
+  if (lay && s.lines.length === 0) yield amountAct('lay', parting(number(lay[1]!)), s.decimals)
   const read = READ.exec(line)
   yield { kind: 'read', value: read ? number(read[1]!) : s.value }
   for (let place = 1; place < width; place++) {
     for (const making of [false, true]) {
       const most = Math.floor(s.counts[making ? place - 1 : place]! / (making ? 10 : 1))
-      for (let n = 1; n <= most; n++) yield exchangeAct(place, making, n)
+      for (let n = 1; n <= most; n++) yield exchangeAct(place - s.decimals, making, n)
     }
   }
 }
@@ -185,7 +217,10 @@ function actOf(s: EquationsState, line: string): Act {
   for (const act of candidates(s, line)) if (lineFor(s, act) === line) return act
   const sides = line.split(' = ')
   if (sides.length === 2)
-    throw new Refusal(`“${line}” does not follow from what stands, ${s.value}.`, `A true line starts from ${s.value}.`)
+    throw new Refusal(
+      `“${line}” does not follow from what stands, ${printExact(s.value)}.`,
+      `A true line starts from ${printExact(s.value)}.`,
+    )
   throw new Refusal(`“${line.slice(0, 40)}” is not a line of this writing.`, `Like: ${s.value} - 7 = …`)
 }
 
@@ -233,11 +268,13 @@ export const equations: Representation<EquationsState, EquationsMove> = {
       because: `numbers here have up to ${MAX_DIGITS} digits`,
       instead: [],
       groups: true,
+      decimals: 9,
     }),
   start: (problem, _, beside) => ({
     problem: printProblem(problem),
     value: ZERO,
-    counts: noCounts(MAX_DIGITS),
+    decimals: decimalsIn(problem),
+    counts: noCounts(MAX_DIGITS + decimalsIn(problem)),
     lines: [],
     plain: beside === 'counting',
   }),

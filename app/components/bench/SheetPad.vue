@@ -1,0 +1,78 @@
+<script setup lang="ts">
+/** The keypad of the column sheet: digits, the marks, and pulling a number into line. */
+defineProps<{ onTop: boolean; pulls: boolean }>()
+const emit = defineEmits<{ digit: [n: number]; strike: []; small: []; pull: [way: 'left' | 'right'] }>()
+</script>
+
+<template>
+  <div class="pad" role="group" aria-label="Write in the chosen square">
+    <button
+      v-for="n in [1, 2, 3, 4, 5, 6, 7, 8, 9, 0]"
+      :key="n"
+      type="button"
+      class="stone-button"
+      @mousedown.prevent
+      @click="emit('digit', n)"
+    >
+      {{ n }}
+    </button>
+    <button
+      type="button"
+      class="stone-button"
+      :disabled="!onTop"
+      aria-label="Strike the digit"
+      @mousedown.prevent
+      @click="emit('strike')"
+    >
+      <s>5</s>
+    </button>
+    <button
+      type="button"
+      class="stone-button"
+      :disabled="!onTop"
+      aria-label="Small 1 before the digit"
+      @mousedown.prevent
+      @click="emit('small')"
+    >
+      <small>1</small><span class="box" />
+    </button>
+    <template v-if="pulls">
+      <button type="button" class="stone-button pull" @mousedown.prevent @click="emit('pull', 'left')">
+        <i class="pi pi-arrow-left" aria-hidden="true" /> Pull left
+      </button>
+      <button type="button" class="stone-button pull" @mousedown.prevent @click="emit('pull', 'right')">
+        Pull right <i class="pi pi-arrow-right" aria-hidden="true" />
+      </button>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.pad {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  justify-content: center;
+  font-family: var(--learner);
+  max-width: 330px;
+}
+.pad .stone-button {
+  padding: 0;
+  width: 48px;
+  font-size: 1.15rem;
+}
+.pad .pull {
+  width: auto;
+  padding: 0 0.8rem;
+  font-size: 1rem;
+}
+.box {
+  width: 0.7em;
+  height: 1em;
+  border: 1.5px dashed currentColor;
+}
+s {
+  text-decoration-thickness: 2px;
+  text-decoration-color: var(--clay);
+}
+</style>
