@@ -30,7 +30,8 @@ module.exports = {
     rule(
       'representations-apart',
       { path: '^core/representation/([^/]+)/' },
-      { path: '^core/representation/([^/]+)/', pathNot: '^core/representation/$1/' },
+      // Blocks and chips are two materials of pieces in columns; what they share has a folder of its own.
+      { path: '^core/representation/([^/]+)/', pathNot: '^core/representation/($1|placed)/' },
     ),
     rule('representations-know-no-way', { path: '^core/representation/' }, { path: '^core/(way|speech)/' }),
     rule('ways-know-no-screen', { path: '^core/way/' }, { path: '^core/(representation|speech)/' }),

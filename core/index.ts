@@ -6,7 +6,8 @@ import { waysOf, type WayOffer } from './way/index'
 import { REPRESENTATIONS } from './representation/index'
 
 export { parseProblem, printProblem, answer, type Problem } from './problem/problem'
-export { plan, type Plan, type PlanRequest, type PlanStep } from './plan/plan'
+export { plan, type Plan, type PlanStep } from './plan/plan'
+export type { PlanRequest } from './plan/setup'
 export { replay, type WorkRecord } from './record/record'
 export { Refusal } from './refusal'
 

@@ -81,6 +81,7 @@ export const workSchema = z.strictObject({
   problem: z.string('The problem is text.').min(1, 'The problem is missing.').max(200, 'The problem is too long.'),
   representation: oneOf(REPRESENTATION_IDS),
   also: z.array(oneOf(REPRESENTATION_IDS)).max(REPRESENTATION_IDS.length),
+  both: oneOf(REPRESENTATION_IDS).nullable().default(null),
   way: oneOf(WAY_IDS),
   mode: oneOf(MODES),
   choices: z.strictObject({

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { digitsOf, placeOfUnit } from '../../core/number/places'
-import { valueOf } from '../../core/number/numeral'
-import { totals } from '../../core/problem/problem'
+import { digitsOf } from '../../core/number/places'
+import { printExact, valueOf } from '../../core/number/numeral'
+import { decimalsIn, totals } from '../../core/problem/problem'
 import { askInWords, sayAct } from '../../core/speech/say'
 import { capital, pretty, WORD_PACKS } from '../../core/speech/words'
-import type { Act } from '../../core/act/act'
-import { REPRESENTATIONS } from '../../core/representation/index'
+import { offersFor, REPRESENTATIONS } from '../../core/representation/index'
 import type { SavedRecord } from '../../shared/schemas'
+import { placesOf } from '../utils/lit'
 import { request } from '../utils/request'
 
 const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDialog.vue'))
@@ -49,13 +49,10 @@ const now = computed(() => bench.bench.now)
 const pack = computed(() => WORD_PACKS[setup.value.choices.words])
 const places = computed(() => {
   const all = [...totals(setup.value.problem), ...setup.value.problem.terms.map((t) => valueOf(t.number))]
-  return Math.max(2, ...all.map((v) => digitsOf(v).length))
+  const decimals = decimalsIn(setup.value.problem)
+  return Math.max(2, ...all.map((v) => digitsOf(v, decimals + 1, decimals).length - decimals))
 })
 
-const placesOf = (act: Act): number[] =>
-  (act.kind === 'exchange' ? [act.from, act.to] : 'pieces' in act ? (act.pieces ?? []) : []).map((p) =>
-    placeOfUnit(p.unit)!,
-  )
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])
 const newest = computed(() => bench.lit === bench.stones.length - 1)
 
@@ -64,9 +61,9 @@ const said = computed(() => {
   if (bench.refusal) return bench.refusal.message
   if (notice.value) return notice.value
   if (bench.hint && bench.next)
-    return `Next could be: ${sayAct(bench.next, now.value.standing.value, setup.value.problem, pack.value, REPRESENTATIONS[setup.value.representation].verbs)}`
+    return `Next could be: ${sayAct(bench.next, now.value.standing.value, setup.value.problem, pack.value, REPRESENTATIONS[setup.value.representation].verbs, now.value.standing.begunCount?.from)}`
   if (bench.bench.mode === 'alone' && !bench.replaying)
-    return bench.result.finished ? `Read: ${bench.result.read}.` : ''
+    return bench.result.finished ? `Read: ${printExact(bench.result.read!)}.` : ''
   const stone = bench.stones[bench.lit]
   return stone ? stone.say : `${capital(askInWords(setup.value.problem, pack.value))}.`
 })
@@ -122,6 +119,14 @@ async function seePrediction(verdict: string): Promise<void> {
   await nextTick()
   notice.value = verdict
 }
+/** What is put beside first: the sheet, or chips beside the sheet; else whatever fits. */
+const nearest = computed(() => {
+  const fits = offersFor(setup.value.problem, setup.value.choices)
+    .filter((o) => o.fits)
+    .map((o) => o.representation)
+  const wanted = ['columns', 'chips', 'openline', 'counters'] as const
+  return wanted.find((id) => id !== setup.value.representation && fits.includes(id)) ?? null
+})
 const openSelect = (label: string): void =>
   document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
 const stepping = computed(() => bench.bench.mode === 'show' || bench.replaying !== null)
@@ -170,7 +175,7 @@ onBeforeUnmount(() => (presenting.value = false))
       <button type="button" class="stone-button" @click="bench.resume(bench.aside, false)">Bring it back</button>
       <button type="button" class="stone-button bare" @click="bench.aside = null">Let it go</button>
     </p>
-    <div class="work">
+    <div class="work" :class="{ paired: bench.beside }">
       <div class="mat-side">
         <MatSide
           :lit-places="litPlaces"
@@ -179,8 +184,12 @@ onBeforeUnmount(() => (presenting.value = false))
           @refuse="(why) => (notice = why)"
           @say="(text) => (whisper = text)"
         />
-        <p v-if="bench.bench.mode !== 'alone' || bench.replaying" class="worth learner" aria-label="What is there now">
-          {{ now.standing.value }}
+        <p
+          v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.beside"
+          class="worth learner"
+          aria-label="What is there now"
+        >
+          {{ printExact(now.standing.value) }}
         </p>
       </div>
       <PagePanel :lit-places="litPlaces" />
@@ -260,6 +269,9 @@ onBeforeUnmount(() => (presenting.value = false))
         </template>
         <MoveLine ref="moveLine" />
         <span class="gap" />
+        <button v-if="!bench.beside" type="button" class="stone-button" @click="bench.setBeside(nearest)">
+          Beside
+        </button>
         <button type="button" class="stone-button" :disabled="bench.bench.log.length === 0" @click="save">Save</button>
         <button type="button" class="stone-button" @click="next">Next problem</button>
         <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">
@@ -305,6 +317,9 @@ onBeforeUnmount(() => (presenting.value = false))
   grid-template-columns: minmax(0, 1fr) 384px;
   min-height: 0;
 }
+.work.paired {
+  grid-template-columns: minmax(0, 1fr) 300px;
+}
 .mat-side {
   position: relative;
   min-height: 0;
@@ -313,7 +328,7 @@ onBeforeUnmount(() => (presenting.value = false))
 .worth {
   position: absolute;
   right: 14px;
-  top: 74px;
+  top: 8px;
   background: var(--sheet);
   color: var(--ink);
   border-radius: 4px;

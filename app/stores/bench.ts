@@ -2,12 +2,12 @@ import { defineStore } from 'pinia'
 import { enter, nextAct, openBench, outcome, ahead, silentAct, type Bench, type Mode } from '../../core/record/bench'
 import { recordOf, reopen, type WorkRecord } from '../../core/record/record'
 import { translate } from '../../core/record/translate'
-import type { PlanRequest } from '../../core/plan/plan'
+import type { PlanRequest } from '../../core/plan/setup'
 import { waysOf } from '../../core/way/index'
 import { sameKind } from '../../core/course/sameKind'
 import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
 import { attempt, type Refusal } from '../../core/refusal'
-import { REPRESENTATIONS } from '../../core/representation/index'
+import { isRepresentation, REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
 import type { Hands, Outcome, SavedRecord } from '../../shared/schemas'
@@ -21,14 +21,15 @@ interface Draft {
   readonly work: WorkRecord
 }
 
-const SHEET_VERBS = ['write', 'under', 'answer', 'strike', 'above', 'one', 'carry']
-
 /** The bench as it stands: the core's Bench, the settings it was laid with, and what is only seen. */
 export const useBench = defineStore('bench', () => {
   const classroom = useClassroom()
   const mode = useLocalStorage<Mode>('sett.mode', 'show')
   const way = useLocalStorage<WayId>('sett.way', 'ones-first')
   const material = useLocalStorage<RepresentationId>('sett.material', 'blocks')
+  /** The representation shown beside the main one, and whether it is worked by hand too. */
+  const beside = useLocalStorage<RepresentationId | null>('sett.beside', null, { serializer: idSerializer })
+  const byHand = useLocalStorage('sett.by-hand', false)
   const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: jsonSerializer })
 
   const bench = shallowRef<Bench>(
@@ -83,7 +84,7 @@ export const useBench = defineStore('bench', () => {
     const m = over.mode ?? mode.value
     const asked = attempt(() => requestFor(text, over))
     if ('refused' in asked) return asked.refused
-    const opened = attempt(() => openBench(asked.ok, m))
+    const opened = attempt(() => openBench(m === 'show' ? followed(asked.ok) : asked.ok, m))
     if ('refused' in opened) return opened.refused
     take(opened.ok, m)
     return null
@@ -95,10 +96,36 @@ export const useBench = defineStore('bench', () => {
     const wanted = over.way ?? way.value
     const suits = waysOf(parseProblem(text), REPRESENTATIONS[representation]).some((w) => w.way === wanted)
     const also: RepresentationId[] = representation === 'blocks' ? ['columns', 'equations'] : ['equations']
+    const other = beside.value === representation ? null : beside.value
+    const fits = other !== null && REPRESENTATIONS[other].fits(parseProblem(text)).fits
+    if (fits && !byHand.value) also.push(other)
     // A plain copy: what a bench is made of is data, never something that watches itself.
     const hands = classroom.classroom?.hands
     const choices = { words: classroom.words, ...(hands ? (structuredClone(toRaw(hands)) as Hands) : {}) }
-    return { problem: text, representation, choices, also, ...(suits ? { way: wanted } : {}) }
+    return {
+      problem: text,
+      representation,
+      choices,
+      also,
+      both: fits && byHand.value ? other : null,
+      ...(suits ? { way: wanted } : {}),
+    }
+  }
+
+  /** In Show nothing is worked by hand: what would be follows. */
+  const followed = (request: PlanRequest): PlanRequest =>
+    request.both ? { ...request, both: null, also: [...(request.also ?? []), request.both] } : request
+
+  /** Puts another representation beside the main one, or puts it away; what was done on the main one stays done. */
+  function setBeside(id: RepresentationId | null, hand = byHand.value): void {
+    beside.value = id
+    byHand.value = id !== null && hand
+    const request = requestFor(problem.value, { way: bench.value.setup.way })
+    const m = bench.value.mode
+    const opened = attempt(() => translate(bench.value, m === 'show' ? followed(request) : request))
+    if ('refused' in opened) refusal.value = opened.refused
+    else take(opened.ok, m)
+    aside.value = null
   }
 
   function take(opened: Bench, m: Mode): void {
@@ -110,7 +137,8 @@ export const useBench = defineStore('bench', () => {
 
   /** Goes on in another material, with the work so far done again there as far as its acts allow. */
   function moveTo(representation: RepresentationId): Refusal | null {
-    const moved = attempt(() => translate(bench.value, requestFor(problem.value, { material: representation })))
+    const request = requestFor(problem.value, { material: representation })
+    const moved = attempt(() => translate(bench.value, bench.value.mode === 'show' ? followed(request) : request))
     if ('refused' in moved) return moved.refused
     take(moved.ok, bench.value.mode)
     aside.value = null
@@ -133,11 +161,12 @@ export const useBench = defineStore('bench', () => {
     return true
   }
 
-  /** Makes a typed move on the material it belongs to. */
+  /** Makes a typed move on the first material here that knows it; what none knows is refused by the main one. */
   function type(text: string): boolean {
-    const verb = text.trim().split(/\s+/)[0]?.toLowerCase() ?? ''
-    const main = bench.value.setup.representation
-    const on = SHEET_VERBS.includes(verb) && bench.value.setup.all.includes('columns') ? 'columns' : main
+    const { representation: main, all, both } = bench.value.setup
+    const here: readonly RepresentationId[] = both ? [...all, both] : all
+    const knows = (id: RepresentationId): boolean => 'ok' in attempt(() => REPRESENTATIONS[id].parse(text.trim()))
+    const on = here.find((id) => id !== 'equations' && knows(id)) ?? main
     return make(on, text.trim())
   }
 
@@ -276,6 +305,9 @@ export const useBench = defineStore('bench', () => {
     jump,
     again,
     moveTo,
+    beside,
+    byHand,
+    setBeside,
     another,
     save,
     resume,
@@ -285,6 +317,11 @@ export const useBench = defineStore('bench', () => {
     look,
   }
 })
+
+const idSerializer = {
+  read: (text: string): RepresentationId | null => (isRepresentation(text) ? text : null),
+  write: (id: RepresentationId | null): string => id ?? '',
+}
 
 const jsonSerializer = {
   read: (text: string): Draft | null => {

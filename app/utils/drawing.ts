@@ -1,4 +1,4 @@
-import type { Setup } from '../../core/plan/plan'
+import type { Setup } from '../../core/plan/setup'
 import type { CountingState } from '../../core/representation/counting'
 
 /** What every drawing of a counting material is given. */

@@ -1,4 +1,4 @@
-import type { BlocksState, Zone } from '../../core/representation/blocks/state'
+import type { PlacedState, Zone } from '../../core/representation/placed/state'
 
 /** One block with a lasting identity, so that the eye can follow it. */
 export interface Piece {
@@ -30,7 +30,7 @@ const ZONES = ['mat', 'beside', 'taken'] as const
  * is the same block carried over; what is new on the mat comes out of what left it. `held` are the ids in the hand,
  * which are the ones that go.
  */
-export function track(before: Tracked, state: BlocksState, held: ReadonlySet<number> = new Set(), stone = 0): Tracked {
+export function track(before: Tracked, state: PlacedState, held: ReadonlySet<number> = new Set(), stone = 0): Tracked {
   const kept: Piece[] = []
   const loose: Piece[] = []
   for (const zone of ZONES) {

@@ -4,7 +4,7 @@ import type { Choices } from '../../core/choices'
 /** One line of squares on the sheet as it is drawn, from the top down. */
 export type SheetRow =
   | { readonly kind: 'carry'; readonly band: number; readonly rule: boolean }
-  | { readonly kind: 'digits'; readonly row: number; readonly rule: boolean }
+  | { readonly kind: 'digits'; readonly row: number }
   | { readonly kind: 'below'; readonly band: number; readonly index: number; readonly sign: string }
   /** The number that is being written under, or is to be written next. */
   | { readonly kind: 'draft'; readonly sign: string }
@@ -29,8 +29,9 @@ export function sheetRows(s: ColumnsState, { carryMarks }: Pick<Choices, 'carryM
     const newest = r === s.bands.length - 1
     const carryBelow = carryMarks === 'below'
     // The room above a row also takes what is written anew over a struck digit.
-    rows.push({ kind: 'carry', band: carryBelow ? -1 : r, rule: false })
-    rows.push({ kind: 'digits', row: r, rule: r > 0 && !(carryBelow && s.bands[r - 1]?.operation === '+') })
+    const ruled = carryBelow && s.bands[r - 1]?.operation === '+'
+    if (!ruled) rows.push({ kind: 'carry', band: carryBelow ? -1 : r, rule: r > 0 })
+    rows.push({ kind: 'digits', row: r })
     if (!band) continue
     for (const [index] of band.below.entries())
       rows.push({

@@ -12,12 +12,14 @@ export interface Pieces {
  * What a change means in arithmetic, whoever made it and in whatever material. Plain JSON; amounts are Exact.
  * - `lay`: the number set out first.
  * - `pose`: the next number of a chain is asked or set beside, not yet joined or taken; it changes nothing.
- * - `join`, `take`: an amount comes to, or goes from, what is there.
+ * - `join`, `take`: an amount comes to, or goes from, what is there. With `pieces` it is just these pieces; without, the number
+ *   whole, and a material with places makes the exchanges that it needs.
  * - `begin`: a count is begun `from` a number in equal steps; it changes nothing. With `to`, what is wanted is how many steps
  *   lead there (14 − 8 counted up from 8; 12 ÷ 4 in fours), and every step counts one. With `times`, what is wanted is where
  *   so many steps lead (3 × 4 in fours), and every step counts its size.
  * - `count`: one step more, or one fewer, with the number said for it.
  * - `group`: so many groups of a size come (or go, where the count is negative) at once.
+ * - `split`: a number is parted (46 = 1 + 45), and `gather`: parts are put together again; both change nothing.
  * - `exchange`: pieces for others of the same worth.
  * - `read`: what is there is read as a number (which may be misread).
  *
@@ -38,6 +40,7 @@ export type Act =
   | BeginAct
   | { readonly kind: 'count'; readonly by: Exact; readonly word: Exact }
   | { readonly kind: 'group'; readonly count: Exact; readonly size: Exact }
+  | { readonly kind: 'split' | 'gather'; readonly whole: Exact; readonly parts: readonly Exact[] }
   | { readonly kind: 'exchange'; readonly from: Pieces; readonly to: Pieces }
   /** `counted`: everything there is counted, from one, before it is read. */
   | { readonly kind: 'read'; readonly value: Exact; readonly counted?: boolean }
@@ -68,6 +71,8 @@ export function change(act: Act): Exact {
       return multiply(act.count, act.size)
     case 'begin':
     case 'pose':
+    case 'split':
+    case 'gather':
     case 'exchange':
     case 'read':
       return ZERO
@@ -123,3 +128,7 @@ export const stepWorth = (begun: BeginAct): Exact => (begun.to === null ? begun.
 /** The next number said, when so much has been counted. */
 export const wordAt = (begun: BeginAct, counted: Exact): Exact =>
   add(begun.from, multiply(begun.step, add(divide(counted, stepWorth(begun)), exact(1))))
+
+/** The pieces an act names, where all of them came or all went; undefined where it names none, or some came as others went. */
+export const plainPieces = (act: AmountAct): readonly Pieces[] | undefined =>
+  act.pieces?.every((p) => p.count > 0) ? act.pieces : undefined

@@ -23,6 +23,9 @@ export interface Standing {
   /** Of the number begun last: what has not been posed yet, and what has not been laid, joined or taken yet. */
   readonly unposed: Exact
   readonly left: Counts
+  /** How many of the numbers begun have been parted, and whether what stands has been gathered into one number again. */
+  readonly parted: number
+  readonly gathered: boolean
   /** The count that was begun in steps, if one was. */
   readonly begunCount: BeginAct | null
   /** The last reading, until something changes after it. */
@@ -41,6 +44,8 @@ export function standingAtStart(problem: Problem, width: number): Standing {
     laid: false,
     unposed: ZERO,
     left: digitsOf(first, width + decimals, decimals),
+    parted: 0,
+    gathered: true,
     begunCount: null,
     read: null,
   }
@@ -99,8 +104,12 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
     }
     case 'exchange': {
       const moved = addCounts(countsOf([act.to], width, decimals), countsOf([act.from], width, decimals), -1)
-      return { ...s, counts: addCounts(s.counts, moved), read: null }
+      return { ...s, counts: addCounts(s.counts, moved), gathered: false, read: null }
     }
+    case 'split':
+      return { ...s, parted: s.begun }
+    case 'gather':
+      return act.whole === s.value ? { ...s, counts: digitsOf(s.value, width, decimals), gathered: true } : s
     case 'lay':
     case 'join':
     case 'take': {
@@ -108,12 +117,17 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
       const way = act.kind === 'take' ? -1 : 1
       // What is wanted shrinks when the act goes the way the term goes, and grows when it goes against it.
       const along = s.doing === '-' ? -way : way
+      const value = add(s.value, change(act))
+      const [counts, left] = [addCounts(s.counts, pieces, way), addCounts(s.left, pieces, -along)]
+      // A number worked whole leaves whole numbers: places are the material's own affair.
+      const whole = (n: Exact, raw: Counts): Counts => (act.pieces || sign(n) < 0 ? raw : digitsOf(n, width, decimals))
       return {
         ...s,
         laid: true,
-        value: add(s.value, change(act)),
-        counts: addCounts(s.counts, pieces, way),
-        left: addCounts(s.left, pieces, -along),
+        value,
+        counts: whole(value, counts),
+        left: whole(worth(left, decimals), left),
+        gathered: act.kind === 'lay' || !act.pieces,
         read: null,
       }
     }

@@ -1,17 +1,19 @@
-import { digitsOf } from '../number/places'
-import { numeralOf, valueOf } from '../number/numeral'
-import { compare, exact, isWhole, ZERO, type Exact } from '../number/exact'
+import { valueOf, type Numeral } from '../number/numeral'
+import { compare, isWhole, ZERO } from '../number/exact'
 import { kindOf } from '../problem/features'
 import { printProblem, WORKED, type Problem, type Term } from '../problem/problem'
 import { seeded, between, type Random } from './random'
 
 const TRIES = 4000
 
-/** A number with as many digits as `like`, chosen by chance. */
-function sized(like: Exact, random: Random): Exact {
-  const digits = digitsOf(like).length
-  const lowest = digits === 1 ? (like === ZERO ? 0 : 1) : 10 ** (digits - 1)
-  return like === ZERO ? ZERO : exact(between(random, lowest, 10 ** digits - 1))
+/** A number written with as many digits, before and after the point, as `like`, chosen by chance. */
+function sized(like: Numeral, random: Random): Numeral {
+  if (like.form === 'fraction') return like
+  const digits = like.digits.replace(/^0+(?=.)/, '')
+  if (digits === '0') return like
+  const lowest = digits.length === 1 ? 1 : 10 ** (digits.length - 1)
+  const chosen = String(between(random, lowest, 10 ** digits.length - 1))
+  return { ...like, digits: chosen.padStart(like.decimals + 1, '0') }
 }
 
 /**
@@ -30,15 +32,16 @@ export function sameKind(
   const random = seeded(seed)
   const used = new Set([printProblem(problem), ...avoid])
   for (let i = 0; i < TRIES; i++) {
-    let total = sized(valueOf(problem.first), random)
-    const first = numeralOf(total)
+    const first = sized(problem.first, random)
+    let total = valueOf(first)
     const terms: Term[] = []
     for (const { operation, number } of problem.terms) {
-      const value = sized(valueOf(number), random)
+      const chosen = sized(number, random)
+      const value = valueOf(chosen)
       if (operation === '/' && value === ZERO) break
       total = WORKED[operation](total, value)
-      if (compare(total, ZERO) < 0 || !isWhole(total)) break
-      terms.push({ operation, number: numeralOf(value) })
+      if (compare(total, ZERO) < 0 || (operation === '/' && !isWhole(total))) break
+      terms.push({ operation, number: chosen })
     }
     if (terms.length < problem.terms.length) continue
     const found = { first, terms }

@@ -88,3 +88,7 @@ export function onlyPlace(counts: Counts): Place | undefined {
   const held = counts.flatMap((c, p) => (c === 0 ? [] : [p]))
   return held.length === 1 ? held[0] : undefined
 }
+
+/** What stands in each place as a number, the greatest place first, empty places left out: [12, 7] is 70 and 12. */
+export const placeParts = (counts: Counts, decimals = 0): readonly Exact[] =>
+  counts.flatMap((n, p) => (n ? [worth(countsAt(p, n), decimals)] : [])).reverse()

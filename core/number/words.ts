@@ -86,3 +86,6 @@ export function inWords(value: Exact, style: NumberWords = BRITISH): string {
   const named = denominator === 1n ? said : `${said} ${partsName(denominator, style, size !== 1n)}`
   return numerator < 0n ? `minus ${named}` : named
 }
+
+/** A sentence begins with a capital letter. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

@@ -1,6 +1,6 @@
 import { digitsOf, type Place } from '../number/places'
 import { valueOf } from '../number/numeral'
-import { totals, type Operation, type Problem } from './problem'
+import { decimalsIn, totals, type Operation, type Problem } from './problem'
 
 /** What one operation of a chain of whole numbers asks of the learner. */
 export interface TermFeatures {
@@ -13,13 +13,14 @@ export interface TermFeatures {
   readonly acrossZero: readonly Place[]
 }
 
-/** The features of each operation, in order. For whole numbers whose totals never fall below nought. */
+/** The features of each operation, in order. For whole numbers and decimals whose totals never fall below nought. */
 export function features(problem: Problem): readonly TermFeatures[] {
   const reached = totals(problem)
+  const decimals = decimalsIn(problem)
   return problem.terms.map((term, i) => {
     const b = valueOf(term.number)
-    const above = digitsOf(reached[i]!)
-    const below = digitsOf(b)
+    const above = digitsOf(reached[i]!, 1, decimals)
+    const below = digitsOf(b, 1, decimals)
     const exchanges: Place[] = []
     const acrossZero: Place[] = []
     let moved = 0
@@ -28,8 +29,8 @@ export function features(problem: Problem): readonly TermFeatures[] {
       const y = below[p] ?? 0
       const exchanged = term.operation === '+' ? x + y + moved > 9 : term.operation === '-' ? x - moved < y : false
       if (exchanged) {
-        exchanges.push(p)
-        if (term.operation === '-' && above[p + 1] === 0) acrossZero.push(p)
+        exchanges.push(p - decimals)
+        if (term.operation === '-' && above[p + 1] === 0) acrossZero.push(p - decimals)
       }
       moved = exchanged ? 1 : 0
     }

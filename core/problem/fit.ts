@@ -1,9 +1,13 @@
+import { capital } from '../number/words'
 import { compare, exact, sign, ZERO } from '../number/exact'
 import { MAX_DIGITS, numeralOf, printNumeral, valueOf } from '../number/numeral'
 import { decimalsIn, isChain, totals, type Problem } from './problem'
 
-/** What ways of working a material lends itself to: places with exchanges, things counted one by one, or the trick of the nines. */
-export type Sort = 'places' | 'counting' | 'nines'
+/**
+ * What ways of working a material lends itself to: places with exchanges; numbers parted into places and gathered again
+ * (`parts`); numbers worked whole; things counted one by one; or the trick of the nines.
+ */
+export type Sort = 'places' | 'parts' | 'whole' | 'counting' | 'nines'
 
 /** Whether a material can hold a problem; where it cannot, why, in words, and which representations could. */
 export type Fit =
@@ -31,7 +35,7 @@ export interface WholeLimits {
 export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
   const no = (why: string, instead: readonly string[]): Fit => ({
     fits: false,
-    why: why.charAt(0).toUpperCase() + why.slice(1),
+    why: capital(why),
     instead,
   })
   if (!isChain(problem) && !limits.groups)

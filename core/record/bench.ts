@@ -1,17 +1,19 @@
-import type { Act } from '../act/act'
+import type { Act, AmountAct } from '../act/act'
 import { stand, termDone, type Standing } from '../act/standing'
-import type { Exact } from '../number/exact'
+import { compare, type Exact } from '../number/exact'
 import { write, type WrittenLine } from '../plan/lines'
-import { actsAhead, setUp, standingFor, type PlanRequest, type Setup } from '../plan/plan'
+import { actsAhead, standingFor } from '../plan/plan'
+import { besideOf, setUp, type PlanRequest, type Setup } from '../plan/setup'
 import { answer } from '../problem/problem'
 import { Refusal } from '../refusal'
 import { equations, type EquationsState } from '../representation/equations/equations'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
+import { match, type Match, type Side } from '../representation/match'
 import { applyAll, isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
 import { WORD_PACKS } from '../speech/words'
 import { wayById } from '../way/index'
-import { follow, type Followers } from './follow'
+import { follow, type Followers } from '../plan/follow'
 import { slipIn, slipInColumn, SLIPS } from './slips'
 
 export type Mode = 'show' | 'together' | 'alone'
@@ -46,6 +48,8 @@ export interface Moment {
   readonly standing: Standing
   readonly page: EquationsState
   readonly stones: readonly Stone[]
+  /** The representation that is worked by hand besides, with moments of its own; null where there is none. */
+  readonly second: Moment | null
   /** The stone still growing: what it grew from and the moves so far. */
   readonly open: { readonly on: RepresentationId; readonly moves: readonly unknown[]; readonly from: Moment } | null
 }
@@ -70,23 +74,36 @@ export interface Bench {
 /** Lays out an empty bench for a problem. @throws Refusal when it does not fit. */
 export function openBench(request: PlanRequest, mode: Mode): Bench {
   const setup = setUp(request)
-  const { problem, choices } = setup
-  const sort = REPRESENTATIONS[setup.representation].works
-  const states = Object.fromEntries(setup.all.map((id) => [id, REPRESENTATIONS[id].start(problem, choices, sort)]))
-  const now: Moment = {
-    states,
+  const second = setup.both ? emptyMoment(secondOf(setup)) : null
+  const now: Moment = { ...emptyMoment(setup), second }
+  return { setup, mode, now: mode === 'show' ? now : askedOn(setup, now), past: [], undone: [], log: [] }
+}
+
+/** The setup of the second representation, which is worked by itself. */
+export const secondOf = (setup: Setup): Setup => ({
+  ...setup,
+  representation: setup.both!,
+  all: [setup.both!],
+  both: null,
+})
+
+function emptyMoment(setup: Setup): Moment {
+  const { worked, choices } = setup
+  const beside = besideOf(setup)
+  return {
+    states: Object.fromEntries(setup.all.map((id) => [id, REPRESENTATIONS[id].start(worked, choices, beside)])),
     followers: {},
-    standing: standingFor(setup.worked),
-    page: equations.start(problem, choices, sort),
+    standing: standingFor(worked),
+    page: equations.start(worked, choices, beside),
     stones: [],
+    second: null,
     open: null,
   }
-  return { setup, mode, now: mode === 'show' ? now : askedOn(setup, now), past: [], undone: [], log: [] }
 }
 
 /** The next act of the way from where the problem stands, or null when it is worked. */
 export const nextAct = (bench: Bench): Act | null =>
-  wayById(bench.setup.way).next(bench.setup.worked, bench.now.standing)
+  wayById(bench.setup.way).next(bench.setup.worked, bench.now.standing, bench.setup.choices)
 
 /** All acts that the way still has before it. */
 export const ahead = (bench: Bench): readonly Act[] => actsAhead(bench.setup, bench.now.standing)
@@ -103,8 +120,25 @@ export function outcome(bench: Bench): {
   return { finished: standing.read !== null, right, read: standing.read }
 }
 
+/** How the two representations of a bench agree, act by act; null where only one is worked by hand. */
+export function matchOf({ setup, now }: Bench): Match | null {
+  const side = (id: RepresentationId, { states, standing, stones }: Moment): Side => ({
+    id,
+    acts: stones.flatMap((s) => s.acts),
+    shows: REPRESENTATIONS[id].shows(states[id]),
+    value: standing.value,
+    read: standing.read,
+  })
+  if (!setup.both || !now.second) return null
+  return match(setup.problem, side(setup.representation, now), side(setup.both, now.second))
+}
+
 /** The slips seen so far, by name. */
-export const slipsOf = (bench: Bench): readonly string[] => bench.now.stones.flatMap((s) => (s.slip ? [s.slip] : []))
+export function slipsOf(bench: Bench): readonly string[] {
+  const seen = (moment: Moment | null): readonly string[] =>
+    moment?.stones.flatMap((s) => (s.slip ? [s.slip] : [])) ?? []
+  return [...seen(bench.now), ...seen(bench.now.second), ...(matchOf(bench)?.copied ? [SLIPS.copied] : [])]
+}
 
 /**
  * Makes one entry: a move, an ask, an undo or a redo. @throws Refusal when the material cannot do it; the bench given
@@ -117,7 +151,7 @@ export function enter(bench: Bench, entry: Entry): Bench {
     if (entry.move === 'ask') return step(bench, entry, ask(bench), [])
     throw new Refusal(`The bench has no move “${entry.move}”.`, 'It knows ask, undo and redo.')
   }
-  return step(bench, entry, moved(bench, entry.on, entry.move), [])
+  return step(bench, entry, movedAnywhere(bench, entry.on, entry.move), [])
 }
 
 function step(bench: Bench, entry: Entry, moment: Moment, undone: readonly Entry[]): Bench {
@@ -145,7 +179,7 @@ function undo(bench: Bench, entry: Entry): Bench {
 function redo(bench: Bench, entry: Entry): Bench {
   const again = bench.undone.at(-1)
   if (!again) throw new Refusal('There is nothing to do again.')
-  const moment = again.on === 'bench' ? ask(bench) : moved(bench, again.on, again.move)
+  const moment = again.on === 'bench' ? ask(bench) : movedAnywhere(bench, again.on, again.move)
   const next = step(bench, again, moment, bench.undone.slice(0, -1))
   return { ...next, log: [...bench.log, entry] }
 }
@@ -159,13 +193,15 @@ function ask(bench: Bench): Moment {
 
 /** The next act, when the main material has nothing to do for it. */
 export function silentAct(setup: Setup, moment: Moment): Act | null {
-  const next = wayById(setup.way).next(setup.worked, moment.standing)
+  const next = wayById(setup.way).next(setup.worked, moment.standing, setup.choices)
   const main = setup.representation
   return next && isSilent(REPRESENTATIONS[main], moment.states[main], next) ? next : null
 }
 
 /** Outside Show, what is only asked is asked at once. */
 function askedOn(setup: Setup, moment: Moment): Moment {
+  const second = moment.second && askedOn(secondOf(setup), moment.second)
+  if (second !== moment.second) return askedOn(setup, { ...moment, second })
   if (isOwing(moment)) return moment
   const act = silentAct(setup, moment)
   return act ? askedOn(setup, laid(setup, moment, [act], { on: null, moves: [] })) : moment
@@ -173,9 +209,14 @@ function askedOn(setup: Setup, moment: Moment): Moment {
 
 const isOwing = (moment: Moment): boolean => (moment.stones.at(-1)?.owed ?? '') !== ''
 
+/** A move on the bench's own representations, or on the second one. */
+function movedAnywhere({ setup, now }: Bench, on: RepresentationId, text: string): Moment {
+  if (on !== setup.both || !now.second) return moved(setup, now, on, text)
+  return { ...now, second: moved(secondOf(setup), now.second, on, text) }
+}
+
 /** Reads a typed move and makes it. It joins the stone still growing when the two together are one thing done. */
-function moved(bench: Bench, on: RepresentationId, text: string): Moment {
-  const { setup, now } = bench
+function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): Moment {
   if (!setup.all.includes(on)) throw new Refusal(`${REPRESENTATIONS[on]?.title ?? on} is not on this bench.`)
   const r = REPRESENTATIONS[on]
   const missed = now.followers[on]
@@ -218,17 +259,25 @@ function compareWithWay(
   let standing = from.standing
   const acts: Act[] = []
   for (const act of done) {
-    const next = wayById(setup.way).next(setup.worked, standing)
+    const next = wayById(setup.way).next(setup.worked, standing, setup.choices)
     if (!next || !sameAct(next, act))
       return { fits: done.length === 1 && next && isPart(next, act) ? 'part' : 'other', acts: done }
-    // The words said are the hand's own, not the way's.
-    acts.push('said' in act && act.said ? ({ ...next, said: act.said } as Act) : next)
-    standing = stand(setup.worked, standing, next)
+    // The words said are the hand's own, not the way's; and so are the pieces, where the way names none.
+    const pieces = isAmount(act) && isAmount(next) && !next.pieces && act.pieces ? { pieces: act.pieces } : {}
+    const said = 'said' in act && act.said ? { said: act.said } : {}
+    const taken = { ...next, ...said, ...pieces } as Act
+    acts.push(taken)
+    standing = stand(setup.worked, standing, taken)
   }
   return { fits: done.length > 0 ? 'planned' : 'other', acts }
 }
 
-const sameAct = (a: Act, b: Act): boolean => canonical(a) === canonical(b)
+/** Amounts worked whole are the same whatever pieces the other names; pieces must be the very pieces. */
+function sameAct(a: Act, b: Act): boolean {
+  if (isAmount(a) && isAmount(b) && (!a.pieces || !b.pieces)) return a.kind === b.kind && a.amount === b.amount
+  return canonical(a) === canonical(b)
+}
+const isAmount = (act: Act): act is AmountAct => act.kind === 'lay' || act.kind === 'join' || act.kind === 'take'
 const canonical = (act: Act): string =>
   'pieces' in act && act.pieces
     ? JSON.stringify([act.kind, act.amount, act.pieces])
@@ -239,8 +288,9 @@ const canonical = (act: Act): string =>
 /** Fewer of the very pieces that the way asks for. */
 function isPart(whole: Act, act: Act): boolean {
   if (whole.kind === 'pose' && act.kind === 'pose')
-    return whole.operation === act.operation && BigInt(act.amount) < BigInt(whole.amount)
-  if (!('pieces' in whole) || !('pieces' in act) || whole.kind !== act.kind) return false
+    return whole.operation === act.operation && compare(act.amount, whole.amount) < 0
+  if (!isAmount(whole) || !isAmount(act) || whole.kind !== act.kind) return false
+  if (!whole.pieces || !act.pieces) return compare(act.amount, whole.amount) < 0
   return (act.pieces ?? []).every((p) => (whole.pieces ?? []).some((w) => w.unit === p.unit && w.count >= p.count))
 }
 
@@ -260,7 +310,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
   const lines: WrittenLine[] = []
   const said: string[] = []
   for (const act of acts) {
-    said.push(sayAct(act, standing.value, setup.problem, pack, hands))
+    said.push(sayAct(act, standing.value, setup.problem, pack, hands, standing.begunCount?.from))
     const written = write(page, act)
     page = written.page
     lines.push(...written.lines)
@@ -272,7 +322,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     ...followed.states,
     ...(setup.all.includes('equations') && hand.on !== 'equations' ? { equations: page } : {}),
   }
-  const shared = { states, followers: followed.followers, standing, page, open: null }
+  const shared = { states, followers: followed.followers, standing, page, second: from.second, open: null }
   if (acts.length === 0 && owed === '') return { ...shared, stones: from.stones }
   const stone: Stone = {
     on: hand.on,
@@ -297,6 +347,8 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
 
 /** The slip in a column that was counted and did not come out. */
 function owedSlip(owed: Owed | null | undefined): string {
+  if (owed?.kind === 'false-line') return SLIPS.falseLine
+  if (owed?.kind === 'align') return SLIPS.misaligned
   if (owed?.kind !== 'look-again' || !owed.said) return ''
   return slipInColumn(owed.said.map(Number), owed.above, owed.below, owed.operation === '-')
 }

@@ -20,6 +20,8 @@ export interface WorkRecord {
   readonly problem: string
   readonly representation: RepresentationId
   readonly also: readonly RepresentationId[]
+  /** The representation worked by hand besides, or null. */
+  readonly both: RepresentationId | null
   readonly way: WayId
   readonly mode: Mode
   readonly choices: Choices
@@ -34,6 +36,7 @@ export function recordOf(bench: Bench): WorkRecord {
     problem: printProblem(setup.problem),
     representation: setup.representation,
     also: setup.all.slice(1),
+    both: setup.both,
     way: setup.way,
     mode,
     choices: setup.choices,

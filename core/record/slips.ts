@@ -20,6 +20,9 @@ export const SLIPS = {
   groupsShort: 'stopped a group too early',
   groupsOver: 'counted a group too many',
   wrongFinger: 'folded the wrong finger',
+  copied: 'copied the answer without its acts',
+  falseLine: 'wrote a line that does not hold',
+  misaligned: 'wrote the digits in the wrong columns',
 } as const
 
 /** The slip in acts that led from one standing to another, by name; empty where there is none. */

@@ -1,6 +1,6 @@
 import { attempt } from '../refusal'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
-import type { PlanRequest } from '../plan/plan'
+import type { PlanRequest } from '../plan/setup'
 import { enter, openBench, type Bench } from './bench'
 
 /**

@@ -1,3 +1,4 @@
+import { capital } from '../number/words'
 import { amountAct, stepWorth, type Act, type BeginAct } from '../act/act'
 import { exact, negate, toCount, ZERO, type Exact } from '../number/exact'
 import { countsAt } from '../number/places'
@@ -212,7 +213,9 @@ function perform(m: Material, s: CountingState, act: Act): readonly CountingMove
     case 'group':
       throw new Refusal(`${m.title} show no groups at once.`, 'Count in steps.')
     case 'exchange':
-      throw new Refusal(`${m.title} have no tens to exchange.`)
+    case 'split':
+    case 'gather':
+      return []
     case 'count': {
       const on = !act.by.startsWith('-')
       const count: CountingMove = { kind: on ? 'on' : 'back', word: toCount(act.word) }
@@ -331,7 +334,7 @@ function parse(m: Material, text: string): CountingMove {
   const kind = (['out', 'apart', 'join', 'take'] as const).find((k) => m.verbs[k] === verb.text)
   if (!kind)
     throw new Refusal(
-      `${m.title.charAt(0).toUpperCase() + m.title.slice(1)} have no move “${verb.text}”.`,
+      `${capital(m.title)} have no move “${verb.text}”.`,
       `They know ${[...new Set(Object.values(m.verbs))].join(', ')}, hold, count, on, back, store, recall and read.`,
       spanOf(verb),
     )
@@ -364,7 +367,7 @@ export const counting = (m: Material): Representation<CountingState, CountingMov
   id: m.id,
   title: m.title,
   kind: m.kind,
-  works: 'counting',
+  works: ['counting'],
   verbs: { lay: m.verbs.out, join: m.setsApart ? m.verbs.join : m.verbs.out, take: m.verbs.take, thing: m.thing },
   fits: m.fits,
   ...(m.allows ? { allows: m.allows } : {}),
@@ -391,4 +394,5 @@ export const counting = (m: Material): Representation<CountingState, CountingMov
   print: (move) => print(m, move),
   parse: (text) => parse(m, text),
   noticed,
+  cannotShow: (act) => (act.kind === 'exchange' ? `${capital(m.title)} have no tens to exchange.` : ''),
 })

@@ -3,19 +3,25 @@ import type { Fit } from '../problem/fit'
 import type { Choices } from '../choices'
 import type { Problem } from '../problem/problem'
 import { blocks } from './blocks/blocks'
+import { chips } from './chips/chips'
 import { columns, touchColumns } from './columns/columns'
 import { counters } from './counters/counters'
+import { drawn } from './drawn/drawn'
 import { equations } from './equations/equations'
 import { fingers } from './fingers/fingers'
 import { nines } from './nines/nines'
+import { openline } from './openline/openline'
 import { joints } from './joints/joints'
 import { tallies } from './tallies/tallies'
 import { touch } from './touch/touch'
+import { friendly, partials, splits } from './writing/pages'
 import type { Representation, RepresentationId } from './representation'
 
 /** Every representation Sett knows, in the order in which a teacher is offered them. */
 export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>> = {
   blocks: blocks as Representation,
+  chips: chips as Representation,
+  drawn: drawn as Representation,
   fingers: fingers as Representation,
   nines: nines as Representation,
   counters: counters as Representation,
@@ -24,6 +30,10 @@ export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>>
   touch: touch as Representation,
   'touch-columns': touchColumns as Representation,
   columns: columns as Representation,
+  openline: openline as Representation,
+  partials: partials as Representation,
+  friendly: friendly as Representation,
+  splits: splits as Representation,
   equations: equations as Representation,
 }
 

@@ -35,6 +35,8 @@ export type Owed =
   | { readonly kind: 'align'; readonly by: number }
   /** A digit of it is not the one that was asked. */
   | { readonly kind: 'copy'; readonly place: Place; readonly wrote: number; readonly amount: Exact }
+  /** A line was written whose two sides are not worth the same. */
+  | { readonly kind: 'false-line'; readonly left: string; readonly wrote: string }
   | { readonly kind: 'nothing' }
 
 /** The acts that moves make; or what is unfinished about them; or undefined, where they are not one thing done. */
@@ -50,8 +52,8 @@ export interface Representation<State = unknown, Move = unknown> {
   readonly id: RepresentationId
   readonly title: string
   readonly kind: 'concrete' | 'drawn' | 'written'
-  /** What ways of working it lends itself to: places with exchanges, or things counted one by one. */
-  readonly works: Sort
+  /** What ways of working it lends itself to, the usual one first. */
+  readonly works: readonly Sort[]
   /** Whether a way (by its id) can be worked in this material for this problem; every way of its sort, where absent. */
   allows?(way: string, problem: Problem): boolean
   /** The way to start with, where it is not simply the first. */
@@ -60,8 +62,8 @@ export interface Representation<State = unknown, Move = unknown> {
   readonly verbs?: HandWords
   /** Can it hold this problem, in a class with these choices (the usual ones where none are given); if not, why, in words. */
   fits(problem: Problem, choices?: Choices): Fit
-  /** An empty start. `beside` says what sort of material it is worked beside, where that makes a difference to writing. */
-  start(problem: Problem, choices: Choices, beside?: Sort): State
+  /** An empty start. `beside` says what it is worked beside, where that makes a difference to writing. */
+  start(problem: Problem, choices: Choices, beside?: Beside): State
   apply(state: State, move: Move): State
   /** The move that takes `move` back. */
   invert(before: State, move: Move): Move
@@ -69,6 +71,8 @@ export interface Representation<State = unknown, Move = unknown> {
   shows(state: State): Exact
   /** An act as moves of this representation; [] where it has nothing to do. */
   perform(state: State, act: Act): readonly Move[]
+  /** Why it never shows an act that changes nothing, said quietly; empty where it does. */
+  cannotShow?(act: Act): string
   recognise(before: State, moves: readonly Move[]): Recognised
   /** The move line: `break ten`, `take 7 ones`. */
   print(move: Move): string
@@ -78,17 +82,27 @@ export interface Representation<State = unknown, Move = unknown> {
   noticed?(before: State, move: Move): 'twice' | 'missed' | undefined
 }
 
+/** What a representation is begun beside: the sort of way, and the question as it was asked, before the way arranged it. */
+export interface Beside {
+  readonly sort: Sort
+  readonly asked: Problem
+}
+
 /** The verbs of one material's hands, and what it is made of. */
 export interface HandWords {
   readonly lay: string
   readonly join: string
   readonly take: string
   readonly thing: readonly [string, string]
+  /** Whether every move lands somewhere, and that is said: “Hop thirty, to seventy-five.” */
+  readonly lands?: boolean
 }
 
 /** Every representation's id, in the order in which a teacher is offered them. */
 export const REPRESENTATION_IDS = [
   'blocks',
+  'chips',
+  'drawn',
   'fingers',
   'nines',
   'joints',
@@ -97,6 +111,10 @@ export const REPRESENTATION_IDS = [
   'touch',
   'touch-columns',
   'columns',
+  'openline',
+  'partials',
+  'friendly',
+  'splits',
   'equations',
 ] as const
 export type RepresentationId = (typeof REPRESENTATION_IDS)[number]

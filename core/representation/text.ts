@@ -1,5 +1,5 @@
 import { digitsOf, onlyPlace, placeName, placeNamed, worth, type Counts, type Place } from '../number/places'
-import { parseNumeral, valueOf } from '../number/numeral'
+import { parseNumeral, printExact, valueOf } from '../number/numeral'
 import type { Exact } from '../number/exact'
 import { Refusal } from '../refusal'
 
@@ -46,11 +46,14 @@ export function placeAt(word: Word | undefined, whole: string, width: number, de
 /** The most pieces one typed move may name. */
 export const MOST_AT_ONCE = 999
 
-/** Reads `7 ones`, `ten`, `2 tens 3 ones` or a bare number `52`. @throws Refusal at the word that will not do. */
-export function countsIn(words: readonly Word[], whole: string, width: number): Counts {
+/** Reads `7 ones`, `ten`, `2 tens 3 ones` or a bare number `52`, as counts from the lowest of `width` places up. @throws Refusal at the word that will not do. */
+export function countsIn(words: readonly Word[], whole: string, width: number, decimals = 0): Counts {
   const only = words.length === 1 ? words[0]! : undefined
   if (only && /^\d/.test(only.text)) {
-    const digits = digitsOf(numberAt(only, whole) as never, width)
+    const number = decimalAt(only, whole)
+    if ((printExact(number).split('.')[1] ?? '').length > decimals)
+      throw new Refusal(`${only.text} goes further after the point than the places here.`, '', spanOf(only))
+    const digits = digitsOf(number, width, decimals)
     if (digits.length > width)
       throw new Refusal(`${only.text} is more than the places here can hold.`, '', spanOf(only))
     if (digits.every((d) => d === 0)) throw new Refusal('Nought pieces cannot be moved.', '', spanOf(only))
@@ -74,7 +77,8 @@ export function countsIn(words: readonly Word[], whole: string, width: number): 
         spanOf(word),
       )
     if (counted || word.text === 'a' || word.text === 'one') i += words[i + 1] ? 1 : 0
-    const place = placeAt(words[i] === word && counted ? undefined : words[i], whole, width)
+    const place =
+      placeAt(words[i] === word && counted ? undefined : words[i], whole, width - decimals, decimals) + decimals
     if (counts[place]) throw new Refusal(`“${words[i]!.text}” is named twice.`, '', spanOf(words[i]!))
     counts[place] = count
   }
@@ -82,10 +86,10 @@ export function countsIn(words: readonly Word[], whole: string, width: number): 
 }
 
 /** `7 ones` for one place, the bare number where every place holds at most nine, else `12 tens 3 ones`. */
-export function printCounts(counts: Counts): string {
-  if (onlyPlace(counts) === undefined && counts.every((c) => c <= 9)) return worth(counts)
+export function printCounts(counts: Counts, decimals = 0): string {
+  if (onlyPlace(counts) === undefined && counts.every((c) => c <= 9)) return printExact(worth(counts, decimals))
   return counts
-    .flatMap((c, p) => (c ? [`${c} ${placeName(p, c)}`] : []))
+    .flatMap((c, i) => (c ? [`${c} ${placeName(i - decimals, c)}`] : []))
     .reverse()
     .join(' ')
 }

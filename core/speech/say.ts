@@ -1,5 +1,5 @@
-import { after, type Act, type BeginAct, type Pieces } from '../act/act'
-import { negate, sign, subtract, type Exact } from '../number/exact'
+import { after, plainPieces, type Act, type AmountAct, type BeginAct, type Pieces } from '../act/act'
+import { add, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
 import { digitsOf, placeOfUnit } from '../number/places'
 import { printExact, valueOf } from '../number/numeral'
 import type { Problem } from '../problem/problem'
@@ -14,6 +14,15 @@ function piecesInWords(pieces: readonly Pieces[], pack: WordPack): string {
     return place === 0 && p.count === 1 ? say(1, pack) : `${say(p.count, pack)} ${named(place, p.count, pack)}`
   })
   return said.length < 2 ? (said[0] ?? pack.numbers.zero) : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`
+}
+
+/** Several numbers in one breath: “thirty and seven”. */
+const joined = (said: readonly string[]): string =>
+  said.length < 2 ? said.join('') : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`
+
+const amountInWords = (act: AmountAct, pack: WordPack): string => {
+  const pieces = plainPieces(act)
+  return pieces ? piecesInWords(pieces, pack) : say(act.amount, pack)
 }
 
 /** Pieces in figures: “10 ones”. */
@@ -49,9 +58,18 @@ function beginInWords({ from, step, to, times }: BeginAct, pack: WordPack): stri
     : `Count in steps of ${say(step, pack)} up to ${say(to, pack)}`
 }
 
-/** What to say for an act done when `before` stood there. */
-export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack, hands?: HandWords): string {
+/** What to say for an act done when `before` stood there; `from` is where a difference that is hopped up began. */
+export function sayAct(
+  act: Act,
+  before: Exact,
+  problem: Problem,
+  pack: WordPack,
+  hands?: HandWords,
+  from: Exact = ZERO,
+): string {
   const now = say(after(before, act), pack)
+  if (hands?.lands && (act.kind === 'join' || act.kind === 'take'))
+    return `${capital(hands[act.kind])} ${say(act.amount, pack)}, to ${say(add(from, after(before, act)), pack)}.`
   switch (act.kind) {
     case 'lay': {
       if (act.inHead) return `Keep ${say(act.amount, pack)} in the head.`
@@ -61,6 +79,10 @@ export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack
     }
     case 'pose':
       return `${capital(act.operation === '+' ? pack.add : pack.take)} ${say(act.amount, pack)}.`
+    case 'split':
+      return `${capital(say(act.whole, pack))} is ${joined(act.parts.map((n) => say(n, pack)))}.`
+    case 'gather':
+      return `${capital(joined(act.parts.map((n) => say(n, pack))))} ${pack.equals} ${say(act.whole, pack)}.`
     case 'begin':
       return `${beginInWords(act, pack)}.`
     case 'group': {
@@ -74,11 +96,11 @@ export function sayAct(act: Act, before: Exact, problem: Problem, pack: WordPack
     case 'join':
       if (act.said) return `${countedOut(act.said, pack)} ${capital(now)} now.`
       if (hands) return `${capital(hands.join)} ${say(act.amount, pack)} more. ${capital(now)} now.`
-      return `${capital(pack.add)} ${act.pieces ? piecesInWords(act.pieces, pack) : say(act.amount, pack)}. ${capital(now)} now.`
+      return `${capital(pack.add)} ${amountInWords(act, pack)}. ${capital(now)} now.`
     case 'take':
       if (act.said) return `${countedOut(act.said, pack)} ${capital(now)} left.`
       if (hands) return `${capital(hands.take)} ${say(act.amount, pack)}. ${capital(now)} left.`
-      return `${capital(pack.take)} ${act.pieces ? piecesInWords(act.pieces, pack) : say(act.amount, pack)}. ${capital(now)} left.`
+      return `${capital(pack.take)} ${amountInWords(act, pack)}. ${capital(now)} left.`
     case 'exchange':
       return `${capital(pack.exchange.verb)} ${piecesInWords([act.from], pack)} for ${piecesInWords([act.to], pack)}. Still ${now}.`
     case 'read':
@@ -96,8 +118,12 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
   switch (act.kind) {
     case 'lay':
       return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${printExact(act.amount)}`
+    case 'split':
+      return `part ${printExact(act.whole)}`
+    case 'gather':
+      return act.parts.map(printExact).join(' + ')
     case 'begin':
-      return act.step === '1' ? `from ${act.from}` : `in ${act.step}s`
+      return act.step === '1' ? `from ${printExact(act.from)}` : `in ${act.step}s`
     case 'group':
       return sign(act.count) < 0 ? 'unfold' : `fold ${act.count}`
     case 'count':
@@ -106,9 +132,9 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
       return pretty(`${act.operation} ${printExact(act.amount)}`)
     case 'join':
     case 'take': {
-      if (hands) return `${act.kind === 'join' ? hands.join : hands.take} ${act.amount}`
+      if (hands) return `${act.kind === 'join' ? hands.join : hands.take} ${printExact(act.amount)}`
       const verb = act.kind === 'join' ? 'add' : pack.take.split(' ')[0]!
-      return `${verb} ${act.pieces ? piecesInFigures(act.pieces, pack) : printExact(act.amount)}`
+      return `${verb} ${plainPieces(act) ? piecesInFigures(plainPieces(act)!, pack) : printExact(act.amount)}`
     }
     case 'exchange':
       return `${pack.exchange.verb} ${piecesInFigures([act.from], pack)}`
@@ -123,6 +149,8 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
   switch (owed.kind) {
     case 'nothing':
       return ''
+    case 'false-line':
+      return pretty(`Look again: ${owed.left} is not ${owed.wrote}.`)
     case 'align': {
       const [n, way] = [Math.abs(owed.by), owed.by > 0 ? 'right' : 'left']
       return `Ones under ones: this number stands too far to the ${way === 'right' ? 'left' : 'right'}. Pull it ${n} ${n === 1 ? 'square' : 'squares'} to the ${way}.`

@@ -9,7 +9,7 @@ export interface WordPack {
   readonly id: WordPackId
   /** How the pack is offered in a list. */
   readonly title: string
-  readonly exchange: { readonly verb: string; readonly noun: string }
+  readonly exchange: { readonly verb: string; readonly noun: string; readonly done: string }
   /** What one of the lowest place is called, and several. */
   readonly ones: readonly [string, string]
   readonly plus: string
@@ -26,7 +26,7 @@ export const WORD_PACKS: Readonly<Record<WordPackId, WordPack>> = {
   exchange: {
     id: 'exchange',
     title: 'exchange · ones · take away',
-    exchange: { verb: 'exchange', noun: 'exchange' },
+    exchange: { verb: 'exchange', noun: 'exchange', done: 'exchanged' },
     ones: ['one', 'ones'],
     plus: 'add',
     minus: 'take away',
@@ -39,7 +39,7 @@ export const WORD_PACKS: Readonly<Record<WordPackId, WordPack>> = {
   regroup: {
     id: 'regroup',
     title: 'regroup · ones · subtract',
-    exchange: { verb: 'regroup', noun: 'regrouping' },
+    exchange: { verb: 'regroup', noun: 'regrouping', done: 'regrouped' },
     ones: ['one', 'ones'],
     plus: 'plus',
     minus: 'minus',
@@ -61,7 +61,7 @@ export const named = (place: Place, count: number, pack: WordPack): string =>
 export const operationWord = (operation: Operation, pack: WordPack): string =>
   ({ '+': pack.plus, '-': pack.minus, '*': 'times', '/': 'divided by' })[operation]
 
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+export { capital } from '../number/words'
 /** ASCII arithmetic as it is shown: a real minus sign and a multiplication sign. */
 export const pretty = (ascii: string): string =>
   ascii.replaceAll('-', '−').replaceAll(' * ', ' × ').replaceAll(' / ', ' ÷ ')

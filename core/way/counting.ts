@@ -114,7 +114,8 @@ export const countBack: Way = {
   school: 'The first number stays in the head and is not said again; each word is one fewer.',
   at: 'Fingers and notches keep count of what is taken; it needs sure counting backwards.',
   works: 'counting',
-  suits: takes,
+  // Counting goes one way at a time.
+  suits: (p) => takes(p) && p.terms.every((t) => t.operation === '-'),
   next: (problem, s) => next(problem, s, { hold: true }),
 }
 

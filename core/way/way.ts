@@ -1,4 +1,5 @@
 import type { Act } from '../act/act'
+import type { Choices } from '../choices'
 import type { Standing } from '../act/standing'
 import type { Sort } from '../problem/fit'
 import type { Problem } from '../problem/problem'
@@ -7,6 +8,11 @@ export const WAY_IDS = [
   'ones-first',
   'exchanges-first',
   'by-column',
+  'apart',
+  'hops',
+  'make-friendly',
+  'over-and-back',
+  'hop-up',
   'count-all',
   'count-on',
   'count-on-from-greater',
@@ -34,7 +40,7 @@ export interface Way {
   /** Whether the way is one for this problem. */
   suits(problem: Problem): boolean
   /** The problem as this way works it; the question asked stays as it is. */
-  arrange?(problem: Problem): Problem
+  arrange?(problem: Problem, choices: Choices): Problem
   /** The next act, or null when the problem is worked and read. */
-  next(problem: Problem, standing: Standing): Act | null
+  next(problem: Problem, standing: Standing, choices: Choices): Act | null
 }

@@ -4,7 +4,7 @@ import { recordOf, reopen, replay, type WorkRecord } from '../../core/record/rec
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { Refusal } from '../../core/refusal'
 import { blocks } from '../../core/representation/blocks/blocks'
-import type { BlocksState } from '../../core/representation/blocks/state'
+import type { PlacedState } from '../../core/representation/placed/state'
 import type { RepresentationId } from '../../core/representation/representation'
 import { chains, WAYS } from './worlds'
 
@@ -105,7 +105,7 @@ describe('moves become stones and lines', () => {
 })
 
 describe('a mark on the sheet moves the blocks', () => {
-  const mat = (b: Bench): readonly number[] => (b.now.states.blocks as BlocksState).mat
+  const mat = (b: Bench): readonly number[] => (b.now.states.blocks as PlacedState).mat
 
   test('strike, lessen and small 1 together break the ten', () => {
     let b = work(open('52 - 37'), 'columns: write 52')
@@ -164,7 +164,7 @@ describe('nothing is lost', () => {
               else if (choice === 1) b = work(b, 'bench: redo')
               else {
                 const act = nextAct(b)
-                for (const move of act ? blocks.perform(b.now.states.blocks as BlocksState, act) : [])
+                for (const move of act ? blocks.perform(b.now.states.blocks as PlacedState, act) : [])
                   b = work(b, blocks.print(move))
               }
             } catch (error) {
@@ -202,7 +202,7 @@ describe('nothing is lost', () => {
             if (!(error instanceof Refusal)) throw error
             expect(b).toBe(before)
           }
-          expect(blocks.shows(b.now.states.blocks as BlocksState)).toBe(b.now.standing.value)
+          expect(blocks.shows(b.now.states.blocks as PlacedState)).toBe(b.now.standing.value)
           expect(b.now.page.value).toBe(b.now.standing.value)
           if (!b.now.followers.columns)
             expect(REPRESENTATIONS.columns.shows(b.now.states.columns)).toBe(b.now.standing.value)

@@ -87,7 +87,7 @@ describe('what does not fit says why and what would', () => {
 
   test('what is too large for the chart is held by the sheet', () => {
     expect(() => plan({ problem: '9999 + 1', representation: 'blocks' })).toThrow(
-      'It would fit on: column sheet, running equations.',
+      'It would fit on: chips, column sheet, running equations.',
     )
     expect(plan({ problem: '9999 + 1', representation: 'columns' }).answer).toBe('10000')
     expect(waysFor('9999 + 1', 'blocks')).toEqual([])

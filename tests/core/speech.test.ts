@@ -5,8 +5,8 @@ import { plan } from '../../core/index'
 import { predictionOf } from '../../core/speech/predict'
 import { layOut, unitFor, blockSize } from '../../app/utils/matLayout'
 import { NOTHING_OUT, track } from '../../app/utils/pieces'
-import { gesture } from '../../core/representation/blocks/gesture'
-import { blocks } from '../../core/representation/blocks/blocks'
+import { gesture } from '../../core/representation/placed/gesture'
+import { BLOCKS, blocks } from '../../core/representation/blocks/blocks'
 import { parseProblem } from '../../core/problem/problem'
 
 test.each([
@@ -81,8 +81,8 @@ describe('the mat', () => {
 
   test('a gesture is the move a hand means', () => {
     const state = blocks.apply(blocks.start(parseProblem('52 - 37'), DEFAULT_CHOICES), blocks.parse('lay 62'))
-    const meant = (...args: [Parameters<typeof gesture>[1], number, Parameters<typeof gesture>[3]]) => {
-      const move = gesture(state, ...args)
+    const meant = (...args: [Parameters<typeof gesture>[2], number, Parameters<typeof gesture>[4]]) => {
+      const move = gesture(BLOCKS, state, ...args)
       return move && blocks.print(move)
     }
     expect(meant({ zone: 'mat', place: 1 }, 1, { zone: 'mat', place: 0 })).toBe('break ten')

@@ -8,7 +8,7 @@ export const WAYS: readonly WayId[] = ['ones-first', 'exchanges-first']
 export const COUNTED: readonly RepresentationId[] = ['fingers', 'counters', 'tallies', 'joints', 'touch']
 /** Those that also count in steps. */
 export const STEPPED: readonly RepresentationId[] = ['fingers', 'touch']
-export const PLACED: readonly RepresentationId[] = ['blocks', 'columns', 'touch-columns', 'equations']
+export const PLACED: readonly RepresentationId[] = ['blocks', 'chips', 'drawn', 'columns', 'touch-columns', 'equations']
 
 /** Chains of one to four whole numbers whose totals stay from 0 to `greatest`, spread over all lengths of numbers. */
 export const chains = (greatest = 9999): fc.Arbitrary<Problem> => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { answerCards } from '../../../core/course/cards'
-import type { Setup } from '../../../core/plan/plan'
+import type { Setup } from '../../../core/plan/setup'
 import { printProblem, type Problem } from '../../../core/problem/problem'
 import { REPRESENTATIONS } from '../../../core/representation/index'
 import { pretty } from '../../../core/speech/words'

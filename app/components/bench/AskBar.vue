@@ -92,6 +92,7 @@ defineExpose({
         ref="box"
         v-model="text"
         class="learner"
+        :class="{ long: text.length > 13 }"
         autocomplete="off"
         spellcheck="false"
         inputmode="text"
@@ -198,6 +199,9 @@ defineExpose({
   font-weight: 700;
   padding-top: 0;
   padding-bottom: 0;
+}
+.problem :deep(#problem.long) {
+  font-size: 1.1rem;
 }
 .answer {
   display: flex;

@@ -158,7 +158,6 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
             :label="label({ row: line.row, at: i, kind: 'digit' })"
             class="cell digit"
             :class="{
-              rule: line.rule,
               answer: line.row > 0,
               chosen: same(chosen, { row: line.row, at: i, kind: 'digit' }),
               now: lit(i) && line.row === holdingRow(state, i),
@@ -252,6 +251,9 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
   padding: 0;
   color: var(--ink);
   line-height: 1;
+}
+.cell.digit {
+  box-shadow: inset 0 0 0 1px var(--rule);
 }
 .cell.mark {
   height: calc(var(--s) * 0.62);

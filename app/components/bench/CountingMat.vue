@@ -4,7 +4,7 @@ import { REPRESENTATIONS } from '../../../core/representation/index'
 import { exact, toCount, ZERO } from '../../../core/number/exact'
 import { valueOf } from '../../../core/number/numeral'
 import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
-import type { Setup } from '../../../core/plan/plan'
+import type { Setup } from '../../../core/plan/setup'
 import { termDone, type Standing } from '../../../core/act/standing'
 import type { Mode } from '../../../core/record/bench'
 

@@ -1,98 +1,177 @@
 <script setup lang="ts">
-import { REPRESENTATIONS } from '../../../core/representation/index'
+import { isRepresentation, offersFor, REPRESENTATIONS } from '../../../core/representation/index'
+import type { RepresentationId } from '../../../core/representation/representation'
 import { WORD_PACKS } from '../../../core/speech/words'
-import type { BlocksState } from '../../../core/representation/blocks/state'
-import type { ColumnsState } from '../../../core/representation/columns/state'
-import type { CountingState } from '../../../core/representation/counting'
-import type { NinesState } from '../../../core/representation/nines/nines'
+import { sayMatch } from '../../../core/speech/match'
+import { capital } from '../../../core/number/words'
+import { matchOf } from '../../../core/record/bench'
 
-/** The mat of the material in hand; each is loaded when it is first chosen. */
+/** The mat of the material in hand, and where one is wanted a second beside it, worked in step. */
 defineProps<{ litPlaces: readonly number[]; newest: boolean; places: number }>()
 const emit = defineEmits<{ refuse: [why: string]; say: [text: string] }>()
 
-const BlocksMat = defineAsyncComponent(() => import('./BlocksMat.vue'))
-const CountingMat = defineAsyncComponent(() => import('./CountingMat.vue'))
-const NinesMat = defineAsyncComponent(() => import('./NinesMat.vue'))
-const TouchSheet = defineAsyncComponent(() => import('./TouchSheet.vue'))
-
 const bench = useBench()
 const setup = computed(() => bench.bench.setup)
-const id = computed(() => setup.value.representation)
-const counts = computed(() => REPRESENTATIONS[id.value].works === 'counting')
-const pack = computed(() => WORD_PACKS[setup.value.choices.words])
-const does = (operation: '+' | '-'): boolean => setup.value.problem.terms.some((t) => t.operation === operation)
-const stateOf = <T,>(): T => bench.bench.now.states[id.value] as T
-const make = (text: string): boolean => bench.make(id.value, text)
-const makeAll = (texts: readonly string[]): boolean => texts.every(make)
+const now = computed(() => bench.bench.now)
+/** The second representation that is shown, if any. */
+const beside = computed<RepresentationId | null>(() => {
+  const id = setup.value.both ?? bench.beside
+  return id && id !== setup.value.representation && (setup.value.all.includes(id) || id === setup.value.both)
+    ? id
+    : null
+})
+const besideMoment = computed(() => (setup.value.both ? now.value.second! : now.value))
+const others = computed(() =>
+  offersFor(setup.value.problem, setup.value.choices)
+    .filter((o) => o.fits && o.representation !== 'equations' && o.representation !== setup.value.representation)
+    .map((o) => ({ value: o.representation, label: o.title })),
+)
+const titleOf = (id: string): string => (isRepresentation(id) ? capital(REPRESENTATIONS[id].title) : '')
+const quiet = computed(() => {
+  if (!beside.value || setup.value.both) return ''
+  return now.value.followers[beside.value]?.why ?? bench.stones.at(-1)?.waiting[beside.value] ?? ''
+})
+/** What two representations worked by hand have and have not; in Alone Sett keeps quiet until the end. */
+const matched = computed(() => {
+  const match = matchOf(bench.bench)
+  if (!match) return null
+  if (bench.bench.mode === 'alone' && !bench.replaying && !bench.result.finished && !match.copied) return null
+  return { agree: match.agree, said: sayMatch(match, WORD_PACKS[setup.value.choices.words]) }
+})
 </script>
 
 <template>
-  <BlocksMat
-    v-if="id === 'blocks'"
-    :key="bench.id"
-    :state="stateOf<BlocksState>()"
-    :places="places"
-    :adding="does('+')"
-    :taking="does('-')"
-    :lit-places="litPlaces"
-    :newest="newest"
-    :lit="bench.lit"
-    :stones="bench.stones.length"
-    :ones="pack.ones[1]"
-    @pick="(i) => (bench.picked = i)"
-    @move="make"
-    @refuse="(why) => emit('refuse', why)"
-    @say="(text) => emit('say', text)"
-  />
-  <CountingMat
-    v-else-if="counts"
-    :key="`count${bench.id}`"
-    :state="stateOf<CountingState>()"
-    :setup="setup"
-    :standing="bench.bench.now.standing"
-    :mode="bench.bench.mode"
-    :newest="newest"
-    @move="make"
-    @ask="(problem) => bench.ask(problem)"
-    @refuse="(why) => emit('refuse', why)"
-  />
-  <NinesMat
-    v-else-if="id === 'nines'"
-    :state="stateOf<NinesState>()"
-    :mode="bench.bench.mode"
-    :newest="newest"
-    @move="make"
-  />
-  <div v-else class="big-sheet">
-    <TouchSheet
-      v-if="id === 'touch-columns'"
-      :state="stateOf<ColumnsState>()"
-      :setup="setup"
-      :mode="bench.bench.mode"
+  <div class="mats" :class="{ two: beside }">
+    <MatOf
+      :id="setup.representation"
+      :moment="now"
       :lit-places="litPlaces"
       :newest="newest"
-      @move="makeAll"
+      :places="places"
+      @refuse="(why) => emit('refuse', why)"
+      @say="(text) => emit('say', text)"
     />
-    <ColumnSheet
-      v-else
-      :state="stateOf<ColumnsState>()"
-      :writable="bench.bench.mode !== 'show'"
-      :lit-places="litPlaces"
-      :newest="newest"
-      large
-      :choices="setup.choices"
-      @move="makeAll"
-    />
+    <section v-if="beside" class="second" :aria-label="`Beside it: ${titleOf(beside)}`">
+      <div class="bar">
+        <Select
+          :model-value="beside"
+          :options="others"
+          option-label="label"
+          option-value="value"
+          aria-label="Beside it"
+          @update:model-value="(id: RepresentationId) => bench.setBeside(id)"
+        />
+        <span v-if="bench.bench.mode !== 'show'" class="hands" role="group" aria-label="Who works it">
+          <button
+            type="button"
+            class="stone-button"
+            :aria-pressed="!setup.both"
+            @click="bench.setBeside(beside, false)"
+          >
+            Follows
+          </button>
+          <button
+            type="button"
+            class="stone-button"
+            :aria-pressed="setup.both !== null"
+            @click="bench.setBeside(beside, true)"
+          >
+            By hand
+          </button>
+        </span>
+        <span class="gap" />
+        <button
+          type="button"
+          class="stone-button bare"
+          aria-label="Put the second one away"
+          @click="bench.setBeside(null)"
+        >
+          <i class="pi pi-times" aria-hidden="true" />
+        </button>
+      </div>
+      <MatOf
+        :id="beside"
+        :moment="besideMoment"
+        :lit-places="litPlaces"
+        :newest="newest"
+        :places="places"
+        @refuse="(why) => emit('refuse', why)"
+        @say="(text) => emit('say', text)"
+      />
+      <p v-if="quiet" class="note" role="status">{{ quiet }}</p>
+    </section>
+    <ul v-if="matched" class="match" :class="{ agree: matched.agree }" aria-label="In step" aria-live="polite">
+      <li v-for="line in matched.said.slice(0, 4)" :key="line">
+        <span aria-hidden="true">{{ matched.agree ? '✓' : '↻' }}</span> {{ line }}
+      </li>
+    </ul>
   </div>
 </template>
 
 <style scoped>
-.big-sheet {
+.mats {
   height: 100%;
-  overflow: auto;
+  min-height: 0;
   display: grid;
-  place-items: center;
-  background: var(--sheet);
-  padding: 1rem;
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: minmax(0, 1fr) auto;
+}
+.mats.two {
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+}
+.second {
+  min-height: 0;
+  min-width: 0;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  border-left: 3px solid var(--edge);
+}
+.bar {
+  display: flex;
+  gap: 6px;
+  padding: 4px 6px;
+  background: var(--paper-2);
+  align-items: center;
+}
+.hands {
+  display: flex;
+}
+.hands .stone-button {
+  border-radius: 0;
+  margin-left: -1.5px;
+  padding: 0.2rem 0.6rem;
+}
+.gap {
+  flex: 1;
+}
+.note {
+  padding: 4px 10px;
+  background: var(--paper-2);
+}
+.match {
+  grid-column: 1 / -1;
+  list-style: none;
+  margin: 0;
+  padding: 5px 14px;
+  background: var(--plum-wash);
+  border-left: 6px solid var(--plum);
+  color: var(--ink);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 1.6rem;
+}
+.match.agree {
+  background: var(--moss-wash);
+  border-left-color: var(--moss);
+}
+@media (max-width: 700px) {
+  .mats.two {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr) minmax(0, 1fr) auto;
+  }
+  .second {
+    border-left: 0;
+    border-top: 3px solid var(--edge);
+  }
 }
 </style>

@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import { REPRESENTATIONS } from '../../../core/representation/index'
+import type { RepresentationId } from '../../../core/representation/representation'
 
+const EXAMPLES: Partial<Record<RepresentationId, string>> = {
+  blocks: 'lay 52 · break ten · take 7 ones',
+  chips: 'lay 52 · break ten · take 7 ones',
+  drawn: 'draw 52 · break ten · cross 7 ones',
+  nines: 'fold 4 · unfold 4 · read 36',
+  'touch-columns': 'say 9 ones · answer 5 ones',
+  openline: 'start 45 · hop +30 · read 82',
+  partials: 'write 30 + 40 = 70',
+  friendly: 'write 29 + 46 = 30 + 45',
+  splits: 'write 45 = 40 + 5',
+}
 const bench = useBench()
 const text = ref('')
 const box = ref<{ $el: HTMLInputElement } | null>(null)
@@ -9,10 +21,9 @@ function go(): void {
 }
 const example = computed(() => {
   const r = REPRESENTATIONS[bench.bench.setup.representation]
-  if (r.id === 'nines') return 'fold 4 · unfold 4 · read 36'
-  if (r.id === 'touch-columns') return 'say 9 ones · answer 5 ones'
-  if (r.id === 'blocks') return 'lay 52 · break ten · take 7 ones'
-  return r.verbs ? `${r.verbs.lay} 5 · hold 8 · on 9 · read 9` : 'write 52 · strike tens · answer 5 ones'
+  return (
+    EXAMPLES[r.id] ?? (r.verbs ? `${r.verbs.lay} 5 · hold 8 · on 9 · read 9` : 'write 52 · strike tens · answer 5 ones')
+  )
 })
 defineExpose({ focus: () => box.value?.$el.focus() })
 </script>

@@ -2,7 +2,7 @@
 import { answered, belowAt, holdings, topRow, type ColumnsState } from '../../../core/representation/columns/state'
 import { placeName, type Place } from '../../../core/number/places'
 import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
-import type { Setup } from '../../../core/plan/plan'
+import type { Setup } from '../../../core/plan/setup'
 import type { Mode } from '../../../core/record/bench'
 
 /** A column sheet whose digits carry notches: in each column one digit is said and the other touched. */

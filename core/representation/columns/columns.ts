@@ -1,8 +1,18 @@
-import { countsOf, type Act } from '../../act/act'
+import { countsOf, plainPieces, type Act, type AmountAct } from '../../act/act'
+import { unfold } from '../../act/unfold'
 import { DEFAULT_CHOICES } from '../../choices'
 import { features } from '../../problem/features'
-import { decimalsOf, valueOf } from '../../number/numeral'
-import { digitsOf, isEmpty, onlyPlace, placeName, placeOfUnit, type Counts, type Place } from '../../number/places'
+import { decimalsOf, printExact, valueOf } from '../../number/numeral'
+import {
+  digitsOf,
+  isEmpty,
+  onlyPlace,
+  placeName,
+  placeOfUnit,
+  worth,
+  type Counts,
+  type Place,
+} from '../../number/places'
 import { fitWholes } from '../../problem/fit'
 import { decimalsIn, totals, type Problem, type Sign } from '../../problem/problem'
 import { ZERO, type Exact } from '../../number/exact'
@@ -70,14 +80,34 @@ function performAt(s: ColumnsState, act: Act): readonly ColumnsMove[] {
       const index = (unit: Exact): number => placeOfUnit(unit)! + s.decimals
       return exchange(s, index(act.from.unit), act.from.count, index(act.to.unit), act.to.count)
     }
+    case 'split':
+    case 'gather':
+      return []
     case 'join':
     case 'take':
+      if (!plainPieces(act)) return workWhole(s, act)
       return workColumns(
         s,
         act.kind,
         act.pieces ? countsOf(act.pieces, s.width, s.decimals) : digitsOf(act.amount, s.width, s.decimals),
       )
   }
+}
+
+/** A number worked whole: column by column, with every mark; it must be just what stands below. */
+function workWhole(s: ColumnsState, act: AmountAct): readonly ColumnsMove[] {
+  const below = worth(
+    Array.from({ length: s.width }, (_, i) => (answered(s, i) ? 0 : belowAt(s, i))),
+    s.decimals,
+  )
+  if (below !== act.amount)
+    throw new Refusal(`The sheet waits: it works the columns when all of ${printExact(below)} is to be done.`)
+  let state = s
+  return unfold(act, holdings(s), s.decimals).flatMap((part) => {
+    const moves = performAt(state, part)
+    state = moves.reduce(applyAt, state)
+    return moves
+  })
 }
 
 /** Whether a further number goes under the addends that stand there, rather than under an answer. */
@@ -152,7 +182,7 @@ function exchange(s: ColumnsState, from: Place, fromCount: number, to: Place, to
 /** What the plain sheet and the touched one share. */
 const sheet = {
   kind: 'written',
-  works: 'places',
+  works: ['places'],
   apply,
   invert,
   shows: shown,
@@ -186,6 +216,7 @@ export const columns: Representation<ColumnsState, ColumnsMove> = {
   ...sheet,
   id: 'columns',
   title: 'column sheet',
+  prefers: ['by-column'],
   fits: (problem) =>
     fitWholes(problem, {
       name: 'the column sheet',

@@ -17,13 +17,14 @@ import {
   noCounts,
   onlyPlace,
   placeOfUnit,
+  placeParts,
   unitOf,
-  worth,
   type Counts,
 } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
 import { decimalsIn, printProblem, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
+import { countsOnly, parted } from '../parted'
 import type { Recognised, Representation } from '../representation'
 
 /** One line of running writing, in plain ASCII arithmetic, and what stood before it was written. */
@@ -43,31 +44,21 @@ export interface EquationsState {
   readonly lines: readonly Line[]
   /** How many places below the ones are kept. */
   readonly decimals: number
-  /** Beside things that count one each, numbers are not parted into places. */
+  /** Beside things that count one each, or numbers worked whole, numbers are not parted into places. */
   readonly plain: boolean
+  /** Whether numbers are parted and gathered here, which elsewhere are only laid and exchanged. */
+  readonly parts: boolean
+  /** Whether amounts are worked whole. */
+  readonly whole: boolean
+  /** Where a difference is counted or hopped up, what it is counted from. */
+  readonly from: Exact
 }
 
 export type EquationsMove = { readonly kind: 'write'; readonly line: string } | { readonly kind: 'rub' }
 
-const countsOnly = (count: number, place: number): Counts => [...noCounts(place), count]
-
-/**
- * Counts parted into places: `40 + 12`, `200 + 100 + 4`. Ten hundreds with no thousand before them would read as one
- * thousand; such a part is written `10 * 100`.
- */
-export function parted(counts: Counts, decimals = 0): string {
-  const part = (count: number, place: number): string => {
-    const mistakable = count > 9 && (count % 100 === 0 || (count % 10 === 0 && !counts[place + 1]))
-    if (mistakable) return `${count} * ${printExact(unitOf(place - decimals))}`
-    return printExact(worth(countsOnly(count, place), decimals))
-  }
-  const held = counts.flatMap((count, place) => (count ? [part(count, place)] : [])).reverse()
-  return held.length > 0 ? held.join(' + ') : '0'
-}
-
 /** An amount as it stands after + or −: its number, or `12 * 10` where more than nine of a kind go at once. */
 function amountText(act: AmountAct, s: EquationsState): string {
-  if (s.plain) return act.amount
+  if (s.plain) return printExact(act.amount)
   const counts = act.pieces && countsOf(act.pieces, s.counts.length, s.decimals)
   const place = counts && onlyPlace(counts)
   return place !== undefined && counts![place]! > 9
@@ -85,7 +76,7 @@ function lineFor(s: EquationsState, act: Act): string {
   switch (act.kind) {
     case 'lay': {
       if (act.inHead) return `${act.amount} in the head`
-      if (s.plain) return act.amount
+      if (s.plain) return printExact(act.amount)
       const counts = countsIn(act, s)
       const [number, parts] = [printExact(act.amount), parted(counts, s.decimals)]
       return parts === number ? number : `${number} = ${parts}`
@@ -93,8 +84,17 @@ function lineFor(s: EquationsState, act: Act): string {
     case 'pose':
       return `${value} ${act.operation} ${printExact(act.amount)}`
     case 'join':
-    case 'take':
-      return `${value} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s)} = ${printExact(add(s.value, change(act)))}`
+    case 'take': {
+      const [here, there] = [add(s.from, s.value), add(s.from, after(s, act).value)]
+      return `${printExact(here)} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s)} = ${printExact(there)}`
+    }
+    case 'split':
+      // A number laid stands parted already; by places nothing is parted at all.
+      return !s.parts || s.lines.some((l) => l.text.startsWith(`${printExact(act.whole)} = `)) ? '' : splitText(act)
+    case 'gather':
+      return !s.parts || act.parts.length < 2
+        ? ''
+        : `${act.parts.map(printExact).join(' + ')} = ${printExact(act.whole)}`
     case 'begin':
       return beginText(act)
     case 'group': {
@@ -105,7 +105,12 @@ function lineFor(s: EquationsState, act: Act): string {
     case 'count':
       return `· ${act.word}`
     case 'exchange': {
-      const made = parted(after(s, act).counts, s.decimals)
+      // Where numbers are worked whole they are not written in parts.
+      if (s.whole) return ''
+      const { counts } = after(s, act)
+      // What was gathered here in one line needs no further line for each of its exchanges.
+      if (counts.some((n) => n < 0)) return ''
+      const made = parted(counts, s.decimals)
       // Breaking starts from the number as read; making starts from what lies there.
       return act.from.count > act.to.count ? `${parted(s.counts, s.decimals)} = ${made}` : `${value} = ${made}`
     }
@@ -114,6 +119,9 @@ function lineFor(s: EquationsState, act: Act): string {
       return s.problem === value ? value : `${s.problem} = ${value}`
   }
 }
+
+const splitText = (act: Extract<Act, { kind: 'split' | 'gather' }>): string =>
+  `${printExact(act.whole)} = ${act.parts.map(printExact).join(' + ')}`
 
 function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'counts'> {
   const width = s.counts.length
@@ -125,14 +133,19 @@ function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'cou
         countsOf([act.to], width, s.decimals),
       ),
     }
+  if (act.kind === 'gather') return { value: s.value, counts: digitsOf(s.value, width, s.decimals) }
   if (act.kind === 'count') return { value: add(s.value, act.by), counts: addCounts(s.counts, [toCount(act.by)]) }
   if (act.kind === 'group' || act.kind === 'begin') {
     const value = add(s.value, change(act))
     return { value, counts: digitsOf(value, width) }
   }
   const way = act.kind === 'take' ? -1 : act.kind === 'lay' || act.kind === 'join' ? 1 : 0
-  if (way === 0 || act.kind === 'pose' || act.kind === 'read') return { value: s.value, counts: s.counts }
-  return { value: add(s.value, change(act)), counts: addCounts(s.counts, countsIn(act, s), way) }
+  if (way === 0 || (act.kind !== 'lay' && act.kind !== 'join' && act.kind !== 'take'))
+    return { value: s.value, counts: s.counts }
+  const value = add(s.value, change(act))
+  // A number worked whole leaves a whole number.
+  if (s.whole && !act.pieces && sign(value) >= 0) return { value, counts: digitsOf(value, width, s.decimals) }
+  return { value, counts: addCounts(s.counts, countsIn(act, s), way) }
 }
 
 const NUMBER = String.raw`(\d+(?:\.\d+)?)`
@@ -142,14 +155,15 @@ const POSE = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}$`)
 const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*|0\\.0*1))? = ${NUMBER}$`)
 /** One number said while counting on or back. */
 const WORD = /^· (\d+)$/
+const PARTS = /^[\d.]+(?: \+ [\d.]+)*$/
 const READ = /^read (\d+(?:\.\d+)?)$/
-/** `from 8 to 14`, `from 0 to 12 in steps of 4`, `from 0 3 steps of 4`. */
-const BEGIN = /^from (\d+)(?: to (\d+))?(?: in steps of (\d+)|, (\d+) steps of (\d+))?$/
+/** `from 8 to 14`, `from 3.7 to 5.2`, `from 0 to 12 in steps of 4`, `from 0 3 steps of 4`. */
+const BEGIN = /^from (\d+(?:\.\d+)?)(?: to (\d+(?:\.\d+)?))?(?: in steps of (\d+)|, (\d+) steps of (\d+))?$/
 const GROUP = /^(-?\d+) \* (\d+) = /
 
 function beginText({ from, step, to, times }: BeginAct): string {
   if (to === null) return `from ${from}, ${times} steps of ${step}`
-  return `from ${from} to ${to}${step === '1' ? '' : ` in steps of ${step}`}`
+  return `from ${printExact(from)} to ${printExact(to)}${step === '1' ? '' : ` in steps of ${step}`}`
 }
 
 /** What each word counts: one, or the step of the count that was begun. */
@@ -166,6 +180,13 @@ function counting(s: EquationsState): 'on' | 'back' | null {
   return asked?.kind === 'count' ? (sign(asked.by) > 0 ? 'on' : 'back') : null
 }
 
+/** All the parts that stand, put together in one line. */
+function* gatherings(s: EquationsState, line: string): Generator<Act> {
+  const parts = placeParts(s.counts, s.decimals)
+  const made: Act = { kind: 'gather', whole: s.value, parts }
+  if (parts.length > 1 && line === lineFor(s, made)) yield made
+}
+
 /** Every act that a line could be, the likeliest first; each is tried against what Sett itself would write for it. */
 function* candidates(s: EquationsState, line: string): Generator<Act> {
   const width = s.counts.length
@@ -173,14 +194,19 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   const parting = (n: Exact): Counts => {
     if ((printExact(n).split('.')[1] ?? '').length > s.decimals)
       throw new Refusal(`${printExact(n)} goes further after the point than this page.`)
-    return s.plain ? countsAt(0, toCount(n), width) : digitsOf(n, width, s.decimals)
+    return s.plain && !s.whole ? countsAt(0, toCount(n), width) : digitsOf(n, width, s.decimals)
   }
+  const sentence: Act = { kind: 'read', value: s.value }
+  // Once a difference is hopped up, the sentence of the problem is no taking from where one stands.
+  if (s.from !== ZERO && line === lineFor(s, sentence)) yield sentence
   const work = WORK.exec(line)
   if (work && !/^[0.]+$/.test(work[3]!)) {
     const [, , sign, amount, unit] = work
     const counts = unit ? countsOnly(Number(amount), placeOfUnit(number(unit))! + s.decimals) : parting(number(amount!))
-    yield amountAct(sign === '+' ? 'join' : 'take', counts, s.decimals)
+    const kind = sign === '+' ? 'join' : 'take'
+    yield s.whole && !unit ? { kind, amount: number(amount!) } : amountAct(kind, counts, s.decimals)
   }
+
   const word = WORD.exec(line)
   if (word)
     for (const by of [stepOf(s), negate(stepOf(s))])
@@ -197,10 +223,12 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   if (group && s.value === ZERO) yield { kind: 'group', count: number(group[1]!), size: number(group[2]!) }
   const pose = POSE.exec(line)
   if (pose) yield { kind: 'pose', operation: pose[2] as '+' | '-', amount: number(pose[3]!) }
+  const begunHere = s.lines.some((l) => l.act.kind === 'lay')
   const head = HEAD.exec(line)
-  if (head && s.lines.length === 0) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
+  if (head && !begunHere) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
   const lay = LAY.exec(line)
-  if (lay && s.lines.length === 0) yield amountAct('lay', parting(number(lay[1]!)), s.decimals)
+  if (lay && !begunHere) yield amountAct('lay', parting(number(lay[1]!)), s.decimals)
+  if (s.parts) yield* gatherings(s, line)
   const read = READ.exec(line)
   yield { kind: 'read', value: read ? number(read[1]!) : s.value }
   for (let place = 1; place < width; place++) {
@@ -208,6 +236,12 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
       const most = Math.floor(s.counts[making ? place - 1 : place]! / (making ? 10 : 1))
       for (let n = 1; n <= most; n++) yield exchangeAct(place - s.decimals, making, n)
     }
+  }
+  if (!s.parts) return
+  const [left = '', right = ''] = line.split(' = ')
+  if (PARTS.test(right) && PARTS.test(left)) {
+    const [whole, parts] = [left.split(' + ').map(number), right.split(' + ').map(number)]
+    if (whole.length === 1) yield { kind: 'split', whole: whole[0]!, parts }
   }
 }
 
@@ -228,12 +262,14 @@ function apply(s: EquationsState, move: EquationsMove): EquationsState {
   if (move.kind === 'rub') {
     const last = s.lines.at(-1)
     if (!last) throw new Refusal('There is no line to take back.')
-    return { ...s, value: last.valueBefore, counts: last.countsBefore, lines: s.lines.slice(0, -1) }
+    const from = last.act.kind === 'begin' ? ZERO : s.from
+    return { ...s, from, value: last.valueBefore, counts: last.countsBefore, lines: s.lines.slice(0, -1) }
   }
   const act = actOf(s, move.line)
   return {
     ...s,
     ...after(s, act),
+    from: act.kind === 'begin' && act.to !== null && act.step === '1' && s.whole ? act.from : s.from,
     lines: [...s.lines, { text: move.line, act, valueBefore: s.value, countsBefore: s.counts }],
   }
 }
@@ -260,7 +296,7 @@ export const equations: Representation<EquationsState, EquationsMove> = {
   id: 'equations',
   title: 'running equations',
   kind: 'written',
-  works: 'places',
+  works: ['places'],
   fits: (problem: Problem) =>
     fitWholes(problem, {
       name: 'the page',
@@ -271,17 +307,23 @@ export const equations: Representation<EquationsState, EquationsMove> = {
       decimals: 9,
     }),
   start: (problem, _, beside) => ({
-    problem: printProblem(problem),
+    problem: printProblem(beside?.asked ?? problem),
     value: ZERO,
     decimals: decimalsIn(problem),
     counts: noCounts(MAX_DIGITS + decimalsIn(problem)),
     lines: [],
-    plain: beside === 'counting',
+    plain: beside?.sort === 'counting' || beside?.sort === 'whole',
+    parts: beside?.sort === 'parts' || beside?.sort === 'whole',
+    whole: beside?.sort === 'whole',
+    from: ZERO,
   }),
   apply,
   invert,
   shows: (s) => s.value,
-  perform: (s, act) => [{ kind: 'write', line: lineFor(s, act) }],
+  perform: (s, act) => {
+    const line = lineFor(s, act)
+    return line === '' ? [] : [{ kind: 'write', line }]
+  },
   recognise,
   print: (move) => (move.kind === 'rub' ? 'rub' : `write ${move.line}`),
   parse,

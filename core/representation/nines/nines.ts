@@ -92,7 +92,7 @@ export const nines: Representation<NinesState, NinesMove> = {
   id: 'nines',
   title: 'nines hands',
   kind: 'concrete',
-  works: 'nines',
+  works: ['nines'],
   fits: (problem) =>
     timesNine(problem) === undefined
       ? { fits: false, why: why(problem).replaceAll(' * ', ' × '), instead: ['fingers', 'blocks'] }

@@ -1,8 +1,9 @@
+import { capital } from '../../number/words'
 import { placeName, type Place } from '../../number/places'
-import type { Exact } from '../../number/exact'
+import { printExact } from '../../number/numeral'
 import { Refusal } from '../../refusal'
-import { countsIn, numberAt, placeAt, printCounts, spanOf, wordsOf, type Word } from '../text'
-import { WIDTH, type BlocksMove, type Zone } from './state'
+import { countsIn, decimalAt, numberAt, placeAt, printCounts, spanOf, wordsOf, type Word } from '../text'
+import { widthOf, type PlacedMaterial, type PlacedMove, type Zone } from './state'
 
 /** The verb for every way a block can be carried. */
 const VERBS: readonly (readonly [string, Zone, Zone])[] = [
@@ -22,14 +23,14 @@ const VERBS: readonly (readonly [string, Zone, Zone])[] = [
 export const canCarry = (from: Zone, to: Zone): boolean => VERBS.some(([, f, t]) => f === from && t === to)
 
 /** `lay 52`, `set 358`, `push 8 ones`, `take 7 ones`, `break ten`, `tie 2 tens`, `read 15`. */
-export function printMove(move: BlocksMove): string {
+export function printMove(m: PlacedMaterial, move: PlacedMove): string {
   switch (move.kind) {
     case 'read':
-      return move.value === null ? 'unread' : `read ${move.value}`
+      return move.value === null ? 'unread' : `read ${printExact(move.value)}`
     case 'carry': {
       const verb = VERBS.find(([, f, t]) => f === move.from && t === move.to)
       if (!verb) throw new Error(`no word for carrying from ${move.from} to ${move.to}`)
-      return `${verb[0]} ${printCounts(move.counts)}`
+      return `${verb[0]} ${printCounts(move.counts, m.decimals)}`
     }
     case 'break':
     case 'tie':
@@ -37,8 +38,8 @@ export function printMove(move: BlocksMove): string {
   }
 }
 
-/** Reads a typed move of the blocks. @throws Refusal with the place in the text. */
-export function parseMove(text: string): BlocksMove {
+/** Reads a typed move. @throws Refusal with the place in the text. */
+export function parseMove(m: PlacedMaterial, text: string): PlacedMove {
   const words = wordsOf(text)
   const verb = words[0]
   if (!verb) throw new Refusal('There is no move yet.', 'Type one, like: take 7 ones.', { at: 0, length: 0 })
@@ -46,28 +47,28 @@ export function parseMove(text: string): BlocksMove {
   if (verb.text === 'unread' && rest.length === 0) return { kind: 'read', value: null }
   if (verb.text === 'read') {
     nothingAfter(rest, 1)
-    return { kind: 'read', value: numberAt(rest[0], text) as Exact }
+    return { kind: 'read', value: decimalAt(rest[0], text) }
   }
-  if (verb.text === 'break' || verb.text === 'tie') return exchangeMove(verb.text, rest, text)
+  if (verb.text === 'break' || verb.text === 'tie') return exchangeMove(m, verb.text, rest, text)
   const carry = VERBS.find(([name]) => name === verb.text)
   if (!carry)
     throw new Refusal(
-      `Blocks have no move “${verb.text}”.`,
+      `${m.pieces} have no move “${verb.text}”.`,
       'They know lay, set, push, take, give, return, break, tie and read.',
       spanOf(verb),
     )
-  return { kind: 'carry', from: carry[1], to: carry[2], counts: countsIn(rest, text, WIDTH) }
+  return { kind: 'carry', from: carry[1], to: carry[2], counts: countsIn(rest, text, widthOf(m), m.decimals) }
 }
 
-function exchangeMove(kind: 'break' | 'tie', rest: readonly Word[], text: string): BlocksMove {
+function exchangeMove(m: PlacedMaterial, kind: 'break' | 'tie', rest: readonly Word[], text: string): PlacedMove {
   const counted = rest[0] !== undefined && /^\d/.test(rest[0].text)
   const times = counted ? Number(numberAt(rest[0], text)) : 1
   if (times < 1 || times > 99) throw new Refusal(`${times} is no number of pieces to ${kind}.`, '', spanOf(rest[0]!))
-  const place: Place = placeAt(rest[counted ? 1 : 0], text, WIDTH)
+  const place: Place = placeAt(rest[counted ? 1 : 0], text, m.above, m.decimals)
   nothingAfter(rest, counted ? 2 : 1)
-  if (kind === 'tie' && place === 0)
+  if (kind === 'tie' && place === -m.decimals)
     throw new Refusal(
-      'Ones are not tied from anything smaller here.',
+      `${capital(placeName(place))} are not tied from anything smaller here.`,
       'Say tie ten, tie hundred or tie thousand.',
       spanOf(rest.at(-1)!),
     )

@@ -1,22 +1,27 @@
 <script setup lang="ts">
-import { gesture, type Spot } from '../../../core/representation/blocks/gesture'
-import type { BlocksState, Zone } from '../../../core/representation/blocks/state'
-import { blocks } from '../../../core/representation/blocks/blocks'
+import { gesture, type Spot } from '../../../core/representation/placed/gesture'
+import type { PlacedMaterial, PlacedState, Zone } from '../../../core/representation/placed/state'
+import { printMove } from '../../../core/representation/placed/text'
 import { placeName } from '../../../core/number/places'
 import { attempt } from '../../../core/refusal'
-import { blockSize, columnShare, layOut, unitFor, type Box } from '../../utils/matLayout'
+import { inside } from '../../composables/usePlacedBoxes'
+import { blockSize, layOut } from '../../utils/matLayout'
 import { NOTHING_OUT, track } from '../../utils/pieces'
 
 const props = defineProps<{
-  state: BlocksState
-  /** How many places the chart shows, at least as many as the problem needs. */
+  material: PlacedMaterial
+  state: PlacedState
+  /** How many places the chart shows from the ones up, at least as many as the problem needs, and how many below. */
   places: number
+  decimals: number
   /** Whether a next number is set out beside the mat, and whether anything is taken away. */
   adding: boolean
   taking: boolean
   /** Columns touched by the stone picked out, and whether it is the newest. */
   litPlaces: readonly number[]
   newest: boolean
+  /** The exchange of the stone picked out, from one place to another. */
+  exchange: { readonly from: number; readonly to: number } | null
   /** The stone picked out, and how many there are. */
   lit: number
   stones: number
@@ -31,58 +36,19 @@ const emit = defineEmits<{
 
 const root = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(root)
-
-const SHELF = 62
-const HEAD = 30
-const columns = computed(() => Array.from({ length: props.places }, (_, i) => props.places - 1 - i))
-
-/** The boxes of every spot: a shelf of the store on top, the mat, then what lies beside, then the tray. */
-const boxes = computed(() => {
-  const shares = columns.value.map(columnShare)
-  const total = shares.reduce((a, b) => a + b, 0)
-  const below = height.value - SHELF
-  const tray = props.taking ? Math.max(92, below * 0.22) : 0
-  const beside = props.adding ? (below - tray) * 0.4 : 0
-  const rows: Record<Zone, { y: number; h: number }> = {
-    store: { y: 0, h: SHELF },
-    mat: { y: SHELF, h: below - tray - beside },
-    beside: { y: SHELF + below - tray - beside, h: beside },
-    taken: { y: height.value - tray, h: tray },
-  }
-  let x = 0
-  return columns.value.map((place, i) => {
-    const w = (width.value * shares[i]!) / total
-    const at = (zone: Zone): Box => ({ x, y: rows[zone].y, w, h: rows[zone].h })
-    const made = { place, store: at('store'), mat: at('mat'), beside: at('beside'), taken: at('taken') }
-    x += w
-    return made
-  })
-})
-const boxOf = (spot: Spot): Box => {
-  const column = boxes.value.find((b) => b.place === spot.place) ?? boxes.value[0]!
-  return column[spot.zone]
-}
-const zones = computed<readonly Exclude<Zone, 'store'>[]>(() => [
-  'mat',
-  ...(props.adding ? (['beside'] as const) : []),
-  ...(props.taking ? (['taken'] as const) : []),
-])
-const inside = (box: Box, head: number): Box => ({ x: box.x, y: box.y + head, w: box.w, h: Math.max(0, box.h - head) })
-
-/** One size of a one for each zone, so that blocks can be compared within it. */
-const units = computed(() => {
-  const out: Record<string, number> = {}
-  for (const zone of zones.value) {
-    const counts = props.state[zone]
-    out[zone] = unitFor(
-      columns.value.map((place) => ({
-        place,
-        box: inside(boxOf({ zone, place }), zone === 'mat' ? HEAD : 22),
-        most: Math.max(counts[place]!, zone === 'mat' ? 15 : 9),
-      })),
-    )
-  }
-  return out
+const columns = computed(() => Array.from({ length: props.places + props.decimals }, (_, i) => props.places - 1 - i))
+/** Counts stand from the material's lowest place up. */
+const index = (place: number): number => place + props.material.decimals
+const form = (place: number): number => (props.material.id === 'blocks' ? place : 0)
+const { boxOf, zones, units, spotAt } = usePlacedBoxes({
+  width,
+  height,
+  columns,
+  adding: toRef(props, 'adding'),
+  taking: toRef(props, 'taking'),
+  state: toRef(props, 'state'),
+  index,
+  form,
 })
 
 const tracked = shallowRef(NOTHING_OUT)
@@ -103,14 +69,14 @@ const drawn = computed((before?: readonly { id: number; x: number; y: number }[]
   const was = new Map((before ?? []).map((p) => [p.id, p]))
   return zones.value.flatMap((zone) =>
     columns.value.flatMap((place) => {
-      const here = tracked.value.pieces.filter((p) => p.zone === zone && p.place === place)
+      const here = tracked.value.pieces.filter((p) => p.zone === zone && p.place === index(place))
       const unit = units.value[zone]!
-      const spots = layOut(place, here.length, inside(boxOf({ zone, place }), zone === 'mat' ? HEAD : 22), unit)
+      const spots = layOut(form(place), here.length, inside(boxOf({ zone, place }), zone), unit)
       return here.map((piece, i) => {
         const { x, y } = spots[i]!
         const source = piece.from === null ? undefined : was.get(piece.from)
         const start = source ?? (tracked.value.moved.has(piece.id) && !was.has(piece.id) ? shelfSpot(place) : undefined)
-        return { ...piece, x, y, unit, start, moved: tracked.value.moved.has(piece.id) }
+        return { ...piece, form: form(place), x, y, unit, start, moved: tracked.value.moved.has(piece.id) }
       })
     }),
   )
@@ -126,7 +92,27 @@ const WHERE: Record<Zone, string> = { store: 'store', mat: 'on the mat', beside:
 const labelOf = (spot: Spot): string =>
   spot.zone === 'store'
     ? `Store of ${nameOf(spot.place, 2)}`
-    : `${props.state[spot.zone][spot.place]} ${nameOf(spot.place, props.state[spot.zone][spot.place]!)} ${WHERE[spot.zone]}`
+    : `${props.state[spot.zone][index(spot.place)]} ${nameOf(spot.place, props.state[spot.zone][index(spot.place)]!)} ${WHERE[spot.zone]}`
+
+/** An exchange is shown as an arrow from the column that gave to the one that got. */
+const arrow = computed(() => {
+  if (!props.exchange || width.value === 0) return null
+  const middle = (place: number): number => {
+    const box = boxOf({ zone: 'mat', place })
+    return box.x + box.w / 2
+  }
+  const [from, to] = [middle(props.exchange.from), middle(props.exchange.to)]
+  const y = boxOf({ zone: 'mat', place: props.exchange.from }).y + 26
+  const way = Math.sign(to - from)
+  return {
+    path: `M${from} ${y}Q${(from + to) / 2} ${y + 14} ${to - way * 8} ${y + 1}`,
+    tip: `M${to - way * 17} ${y - 9}L${to} ${y}L${to - way * 15} ${y + 10}`,
+    // The number stands in the left one of the two columns, where no name is.
+    x: (from + to) / 2 - 10,
+    y: y - 4,
+    text: props.exchange.from > props.exchange.to ? '1 for 10' : '10 for 1',
+  }
+})
 
 /* --- the hand: pick up here, let go there --- */
 function pick(spot: Spot, ids: readonly number[], count: number): void {
@@ -135,7 +121,7 @@ function pick(spot: Spot, ids: readonly number[], count: number): void {
 }
 function pickCount(spot: Spot, count: number): void {
   if (spot.zone === 'store') return pick(spot, [], count)
-  const here = tracked.value.pieces.filter((p) => p.zone === spot.zone && p.place === spot.place)
+  const here = tracked.value.pieces.filter((p) => p.zone === spot.zone && p.place === index(spot.place))
   if (here.length === 0) return emit('refuse', `There are no ${nameOf(spot.place, 2)} ${WHERE[spot.zone]}.`)
   const n = Math.min(count, here.length)
   pick(
@@ -147,18 +133,19 @@ function pickCount(spot: Spot, count: number): void {
 function letGo(to: Spot): void {
   const held = hand.value
   if (!held) return
-  const meant = attempt(() => gesture(props.state, held.spot, held.count, to))
+  const meant = attempt(() => gesture(props.material, props.state, held.spot, held.count, to))
   if ('refused' in meant) {
     emit('refuse', meant.refused.message)
     hand.value = null
   } else if (meant.ok) {
-    emit('move', blocks.print(meant.ok))
+    emit('move', printMove(props.material, meant.ok))
     // Held until the mat has changed, so that it is these very pieces that go; and let go where the move was refused.
     void nextTick(() => (hand.value = null))
   } else hand.value = null
 }
 function tapPiece(id: number): void {
-  const piece = tracked.value.pieces.find((p) => p.id === id)!
+  const found = tracked.value.pieces.find((p) => p.id === id)!
+  const piece = { ...found, place: found.place - props.material.decimals }
   const same = hand.value && hand.value.spot.zone === piece.zone && hand.value.spot.place === piece.place
   if (hand.value && !same) return letGo({ zone: piece.zone, place: piece.place })
   const ids = new Set(hand.value?.ids ?? [])
@@ -211,14 +198,6 @@ function key(event: KeyboardEvent, spot: Spot, row: number, column: number): voi
 }
 
 /* --- dragging: what is dragged is the hand, or the piece under the finger --- */
-const spotAt = (x: number, y: number): Spot | undefined => {
-  for (const column of boxes.value)
-    for (const zone of ['store', ...zones.value] as const) {
-      const b = column[zone]
-      if (x >= b.x && x < b.x + b.w && y >= b.y && y < b.y + b.h) return { zone, place: column.place }
-    }
-  return undefined
-}
 const { dragging, justDragged } = useDragging(root, {
   grip: '.grip',
   carried: '.piece.lifted, .ghost',
@@ -226,7 +205,11 @@ const { dragging, justDragged } = useDragging(root, {
     const piece = tracked.value.pieces.find((p) => p.id === Number(id))
     if (!piece) hand.value = { spot: { zone: 'store', place: Number(place) }, ids: [], count: 1 }
     else if (!lifted.value.has(piece.id))
-      hand.value = { spot: { zone: piece.zone, place: piece.place }, ids: [piece.id], count: 1 }
+      hand.value = {
+        spot: { zone: piece.zone, place: piece.place - props.material.decimals },
+        ids: [piece.id],
+        count: 1,
+      }
     // A block of the store is drawn anew under the finger; others go from where they lie.
     return !piece
   },
@@ -264,8 +247,11 @@ const afterDrag = (act: () => void): void => {
         @click="afterDrag(() => tapSpot(spot))"
       >
         <template v-if="spot.zone === 'store'">
-          <span class="grip shelf" :class="{ lying: spot.place === 1 }" :data-place="spot.place"
-            ><BlockShape :place="spot.place" :unit="spot.place === 0 ? 22 : spot.place === 1 ? 11 : 3.8"
+          <span class="grip shelf" :class="{ lying: form(spot.place) === 1 }" :data-place="spot.place"
+            ><ChipShape v-if="material.id === 'chips'" :unit="30" /><BlockShape
+              v-else
+              :place="spot.place"
+              :unit="spot.place === 0 ? 22 : spot.place === 1 ? 11 : 3.8"
           /></span>
           <span v-if="c === 0" class="store-word">store</span>
         </template>
@@ -294,15 +280,22 @@ const afterDrag = (act: () => void): void => {
       @mouseleave="emit('pick', null)"
       @click="afterDrag(() => tapPiece(p.id))"
     >
-      <BlockShape :place="p.place" :unit="p.unit" />
+      <ChipShape v-if="material.id === 'chips'" :unit="p.unit" />
+      <BlockShape v-else :place="p.form" :unit="p.unit" />
     </div>
+    <svg v-if="arrow" class="arrow" aria-hidden="true" :viewBox="`0 0 ${width} ${height}`">
+      <path :d="arrow.path" />
+      <path class="tip" :d="arrow.tip" />
+      <text :x="arrow.x" :y="arrow.y" text-anchor="end">{{ arrow.text }}</text>
+    </svg>
     <div
       v-if="dragging && hand?.spot.zone === 'store'"
       class="ghost"
-      :style="{ marginLeft: `${-blockSize(hand.spot.place, units.mat!).x / 2}px`, marginTop: '-20px' }"
+      :style="{ marginLeft: `${-blockSize(form(hand.spot.place), units.mat!).x / 2}px`, marginTop: '-20px' }"
       aria-hidden="true"
     >
-      <BlockShape :place="hand.spot.place" :unit="units.mat!" />
+      <ChipShape v-if="material.id === 'chips'" :unit="units.mat!" />
+      <BlockShape v-else :place="hand.spot.place" :unit="units.mat!" />
     </div>
     <p v-if="hand && !dragging" class="in-hand">
       <strong>{{ hand.count }}</strong> {{ nameOf(hand.spot.place, hand.count) }} in hand
@@ -422,6 +415,28 @@ const afterDrag = (act: () => void): void => {
   top: 0;
   pointer-events: none;
   z-index: 5;
+}
+.arrow {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+  z-index: 3;
+}
+.arrow path {
+  fill: none;
+  stroke: var(--focus-on-felt);
+  stroke-width: 4;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+.arrow text {
+  fill: var(--on-felt);
+  stroke: var(--felt);
+  stroke-width: 5;
+  paint-order: stroke;
+  font: 700 1rem var(--ui);
 }
 .in-hand {
   position: absolute;

@@ -1,3 +1,4 @@
+import type { RepresentationId } from '../representation'
 import type { Exact } from '../../number/exact'
 import type { Counts, Place } from '../../number/places'
 
@@ -7,12 +8,29 @@ import type { Counts, Place } from '../../number/places'
  */
 export type Zone = 'store' | 'mat' | 'beside' | 'taken'
 
-/** How many places the chart has: ones to thousands. */
-export const WIDTH = 4
+/** What one material of pieces in columns is: its places, and what it is called. */
+export interface PlacedMaterial {
+  readonly id: RepresentationId
+  readonly title: string
+  /** The mat as a reason names it: “the chart”. */
+  readonly name: string
+  /** The pieces as a sentence begins with them: “Blocks”. */
+  readonly pieces: string
+  /** How many places it has from the ones up, and below the ones. */
+  readonly above: number
+  readonly decimals: number
+  /** Why it stops there, and what goes further. */
+  readonly because: string
+  readonly instead: readonly string[]
+}
+
+export const widthOf = (m: PlacedMaterial): number => m.above + m.decimals
+
 /** As many as one column has room for. */
 export const ROOM = 200
 
-export interface BlocksState {
+/** Counts stand from the lowest place of the material up: the ones at index `decimals`. */
+export interface PlacedState {
   readonly mat: Counts
   readonly beside: Counts
   readonly taken: Counts
@@ -20,13 +38,13 @@ export interface BlocksState {
   readonly read: Exact | null
 }
 
-export type BlocksMove =
+export type PlacedMove =
   | { readonly kind: 'carry'; readonly from: Zone; readonly to: Zone; readonly counts: Counts }
-  /** `times` of this place on the mat become ten times as many of the next lower. */
+  /** `times` of this place (a power of ten) on the mat become ten times as many of the next lower. */
   | { readonly kind: 'break'; readonly place: Place; readonly times: number }
   /** Ten times `times` of the next lower become `times` of this place. */
   | { readonly kind: 'tie'; readonly place: Place; readonly times: number }
   | { readonly kind: 'read'; readonly value: Exact | null }
 
 /** How many pieces lie out in all, the store not counted. */
-export const piecesOut = (s: BlocksState): number => [s.mat, s.beside, s.taken].flat().reduce((n, c) => n + c, 0)
+export const piecesOut = (s: PlacedState): number => [s.mat, s.beside, s.taken].flat().reduce((n, c) => n + c, 0)

@@ -1,6 +1,8 @@
 import { amountAct, countsOf, type Act } from '../act/act'
-import { addCounts, digitsOf, isEmpty, type Counts } from '../number/places'
-import type { Setup } from '../plan/plan'
+import { negate, sign } from '../number/exact'
+import { addCounts, digitsOf, isEmpty, worth, type Counts } from '../number/places'
+import { decimalsIn } from '../problem/problem'
+import type { Setup } from './setup'
 import { Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
 import { applyAll, type RepresentationId } from '../representation/representation'
@@ -10,7 +12,8 @@ export type Followers = Readonly<
   Partial<Record<RepresentationId, { readonly missed: readonly Act[]; readonly why: string }>>
 >
 
-interface Here {
+/** Where the representations of a bench stand. */
+export interface Here {
   readonly states: Readonly<Partial<Record<RepresentationId, unknown>>>
   readonly followers: Followers
 }
@@ -41,7 +44,10 @@ export function follow(
     const missed = [...(from.followers[id]?.missed ?? []), ...acts]
     try {
       const made: unknown[] = []
-      for (const act of settled(missed)) {
+      const quiet = acts.map((act) => r.cannotShow?.(act) ?? '').find((why) => why !== '')
+      if (quiet) waiting[id] = quiet
+      for (const act of settled(missed, decimalsIn(setup.problem))) {
+        if (r.cannotShow?.(act)) continue
         const more = r.perform(states[id], act)
         states[id] = applyAll(r, states[id], more)
         made.push(...more)
@@ -61,19 +67,26 @@ export function follow(
  * Acts that were done and partly undone, as what they came to: three taken and four taken is seven taken; nine taken
  * and two given back is seven taken. Only neighbouring acts of joining and taking are settled.
  */
-function settled(acts: readonly Act[]): readonly Act[] {
+function settled(acts: readonly Act[], decimals: number): readonly Act[] {
   if (acts.length < 2) return acts
   const result: Act[] = []
   let net: Counts = []
+  // Once one of them is a number worked whole, so is what they come to.
+  let whole = false
   const flush = (): void => {
+    const total = worth(net, decimals)
     const [joined, taken] = [net.map((n) => Math.max(0, n)), net.map((n) => Math.max(0, -n))]
-    if (!isEmpty(joined)) result.push(amountAct('join', joined))
-    if (!isEmpty(taken)) result.push(amountAct('take', taken))
+    if (whole && sign(total) !== 0)
+      result.push({ kind: sign(total) > 0 ? 'join' : 'take', amount: sign(total) > 0 ? total : negate(total) })
+    if (!whole && !isEmpty(joined)) result.push(amountAct('join', joined, decimals))
+    if (!whole && !isEmpty(taken)) result.push(amountAct('take', taken, decimals))
     net = []
+    whole = false
   }
   for (const act of acts) {
     if (act.kind === 'join' || act.kind === 'take') {
-      const counts = act.pieces ? countsOf(act.pieces, net.length) : digitsOf(act.amount)
+      const counts = act.pieces ? countsOf(act.pieces, net.length, decimals) : digitsOf(act.amount, 1, decimals)
+      whole ||= !act.pieces
       net = addCounts(net, counts, act.kind === 'join' ? 1 : -1)
     } else {
       flush()

@@ -1,6 +1,6 @@
 import { countsAt, placeName, type Place } from '../../number/places'
 import { Refusal } from '../../refusal'
-import { WIDTH, type BlocksMove, type BlocksState, type Zone } from './state'
+import { widthOf, type PlacedMaterial, type PlacedMove, type PlacedState, type Zone } from './state'
 import { canCarry } from './text'
 
 /** A spot on the mat: a zone and one of its columns. */
@@ -21,19 +21,19 @@ const WHERE: Record<Zone, string> = {
  * column is broken into it; pieces let go in the next higher column are tied, ten for one. Null where nothing changes.
  * @throws Refusal when hands cannot do that.
  */
-export function gesture(state: BlocksState, from: Spot, count: number, to: Spot): BlocksMove | null {
+export function gesture(m: PlacedMaterial, state: PlacedState, from: Spot, count: number, to: Spot): PlacedMove | null {
   if (from.zone === to.zone && from.zone !== 'mat') return null
-  if (from.zone === 'mat' && to.zone === 'mat') return across(state, from.place, count, to.place)
+  if (from.zone === 'mat' && to.zone === 'mat') return across(m, state, from.place, count, to.place)
   // What was put away is not taken out again by hand; only undoing does that.
   if (!canCarry(from.zone, to.zone) || (from.zone === 'store' && to.zone === 'taken'))
     throw new Refusal(
-      `Blocks do not go from ${WHERE[from.zone]} straight to ${WHERE[to.zone]}.`,
+      `${m.pieces} do not go from ${WHERE[from.zone]} straight to ${WHERE[to.zone]}.`,
       'Bring them to the mat first.',
     )
-  return { kind: 'carry', from: from.zone, to: to.zone, counts: countsAt(from.place, count, WIDTH) }
+  return { kind: 'carry', from: from.zone, to: to.zone, counts: countsAt(from.place + m.decimals, count, widthOf(m)) }
 }
 
-function across(state: BlocksState, from: Place, count: number, to: Place): BlocksMove | null {
+function across(m: PlacedMaterial, state: PlacedState, from: Place, count: number, to: Place): PlacedMove | null {
   if (from === to) return null
   if (Math.abs(from - to) > 1)
     throw new Refusal(
@@ -41,7 +41,7 @@ function across(state: BlocksState, from: Place, count: number, to: Place): Bloc
       from > to ? `Break it into ${placeName(from - 1)} first.` : `Make ${placeName(from + 1)} first.`,
     )
   if (from > to) return { kind: 'break', place: from, times: count }
-  const have = state.mat[from]!
+  const have = state.mat[from + m.decimals]!
   if (have < 10)
     throw new Refusal(`It takes 10 ${placeName(from)} to make one ${placeName(to, 1)}; the mat has ${have}.`)
   return { kind: 'tie', place: to, times: Math.max(1, Math.floor(count / 10)) }

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { exchangeIn } from '../../utils/lit'
+import { decimalsIn } from '../../../core/problem/problem'
+import { REPRESENTATIONS } from '../../../core/representation/index'
+import type { RepresentationId } from '../../../core/representation/representation'
+import { BLOCKS } from '../../../core/representation/blocks/blocks'
+import { CHIPS } from '../../../core/representation/chips/chips'
+import { WORD_PACKS } from '../../../core/speech/words'
+import type { Moment } from '../../../core/record/bench'
+import type { ColumnsState } from '../../../core/representation/columns/state'
+import type { CountingState } from '../../../core/representation/counting'
+import type { DrawnState } from '../../../core/representation/drawn/state'
+import type { NinesState } from '../../../core/representation/nines/nines'
+import type { OpenLineState } from '../../../core/representation/openline/openline'
+import type { PlacedState } from '../../../core/representation/placed/state'
+import type { WritingState } from '../../../core/representation/writing/writing'
+
+/** The mat of one material; each is loaded when it is first chosen. */
+const props = defineProps<{
+  id: RepresentationId
+  /** Where it stands; of the second representation worked by hand, its own moment. */
+  moment: Moment
+  litPlaces: readonly number[]
+  newest: boolean
+  places: number
+}>()
+const emit = defineEmits<{ refuse: [why: string]; say: [text: string] }>()
+
+const PlacedMat = defineAsyncComponent(() => import('./PlacedMat.vue'))
+const DrawnMat = defineAsyncComponent(() => import('./DrawnMat.vue'))
+const OpenLineMat = defineAsyncComponent(() => import('./OpenLineMat.vue'))
+const WritingMat = defineAsyncComponent(() => import('./WritingMat.vue'))
+const CountingMat = defineAsyncComponent(() => import('./CountingMat.vue'))
+const NinesMat = defineAsyncComponent(() => import('./NinesMat.vue'))
+const TouchSheet = defineAsyncComponent(() => import('./TouchSheet.vue'))
+
+const bench = useBench()
+/** The setup as this material sees it. */
+const setup = computed(() => ({ ...bench.bench.setup, representation: props.id }))
+const mode = computed(() => bench.bench.mode)
+const counts = computed(() => REPRESENTATIONS[props.id].works.includes('counting'))
+const writes = computed(() => ['partials', 'friendly', 'splits'].includes(props.id))
+const pack = computed(() => WORD_PACKS[setup.value.choices.words])
+const does = (operation: '+' | '-'): boolean => setup.value.problem.terms.some((t) => t.operation === operation)
+const stateOf = <T,>(): T => props.moment.states[props.id] as T
+const make = (text: string): boolean => bench.make(props.id, text)
+const makeAll = (texts: readonly string[]): boolean => texts.every(make)
+const exchange = computed(() => exchangeIn(bench.stones[bench.lit]?.acts ?? []))
+</script>
+
+<template>
+  <PlacedMat
+    v-if="id === 'blocks' || id === 'chips'"
+    :key="`${id}${bench.id}`"
+    :material="id === 'blocks' ? BLOCKS : CHIPS"
+    :state="stateOf<PlacedState>()"
+    :places="places"
+    :decimals="decimalsIn(setup.problem)"
+    :adding="does('+')"
+    :taking="does('-')"
+    :lit-places="litPlaces"
+    :newest="newest"
+    :exchange="exchange"
+    :lit="bench.lit"
+    :stones="bench.stones.length"
+    :ones="pack.ones[1]"
+    @pick="(i) => (bench.picked = i)"
+    @move="make"
+    @refuse="(why) => emit('refuse', why)"
+    @say="(text) => emit('say', text)"
+  />
+  <DrawnMat
+    v-else-if="id === 'drawn'"
+    :state="stateOf<DrawnState>()"
+    :places="places"
+    :works="mode !== 'show'"
+    :lit-places="litPlaces"
+    :newest="newest"
+    :ones="pack.ones[1]"
+    @move="make"
+    @refuse="(why) => emit('refuse', why)"
+  />
+  <OpenLineMat
+    v-else-if="id === 'openline'"
+    :state="stateOf<OpenLineState>()"
+    :setup="setup"
+    :works="mode !== 'show'"
+    :newest="newest"
+    @move="make"
+  />
+  <WritingMat
+    v-else-if="writes"
+    :state="stateOf<WritingState>()"
+    :setup="setup"
+    :standing="moment.standing"
+    :mode="mode"
+    :newest="newest"
+    @move="make"
+  />
+  <CountingMat
+    v-else-if="counts"
+    :key="`count${bench.id}`"
+    :state="stateOf<CountingState>()"
+    :setup="setup"
+    :standing="moment.standing"
+    :mode="mode"
+    :newest="newest"
+    @move="make"
+    @ask="(problem) => bench.ask(problem)"
+    @refuse="(why) => emit('refuse', why)"
+  />
+  <NinesMat v-else-if="id === 'nines'" :state="stateOf<NinesState>()" :mode="mode" :newest="newest" @move="make" />
+  <div v-else class="big-sheet">
+    <TouchSheet
+      v-if="id === 'touch-columns'"
+      :state="stateOf<ColumnsState>()"
+      :setup="setup"
+      :mode="mode"
+      :lit-places="litPlaces"
+      :newest="newest"
+      @move="makeAll"
+    />
+    <ColumnSheet
+      v-else
+      :state="stateOf<ColumnsState>()"
+      :writable="mode !== 'show'"
+      :lit-places="litPlaces"
+      :newest="newest"
+      large
+      :choices="setup.choices"
+      @move="makeAll"
+    />
+  </div>
+</template>
+
+<style scoped>
+.big-sheet {
+  height: 100%;
+  overflow: auto;
+  display: grid;
+  place-items: center;
+  background: var(--sheet);
+  padding: 1rem;
+}
+</style>

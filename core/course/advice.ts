@@ -1,0 +1,83 @@
+import type { Choices } from '../choices'
+import { subtract } from '../number/exact'
+import { printExact, printNumeral, valueOf } from '../number/numeral'
+import { awayFromFriendly, friendlyNear } from '../problem/friendly'
+import { isChain, type Problem } from '../problem/problem'
+import { REPRESENTATIONS } from '../representation/index'
+import type { RepresentationId } from '../representation/representation'
+import { waysOf } from '../way/index'
+import type { WayId } from '../way/way'
+
+/** What is known of a learner that a choice of way depends on. */
+export interface Needs {
+  /** Whether the learner loses track on the way, so that drawn tens help. */
+  readonly losesTrack: boolean
+}
+
+/** One way that would fit, and why. The teacher decides. */
+export interface Advice {
+  readonly way: WayId
+  readonly representation: RepresentationId
+  readonly why: string
+}
+
+const digitsIn = (n: Problem['first']): number => (n.form === 'places' ? n.digits.replace(/^0+/, '').length : 0)
+
+/**
+ * The ways that fit a problem, the most fitting first (practice, section 8; common practice, no source): an addend within 2 of
+ * a ten is made friendly; else tens and ones apart; a learner who loses track draws; three or more addends or digits go on the
+ * column sheet, where the class works it. Only ways that the material can hold are named.
+ */
+export function adviseWays(problem: Problem, choices: Choices, { losesTrack }: Needs): readonly Advice[] {
+  if (!isChain(problem) || problem.terms.length === 0) return []
+  const numbers = [problem.first, ...problem.terms.map((t) => t.number)]
+  const found: Advice[] = []
+  const offer = (representation: RepresentationId, way: WayId, why: string): void => {
+    const r = REPRESENTATIONS[representation]
+    const known = found.some((a) => a.representation === representation && a.way === way)
+    if (!known && r.fits(problem, choices).fits && waysOf(problem, r).some((w) => w.way === way))
+      found.push({ representation, way, why })
+  }
+  if (losesTrack) offer('drawn', 'ones-first', 'Drawn tens stay in sight: nothing has to be kept in the head.')
+  const [term] = problem.terms
+  if (problem.terms.length === 1) {
+    const [first, second] = [valueOf(problem.first), valueOf(term!.number)]
+    const near = (n: typeof first): string => {
+      const [away, ten] = [awayFromFriendly(n) ?? 9, friendlyNear(n)]
+      return away > 0 && away <= 2 && ten
+        ? `${printExact(n)} is ${printExact(subtract(ten, n)).replace('-', '')} away from ${printExact(ten)}.`
+        : ''
+    }
+    const [a, b] = [near(first), near(second)]
+    if (term!.operation === '+' && (a || b))
+      offer('friendly', 'make-friendly', `${a || b} Give it what it needs, and the rest is easy.`)
+    if (term!.operation === '-' && b) offer('friendly', 'over-and-back', `${b} Take that away and put it right.`)
+    const gap = Number(printExact(subtract(first, second)))
+    if (term!.operation === '-' && gap >= 0 && gap <= 20)
+      offer(
+        'openline',
+        'hop-up',
+        `${printExact(second)} and ${printExact(first)} lie near each other: hop up from the one to the other.`,
+      )
+  }
+  const long = numbers.find((n) => digitsIn(n) > 2)
+  if (choices.columnMethod) {
+    if (numbers.length > 2)
+      offer(
+        'columns',
+        problem.terms.every((t) => t.operation === '+') ? 'by-column' : 'ones-first',
+        `There are ${numbers.length} numbers: on the column sheet each place is worked once.`,
+      )
+    else if (long)
+      offer(
+        'columns',
+        'ones-first',
+        `${printNumeral(long)} has ${digitsIn(long)} digits: the column sheet keeps them in line.`,
+      )
+  }
+  offer('partials', 'apart', 'Tens with tens, ones with ones, then both together: it always goes.')
+  offer('openline', 'hops', 'One number stays whole; tens and ones are hopped, and every landing is written.')
+  offer('drawn', 'ones-first', 'Squares, lines and dots show each exchange.')
+  if (choices.columnMethod) offer('columns', 'ones-first', 'The column sheet, with every mark.')
+  return found
+}

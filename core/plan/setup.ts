@@ -1,0 +1,76 @@
+import { withDefaults, type Choices } from '../choices'
+import { printProblem, toProblem, type Problem } from '../problem/problem'
+import { Refusal } from '../refusal'
+import { REPRESENTATIONS, isRepresentation } from '../representation/index'
+import type { Beside, RepresentationId } from '../representation/representation'
+import { isWay, wayById, waysOf } from '../way/index'
+import type { WayId } from '../way/way'
+
+export interface PlanRequest {
+  readonly problem: Problem | string
+  readonly representation: RepresentationId
+  readonly way?: WayId
+  readonly choices?: Partial<Choices>
+  /** Further representations to work in step. */
+  readonly also?: readonly RepresentationId[]
+  /** A second representation that is worked by hand too, and matched act by act. */
+  readonly both?: RepresentationId | null
+}
+
+/** What a bench is set up with, checked: the problem fits the material and the way exists. */
+export interface Setup {
+  readonly problem: Problem
+  /** The problem as the way works it: the greater number first, for one. */
+  readonly worked: Problem
+  readonly representation: RepresentationId
+  readonly way: WayId
+  readonly choices: Choices
+  /** All representations worked in step, the main one first. */
+  readonly all: readonly RepresentationId[]
+  /** The representation that is worked by hand besides, or null. */
+  readonly both: RepresentationId | null
+}
+
+/** Checks a request. @throws Refusal when the problem does not fit, saying what would hold it. */
+export function setUp(request: PlanRequest): Setup {
+  const problem = toProblem(request.problem)
+  const { representation } = request
+  if (!isRepresentation(representation)) throw new Refusal(`There is no material called “${String(representation)}”.`)
+  for (const id of [...(request.also ?? []), ...(request.both ? [request.both] : [])])
+    if (!isRepresentation(id)) throw new Refusal(`There is no material called “${String(id)}”.`)
+  const choices = withDefaults(request.choices)
+  const fit = REPRESENTATIONS[representation].fits(problem, choices)
+  if (!fit.fits) {
+    const titles = fit.instead.map((id) => (isRepresentation(id) ? REPRESENTATIONS[id].title : id))
+    throw new Refusal(fit.why, titles.length > 0 ? `It would fit on: ${titles.join(', ')}.` : '')
+  }
+  const offered = waysOf(problem, REPRESENTATIONS[representation])
+  const way = request.way ?? offered[0]?.way ?? 'ones-first'
+  if (!isWay(way)) throw new Refusal(`There is no way called “${String(way)}”.`)
+  if (!offered.some((w) => w.way === way))
+    throw new Refusal(
+      `${wayById(way).title} is not a way for ${printProblem(problem)} with ${REPRESENTATIONS[representation].title}.`,
+      offered.length > 0 ? `Ways for it: ${offered.map((w) => w.title).join(', ')}.` : '',
+    )
+  const both = request.both ?? null
+  if (both !== null) {
+    const other = REPRESENTATIONS[both].fits(problem, choices)
+    if (both === representation) throw new Refusal('Two different materials are needed to work in both.')
+    if (!other.fits) throw new Refusal(other.why)
+  }
+  const also = (request.also ?? []).filter(
+    (id) => id !== representation && id !== both && REPRESENTATIONS[id].fits(problem, choices).fits,
+  )
+  return {
+    problem,
+    worked: wayById(way).arrange?.(problem, choices) ?? problem,
+    representation,
+    way,
+    choices,
+    all: [representation, ...new Set(also)],
+    both,
+  }
+}
+
+/** What every representation of a bench is begun beside. */
+export const besideOf = (setup: Setup): Beside => ({ sort: wayById(setup.way).works, asked: setup.problem })

@@ -1,0 +1,209 @@
+import { amountAct, countsOf, exchangeAct, plainPieces, type Act, type AmountAct } from '../../act/act'
+import { exchangesFor } from '../../act/exchanges'
+import { unfold, wholly } from '../../act/unfold'
+import { compare, exact, sign, ZERO } from '../../number/exact'
+import {
+  addCounts,
+  digitsOf,
+  isEmpty,
+  onlyPlace,
+  placeName,
+  placeOfUnit,
+  worth,
+  type Counts,
+  type Place,
+} from '../../number/places'
+import { fitWholes } from '../../problem/fit'
+import { reach } from '../../problem/friendly'
+import { Refusal } from '../../refusal'
+import type { Recognised, Representation } from '../representation'
+import { ROOM, WIDTH, type Drawn, type DrawnMove, type DrawnState } from './state'
+import { parseMove, printMove } from './text'
+
+/** How many still count in each place. */
+export const standing = (s: DrawnState): Counts =>
+  Array.from({ length: WIDTH }, (_, p) => s.things.filter((t) => t.place === p && t.fate === 'counts').length)
+
+/** Gives things of a place that still count another fate: the newest; for a ring the oldest, which stand in full rows. */
+function fated(s: DrawnState, place: Place, count: number, fate: Drawn['fate'], group: number): readonly Drawn[] {
+  let left = count
+  const things = [...s.things]
+  for (let k = 0; k < things.length && left > 0; k++) {
+    const i = fate === 'ringed' ? k : things.length - 1 - k
+    const t = things[i]!
+    if (t.place !== place || t.fate !== 'counts') continue
+    things[i] = { ...t, fate, group: group || t.group }
+    left -= 1
+  }
+  if (left > 0) {
+    const have = count - left
+    throw new Refusal(
+      `There ${have === 1 ? 'is' : 'are'} ${have === 0 ? 'no' : `only ${have}`} ${placeName(place, have)} drawn; ${count} ${count === 1 ? 'is' : 'are'} wanted.`,
+      fate !== 'ringed' && standing(s).some((n, p) => p > place && n > 0)
+        ? `Break one ${placeName(
+            standing(s).findIndex((n, p) => p > place && n > 0),
+            1,
+          )} first.`
+        : '',
+    )
+  }
+  return things
+}
+
+function drawMore(s: DrawnState, place: Place, count: number, from: Drawn['from'], group: number): readonly Drawn[] {
+  if (standing(s)[place]! + count > ROOM)
+    throw new Refusal(`There is room for ${ROOM} ${placeName(place)} on the drawing.`)
+  return [...s.things, ...Array.from({ length: count }, () => ({ place, from, fate: 'counts' as const, group }))]
+}
+
+function apply(s: DrawnState, move: DrawnMove): DrawnState {
+  switch (move.kind) {
+    case 'undo':
+      return move.was
+    case 'read':
+      return { ...s, read: move.value }
+    case 'draw':
+    case 'cross':
+      return move.counts.reduce<DrawnState>((now, count, place) => {
+        if (count === 0) return now
+        const things =
+          move.kind === 'draw' ? drawMore(now, place, count, 'hand', 0) : fated(now, place, count, 'crossed', 0)
+        return { ...now, things }
+      }, s)
+    case 'ring': {
+      if (move.place >= WIDTH || move.place < 1)
+        throw new Refusal(`There is no way to draw a ${placeName(move.place, 1)} made of ten here.`)
+      let now = s
+      for (let i = 0; i < move.times; i++) {
+        const group = now.groups + 1
+        now = { ...now, groups: group, things: fated(now, move.place - 1, 10, 'ringed', group) }
+        now = { ...now, things: drawMore(now, move.place, 1, 'ring', group) }
+      }
+      return now
+    }
+    case 'break': {
+      if (move.place === 0) throw new Refusal('A dot cannot be broken.', 'Parts of a one live on strips.')
+      let now = s
+      for (let i = 0; i < move.times; i++) {
+        const group = now.groups + 1
+        now = { ...now, groups: group, things: fated(now, move.place, 1, 'broken', group) }
+        now = { ...now, things: drawMore(now, move.place - 1, 10, 'break', group) }
+      }
+      return now
+    }
+  }
+}
+
+function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
+  switch (act.kind) {
+    case 'read':
+      return [{ kind: 'read', value: act.value }]
+    case 'pose':
+    case 'split':
+      return []
+    case 'gather':
+      return performAll(s, ringings(standing(s)))
+    case 'exchange': {
+      const [from, to] = [placeOfUnit(act.from.unit)!, placeOfUnit(act.to.unit)!]
+      const move: DrawnMove =
+        from > to
+          ? { kind: 'break', place: from, times: act.from.count }
+          : { kind: 'ring', place: to, times: act.to.count }
+      apply(s, move)
+      return [move]
+    }
+    case 'begin':
+      // What is counted is laid as it comes: the steps, or what they are worth.
+      return []
+    case 'group':
+    case 'count':
+      return perform(s, wholly(act))
+    case 'lay':
+    case 'join':
+    case 'take':
+      if (!plainPieces(act) && act.kind !== 'lay') return performAll(s, unfold(act, standing(s)))
+      return amount(s, act)
+  }
+}
+
+function amount(s: DrawnState, act: AmountAct): readonly DrawnMove[] {
+  const counts = act.pieces ? countsOf(act.pieces, WIDTH) : digitsOf(act.amount, WIDTH)
+  if (isEmpty(counts)) return []
+  const move: DrawnMove = { kind: act.kind === 'take' ? 'cross' : 'draw', counts }
+  apply(s, move)
+  return [move]
+}
+
+function performAll(s: DrawnState, acts: readonly Act[]): readonly DrawnMove[] {
+  const moves: DrawnMove[] = []
+  let now = s
+  for (const act of acts) {
+    const more = perform(now, act)
+    moves.push(...more)
+    now = more.reduce(apply, now)
+  }
+  return moves
+}
+
+/** Every full ten ringed, from the ones up. */
+function ringings(counts: Counts): readonly Act[] {
+  const held = [...counts]
+  const acts: Act[] = []
+  for (let p = 0; p < WIDTH - 1; p++) {
+    const times = Math.floor(held[p]! / 10)
+    if (times === 0) continue
+    acts.push(exchangeAct(p + 1, true, times))
+    held[p]! -= 10 * times
+    held[p + 1]! += times
+  }
+  return acts
+}
+
+/** What came and went is compared before and after: nothing in all is an exchange, also where it was drawn in two goes. */
+function recognise(before: DrawnState, moves: readonly DrawnMove[]): Recognised {
+  const last = moves.at(-1)
+  if (!last || moves.some((m) => m.kind === 'undo')) return undefined
+  if (last.kind === 'read')
+    return moves.length === 1 && last.value !== null ? [{ kind: 'read', value: last.value }] : undefined
+  if (moves.some((m) => m.kind === 'read')) return undefined
+  const states = moves.reduce<DrawnState[]>((all, m) => [...all, apply(all.at(-1)!, m)], [before])
+  const change = addCounts(standing(states.at(-1)!), standing(before), -1)
+  const worths = states.map((s) => worth(standing(s)))
+  if (worths.slice(1, -1).some((w) => w === worths[0])) return undefined
+  const net = worth(change)
+  if (net === ZERO) return exchangesFor(change)
+  const grew = sign(net) > 0
+  const counts = grew ? change : change.map((c) => -c)
+  const only = (kind: DrawnMove['kind']): boolean => moves.every((m) => m.kind === kind)
+  if (only('draw') && before.things.length === 0) return [amountAct('lay', counts)]
+  if (only(grew ? 'draw' : 'cross'))
+    return moves.length === 1 || onlyPlace(counts) !== undefined
+      ? [amountAct(grew ? 'join' : 'take', counts)]
+      : undefined
+  return undefined
+}
+
+/** Drawn tens: squares, lines and dots on paper; a made ten is ringed, what is taken is crossed out. */
+export const drawn: Representation<DrawnState, DrawnMove> = {
+  id: 'drawn',
+  title: 'drawn tens',
+  kind: 'drawn',
+  works: ['places', 'parts', 'whole'],
+  allows: (way, problem) => way !== 'hop-up' && compare(reach(way, problem), exact(10 ** WIDTH)) < 0,
+  fits: (problem) =>
+    fitWholes(problem, {
+      name: 'the drawing',
+      greatest: 9999,
+      because: 'it has no sign above the thousands',
+      instead: ['chips', 'columns'],
+    }),
+  start: () => ({ things: [], groups: 0, read: null }),
+  apply,
+  invert: (before, move) =>
+    move.kind === 'read' ? { kind: 'read', value: before.read } : { kind: 'undo', was: before },
+  shows: (s) => worth(standing(s)),
+  perform,
+  recognise,
+  print: printMove,
+  parse: parseMove,
+}

@@ -1,0 +1,193 @@
+import { change, type Act, type BeginAct } from '../../act/act'
+import { add, negate, sign, sum, ZERO, type Exact } from '../../number/exact'
+import { MAX_DIGITS, printExact } from '../../number/numeral'
+import { fitWholes } from '../../problem/fit'
+import { Refusal } from '../../refusal'
+import type { Recognised, Representation } from '../representation'
+import { decimalAt, spanOf, wordsOf } from '../text'
+
+/**
+ * An empty number line: a starting point and hops, forward or back; every landing is written. When a difference is hopped
+ * up (`begun`), what counts is how far one has come, not where one is.
+ */
+export interface OpenLineState {
+  readonly start: Exact | null
+  readonly begun: BeginAct | null
+  readonly hops: readonly Exact[]
+  readonly read: Exact | null
+}
+
+export type OpenLineMove =
+  | { readonly kind: 'start'; readonly at: Exact }
+  /** A way to hop from one number to another, where the hops are what is wanted. */
+  | { readonly kind: 'way'; readonly from: Exact; readonly to: Exact }
+  | { readonly kind: 'hop'; readonly by: Exact }
+  | { readonly kind: 'read'; readonly value: Exact | null }
+  /** Goes back to what stood before; only inverting makes it, and it has no typed form. */
+  | { readonly kind: 'undo'; readonly was: OpenLineState }
+
+/** More hops than any problem here needs. */
+export const MOST_HOPS = 200
+
+/** Where one stands, and every landing on the way there. */
+export const landings = (s: OpenLineState): readonly Exact[] => {
+  const from = s.start ?? s.begun?.from
+  if (from === undefined) return []
+  return s.hops.reduce<Exact[]>((all, by) => [...all, add(all.at(-1)!, by)], [from])
+}
+
+const empty = (s: OpenLineState): boolean => s.start === null && s.begun === null
+
+function apply(s: OpenLineState, move: OpenLineMove): OpenLineState {
+  switch (move.kind) {
+    case 'undo':
+      return move.was
+    case 'read':
+      return { ...s, read: move.value }
+    case 'start':
+      if (!empty(s)) throw new Refusal('The line has its starting point already.', 'Hop on from it, or undo.')
+      return { ...s, start: move.at }
+    case 'way':
+      if (!empty(s)) throw new Refusal('The line has its starting point already.', 'Hop on from it, or undo.')
+      return { ...s, begun: { kind: 'begin', from: move.from, step: '1' as Exact, to: move.to, times: null } }
+    case 'hop': {
+      const here = landings(s).at(-1)
+      if (here === undefined) throw new Refusal('There is no starting point yet.', 'Set one first: start 37.')
+      if (s.hops.length >= MOST_HOPS) throw new Refusal(`There is no room for more than ${MOST_HOPS} hops.`)
+      if (sign(add(here, move.by)) < 0)
+        throw new Refusal(
+          `From ${printExact(here)} that would go ${printExact(negate(add(here, move.by)))} below nought.`,
+          'This line begins at nought.',
+        )
+      return { ...s, hops: [...s.hops, move.by] }
+    }
+  }
+}
+
+/** What the line shows: where one is, or how far one has come. */
+export const shows = (s: OpenLineState): Exact => (s.begun ? sum(s.hops) : (landings(s).at(-1) ?? ZERO))
+
+function perform(s: OpenLineState, act: Act): readonly OpenLineMove[] {
+  switch (act.kind) {
+    case 'lay':
+      return [{ kind: 'start', at: act.amount }]
+    case 'begin':
+      if (act.step !== '1' || act.to === null) throw new Refusal('The line waits: it has no hops of equal size yet.')
+      return [{ kind: 'way', from: act.from, to: act.to }]
+    case 'join':
+    case 'take':
+    case 'count':
+    case 'group': {
+      const by = change(act)
+      if (by === ZERO) return []
+      // Hopping from a nought that was never set: the line begins there.
+      const first: readonly OpenLineMove[] = empty(s) ? [{ kind: 'start', at: ZERO }] : []
+      return [...first, { kind: 'hop', by }]
+    }
+    case 'read':
+      return [{ kind: 'read', value: act.value }]
+    case 'pose':
+    case 'split':
+    case 'gather':
+    case 'exchange':
+      return []
+  }
+}
+
+function recognise(before: OpenLineState, moves: readonly OpenLineMove[]): Recognised {
+  const [move] = moves
+  if (!move || moves.some((m) => m.kind === 'undo')) return undefined
+  if (moves.every((m) => m.kind === 'hop')) {
+    // Hops the same way are one thing done: ten and ten are twenty.
+    const signs = new Set(moves.map((m) => sign(m.by)))
+    const by = sum(moves.map((m) => m.by))
+    if (signs.size > 1) return undefined
+    return [{ kind: sign(by) > 0 ? 'join' : 'take', amount: sign(by) > 0 ? by : negate(by) }]
+  }
+  if (moves.length > 1) return undefined
+  if (move.kind === 'start') return [{ kind: 'lay', amount: move.at }]
+  if (move.kind === 'way') return [apply(before, move).begun!]
+  return move.kind === 'read' && move.value !== null ? [{ kind: 'read', value: move.value }] : undefined
+}
+
+function print(move: OpenLineMove): string {
+  switch (move.kind) {
+    case 'undo':
+      return 'undone'
+    case 'start':
+      return `start ${printExact(move.at)}`
+    case 'way':
+      return `way ${printExact(move.from)} to ${printExact(move.to)}`
+    case 'hop':
+      return `hop ${sign(move.by) < 0 ? '-' : '+'}${printExact(sign(move.by) < 0 ? negate(move.by) : move.by)}`
+    case 'read':
+      return move.value === null ? 'unread' : `read ${printExact(move.value)}`
+  }
+}
+
+/** Reads `start 37`, `hop +10`, `hop -3`, `way 37 to 52`, `read 82`. @throws Refusal with the place in the text. */
+function parse(text: string): OpenLineMove {
+  const words = wordsOf(text.replaceAll('−', '-'))
+  const [verb, first] = words
+  const most = (n: number): void => {
+    if (words[n]) throw new Refusal(`“${words[n]!.text}” is one word too many.`, '', spanOf(words[n]!))
+  }
+  if (!verb) throw new Refusal('There is no move yet.', 'Type one, like: hop +10.', { at: 0, length: 0 })
+  switch (verb.text) {
+    case 'unread':
+      most(1)
+      return { kind: 'read', value: null }
+    case 'read':
+      most(2)
+      return { kind: 'read', value: decimalAt(first, text) }
+    case 'start':
+      most(2)
+      return { kind: 'start', at: decimalAt(first, text) }
+    case 'way': {
+      most(4)
+      const to = words[2]?.text === 'to' ? words[3] : words[2]
+      return { kind: 'way', from: decimalAt(first, text), to: decimalAt(to, text) }
+    }
+    case 'hop': {
+      most(2)
+      const back = first?.text.startsWith('-') ?? false
+      const signed = /^[+-]/.test(first?.text ?? '')
+      const bare = first && signed ? { text: first.text.slice(1), at: first.at + 1 } : first
+      const by = decimalAt(bare, text)
+      if (by === ZERO) throw new Refusal('A hop of nought goes nowhere.', '', first && spanOf(first))
+      return { kind: 'hop', by: back ? negate(by) : by }
+    }
+  }
+  throw new Refusal(`The line has no move “${verb.text}”.`, 'It knows start, hop, way and read.', spanOf(verb))
+}
+
+/** The open number line: drawn free-hand, no scale but order; hops forward and back, each landing written. */
+export const openline: Representation<OpenLineState, OpenLineMove> = {
+  id: 'openline',
+  title: 'open number line',
+  kind: 'drawn',
+  works: ['whole'],
+  prefers: ['hops'],
+  verbs: { lay: 'start at', join: 'hop', take: 'hop back', thing: ['hop', 'hops'], lands: true },
+  fits: (problem) =>
+    fitWholes(problem, {
+      name: 'the line',
+      greatest: 999_999_999,
+      because: `numbers here have up to ${MAX_DIGITS} digits`,
+      decimals: 3,
+      instead: [],
+    }),
+  cannotShow: (act) =>
+    act.kind === 'exchange' || act.kind === 'split' || act.kind === 'gather'
+      ? 'The line shows no such thing: the number stays where it is.'
+      : '',
+  start: () => ({ start: null, begun: null, hops: [], read: null }),
+  apply,
+  invert: (before, move) =>
+    move.kind === 'read' ? { kind: 'read', value: before.read } : { kind: 'undo', was: before },
+  shows,
+  perform,
+  recognise,
+  print,
+  parse,
+}

@@ -1,0 +1,196 @@
+import { amountAct, exchangeAct, type Act } from '../../act/act'
+import { owing, stand, standingAtStart, type Standing } from '../../act/standing'
+import { add, sign, subtract, ZERO, type Exact } from '../../number/exact'
+import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
+import { countsAt, digitsOf, placeOfUnit, placeParts } from '../../number/places'
+import { fitWholes, type Sort } from '../../problem/fit'
+import { printProblem, type Problem } from '../../problem/problem'
+import { Refusal } from '../../refusal'
+import type { Recognised, Representation, RepresentationId } from '../representation'
+
+/** One line of a page. A false one has no act: it is struck out and stays in sight. */
+export interface WrittenPart {
+  readonly text: string
+  readonly act: Act | null
+}
+
+/** A page that is written line by line, and how far the problem has come on it. */
+export interface WritingState {
+  readonly problem: Problem
+  /** The question as it was asked, for the last sentence. */
+  readonly asked: string
+  readonly standing: Standing
+  readonly lines: readonly WrittenPart[]
+}
+
+export type WritingMove =
+  | { readonly kind: 'write'; readonly line: string }
+  /** Goes back to what stood before; only inverting makes it, and it has no typed form. */
+  | { readonly kind: 'undo'; readonly was: WritingState }
+
+/** How one page writes: the line of an act, given what stands before it; empty where it writes nothing. */
+export interface Dialect {
+  readonly id: RepresentationId
+  readonly title: string
+  readonly name: string
+  readonly works: readonly Sort[]
+  allows(way: string, problem: Problem): boolean
+  line(s: WritingState, act: Act): string
+  /** Why an act that changes nothing is never written here; empty where it is. */
+  cannotShow?(act: Act): string
+}
+
+const NUMBER = /\d+(?:\.\d+)?/g
+const SIDE = /^\d+(?:\.\d+)?(?: [+-] \d+(?:\.\d+)?)*$/
+
+/** What one side of a line comes to; undefined where it is no sum or difference of numbers. */
+function sideWorth(side: string): Exact | undefined {
+  if (!SIDE.test(side)) return undefined
+  const [first, ...rest] = side.split(' ')
+  let value = valueOf(parseNumeral(first!))
+  for (let i = 0; i < rest.length; i += 2)
+    value = (rest[i] === '+' ? add : subtract)(value, valueOf(parseNumeral(rest[i + 1]!)))
+  return value
+}
+
+/** The numbers of one side that is a plain sum; none where it is something else. */
+const partsIn = (side: string): readonly Exact[] =>
+  /^[\d. +]+$/.test(side) ? side.split(' + ').map((n) => valueOf(parseNumeral(n))) : []
+
+/** What a line with these numbers could part, or put together. */
+function* partings({ standing }: WritingState, text: string, kind: 'split' | 'gather'): Generator<Act> {
+  const [left = [], right = []] = text.split(' = ').map(partsIn)
+  const [whole, parts] = kind === 'split' ? [left, right] : [right, left]
+  const { counts, decimals } = standing
+  const held = [...placeParts(counts, decimals)]
+  const stands = kind === 'split' || [...parts].sort().join() === held.sort().join()
+  if (whole.length === 1 && parts.length > 1 && stands) yield { kind, whole: whole[0]!, parts }
+}
+
+/** Every exchange that what stands allows. */
+function* exchanges({ counts, decimals }: Standing): Generator<Act> {
+  for (let place = 1; place < counts.length; place++)
+    for (const making of [false, true]) {
+      const most = Math.floor((counts[making ? place - 1 : place] ?? 0) / (making ? 10 : 1))
+      for (let n = 1; n <= most; n++) yield exchangeAct(place - decimals, making, n)
+    }
+}
+
+/** Every act that a line with these numbers could be; each is tried against what the page itself would write for it. */
+function* candidates(d: Dialect, s: WritingState, text: string): Generator<Act> {
+  const { standing } = s
+  const { decimals } = standing
+  const width = standing.counts.length
+  const written = [...new Set(text.match(NUMBER) ?? [])].map((n) => valueOf(parseNumeral(n)))
+  // What is given from one side to the other stands in a line only as the difference of two of its numbers.
+  const given = written.flatMap((a) => written.map((b) => subtract(a, b)).filter((n) => sign(n) > 0))
+  const numbers = [...new Set([...written, ...given])].filter(
+    (n) => (printExact(n).split('.')[1] ?? '').length <= decimals,
+  )
+  if (!standing.laid) for (const n of numbers) yield amountAct('lay', digitsOf(n, width, decimals), decimals)
+  // Once nothing is owed, parts that make what stands are put together; before that, they are still worked.
+  if (standing.laid && sign(owing(standing)) === 0) {
+    yield* partings(s, text, 'gather')
+    yield* exchanges(standing)
+  }
+  const [, many, unit] = /(\d+) \* ([\d.]+)/.exec(text) ?? []
+  const place = unit ? placeOfUnit(valueOf(parseNumeral(unit))) : undefined
+  if (many && place !== undefined && place >= -decimals)
+    for (const kind of ['join', 'take'] as const)
+      yield amountAct(kind, countsAt(place + decimals, Number(many), width), decimals)
+  for (const n of numbers)
+    for (const kind of ['join', 'take'] as const) {
+      if (n === ZERO) continue
+      const byPlace = amountAct(kind, digitsOf(n, width, decimals), decimals)
+      const whole: Act = { kind, amount: n }
+      // Parts are of one place; a number of several places is worked whole, and on a page of whole numbers every number is.
+      yield* d.works[0] === 'whole' || byPlace.pieces!.length > 1 ? [whole, byPlace] : [byPlace, whole]
+    }
+  yield* exchanges(standing)
+  yield* partings(s, text, 'gather')
+  yield* partings(s, text, 'split')
+  for (const n of numbers) for (const operation of ['+', '-'] as const) yield { kind: 'pose', operation, amount: n }
+  for (const value of [standing.value, ...numbers]) yield { kind: 'read', value }
+}
+
+/** The act that a line writes; null where it is a sum that does not hold. @throws Refusal when it does not follow. */
+function actOf(d: Dialect, s: WritingState, text: string): Act | null {
+  for (const act of candidates(d, s, text)) if (d.line(s, act) === text) return act
+  const sides = text.split(' = ')
+  const worths = sides.map(sideWorth)
+  const now = printExact(s.standing.value)
+  if (sides.length === 2 && worths.every((w) => w !== undefined)) {
+    if (worths[0] !== worths[1]) return null
+    throw new Refusal(`“${text}” is true, but it does not follow from what stands, ${now}.`)
+  }
+  throw new Refusal(`“${text.slice(0, 40)}” is not a line of this page.`, `Like: ${now} + 7 = …`)
+}
+
+function apply(d: Dialect, s: WritingState, move: WritingMove): WritingState {
+  if (move.kind === 'undo') return move.was
+  const act = actOf(d, s, move.line)
+  return {
+    ...s,
+    standing: act ? stand(s.problem, s.standing, act) : s.standing,
+    lines: [...s.lines, { text: move.line, act }],
+  }
+}
+
+/** False lines before the last are struck already; what counts is the last. */
+function recognise(d: Dialect, before: WritingState, moves: readonly WritingMove[]): Recognised {
+  let state = before
+  for (const [i, move] of moves.entries()) {
+    if (move.kind !== 'write') return undefined
+    const act = actOf(d, state, move.line)
+    if (i === moves.length - 1)
+      return act
+        ? [act]
+        : {
+            soFar: [],
+            owed: { kind: 'false-line', left: move.line.split(' = ')[0]!, wrote: move.line.split(' = ')[1]! },
+          }
+    if (act) return undefined
+    state = apply(d, state, move)
+  }
+  return undefined
+}
+
+function parse(text: string): WritingMove {
+  const line = /^write (.+)$/i.exec(text.trim())?.[1]
+  if (!line) throw new Refusal('A line is written with: write 30 + 40 = 70.', '', { at: 0, length: text.length })
+  return { kind: 'write', line: line.replace(/[−–]/g, '-').replace(/\s+/g, ' ').trim() }
+}
+
+/** A page of one dialect. */
+export const writing = (d: Dialect): Representation<WritingState, WritingMove> => ({
+  id: d.id,
+  title: d.title,
+  kind: 'written',
+  works: d.works,
+  allows: d.allows,
+  ...(d.cannotShow ? { cannotShow: d.cannotShow } : {}),
+  fits: (problem) =>
+    fitWholes(problem, {
+      name: d.name,
+      greatest: 999_999_999,
+      because: `numbers here have up to ${MAX_DIGITS} digits`,
+      decimals: 3,
+      instead: [],
+    }),
+  start: (problem, _, beside) => ({
+    problem,
+    asked: printProblem(beside?.asked ?? problem),
+    standing: standingAtStart(problem, MAX_DIGITS + 1),
+    lines: [],
+  }),
+  apply: (s, move) => apply(d, s, move),
+  invert: (before) => ({ kind: 'undo', was: before }),
+  shows: (s) => s.standing.value,
+  perform: (s, act) => {
+    const line = d.line(s, act)
+    return line === '' ? [] : [{ kind: 'write', line }]
+  },
+  recognise: (before, moves) => recognise(d, before, moves),
+  print: (move) => (move.kind === 'undo' ? 'undone' : `write ${move.line}`),
+  parse,
+})

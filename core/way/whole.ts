@@ -1,0 +1,200 @@
+import { amountAct, exchangeAct, type Act, type AmountAct } from '../act/act'
+import { owing, termDone, type Standing } from '../act/standing'
+import type { Choices } from '../choices'
+import { add, compare, exact, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
+import { MAX_DIGITS, valueOf } from '../number/numeral'
+import { countsAt, digitsOf, placeParts, unitOf, worth } from '../number/places'
+import { friendlyNear, reach } from '../problem/friendly'
+import { decimalsIn, isChain, type Problem } from '../problem/problem'
+import type { Way } from './way'
+
+/** Working with numbers whole, or parted into tens and ones (practice, section 8; common practice, no source). */
+
+/** An amount worked whole: how it goes in places is the material's own affair. */
+const whole = (kind: AmountAct['kind'], amount: Exact): Act => ({ kind, amount })
+
+/** The number of the chain begun last. */
+const inHand = (problem: Problem, s: Standing): Exact =>
+  valueOf(s.begun === 1 ? problem.first : problem.terms[s.begun - 1 - 1]!.number)
+
+/** The values of a number's places, the greatest first, noughts left out. */
+const partsOf = (value: Exact, s: Standing): readonly Exact[] => placeParts(digitsOf(value, 1, s.decimals), s.decimals)
+
+/** What every way here shares: asking, laying, and the end. `work` is what is done with the number in hand. */
+function frame(problem: Problem, s: Standing, work: () => Act | null): Act | null {
+  if (compare(s.unposed, ZERO) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
+  if (!s.laid) return amountAct('lay', s.left, s.decimals)
+  const term = problem.terms[s.begun - 1]
+  const parts = work()
+  if (parts) return parts
+  if (!termDone(s)) return whatIsLeft(s)
+  if (term && (term.operation === '+' || term.operation === '-'))
+    return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
+  return s.read === s.value ? null : { kind: 'read', value: s.value }
+}
+
+/** All that is left of the number in hand, in one; too much done goes back. */
+function whatIsLeft(s: Standing): Act {
+  const rest = owing(s)
+  const forward = sign(rest) > 0 === (s.doing !== '-')
+  return whole(forward ? 'join' : 'take', sign(rest) < 0 ? negate(rest) : rest)
+}
+
+/* --- tens and ones apart --- */
+
+function apart(problem: Problem, s: Standing): Act | null {
+  return frame(problem, s, () => {
+    const parts = partsOf(inHand(problem, s), s)
+    if (s.parted < s.begun && parts.length > 1 && !(s.begun === 1 ? false : termDone(s)))
+      return { kind: 'split', whole: inHand(problem, s), parts }
+    if (!termDone(s)) return partWork(s)
+    const held = placeParts(s.counts, s.decimals)
+    const full = s.counts.findIndex((n) => n > 9)
+    if (held.length === 1 && full >= 0)
+      return exchangeAct(full + 1 - s.decimals, true, Math.floor(s.counts[full]! / 10))
+    return !s.gathered && s.begun > 1 && held.length > 1 ? { kind: 'gather', whole: s.value, parts: held } : null
+  })
+}
+
+/** Place by place from the greatest; where there is not enough to take from, the parting is changed first. */
+function partWork(s: Standing): Act | null {
+  const rest = owing(s)
+  if (sign(rest) < 0) return null
+  const left = s.left.some((n) => n < 0) ? digitsOf(rest, s.counts.length, s.decimals) : s.left
+  if (s.doing === '-') {
+    const short = left.findIndex((n, p) => s.counts[p]! < n)
+    if (short >= 0) {
+      const from = s.counts.findIndex((n, p) => p > short && n > 0)
+      return from >= 0 ? exchangeAct(from - s.decimals, false) : null
+    }
+  }
+  const place = left.findLastIndex((n) => n > 0)
+  if (place < 0) return null
+  return amountAct(s.doing === '-' ? 'take' : 'join', countsAt(place, left[place]!), s.decimals)
+}
+
+export const apartWay: Way = {
+  id: 'apart',
+  title: 'tens and ones apart',
+  school: 'Both numbers are parted; tens with tens, ones with ones; then the parts are put together.',
+  at: 'Partial sums and the split diagram; blocks, chips and drawn tens with the greatest place first.',
+  works: 'parts',
+  suits: (p) => isChain(p) && p.terms.length > 0,
+  next: apart,
+}
+
+/* --- the first number whole, the second in hops --- */
+
+/** The next hop from a position: the greatest place of what is left, all of it or one at a time. */
+function hop(s: Standing, choices: Choices): Act | null {
+  const rest = owing(s)
+  if (sign(rest) <= 0) return null
+  const digits = digitsOf(rest, 1, s.decimals)
+  const place = digits.length - 1
+  const one = unitOf(place - s.decimals)
+  // It is tens that may be hopped one by one; ones go in one hop, and so do hundreds and more.
+  const single = choices.hops === 'single' && place === s.decimals + 1
+  return whole(s.doing === '-' ? 'take' : 'join', single ? one : worth(countsAt(place, digits[place]!), s.decimals))
+}
+
+export const hops: Way = {
+  id: 'hops',
+  title: 'hops from the first number',
+  school: 'One number stays whole; the other is hopped: tens first, one by one or together, then ones.',
+  at: 'The open number line; also blocks, chips and running equations.',
+  works: 'whole',
+  suits: (p) => isChain(p) && p.terms.length > 0,
+  arrange: (problem, { startFrom }) => {
+    const [term] = problem.terms
+    const swaps = startFrom === 'greater' && problem.terms.length === 1 && term!.operation === '+'
+    if (!swaps || compare(valueOf(term!.number), valueOf(problem.first)) <= 0) return problem
+    return { first: term!.number, terms: [{ operation: '+', number: problem.first }] }
+  },
+  next: (problem, s, choices) => frame(problem, s, () => (termDone(s) ? null : hop(s, choices))),
+}
+
+/** A difference as a way to go: from the smaller number to the next ten, then tens, then ones. */
+export const hopUp: Way = {
+  id: 'hop-up',
+  title: 'hop up to the greater number',
+  school: 'From the number taken away up to the first; what was hopped in all is the difference.',
+  at: 'The open number line, where the two numbers lie near each other.',
+  works: 'whole',
+  suits: (p) => p.terms.length === 1 && p.terms[0]!.operation === '-' && sign(valueOf(p.terms[0]!.number)) > 0,
+  next: (problem, s, choices) => {
+    const begun = s.begunCount
+    const from = valueOf(problem.terms[0]!.number)
+    if (!begun) return { kind: 'begin', from, step: '1' as Exact, to: valueOf(problem.first), times: null }
+    const rest = owing(s)
+    if (sign(rest) === 0) return s.read === s.value ? null : { kind: 'read', value: s.value }
+    if (sign(rest) < 0) return whole('take', negate(rest))
+    const position = add(begun.from, s.value)
+    const near = friendlyNear(position, 'up')
+    const toTen = near && subtract(near, position)
+    if (toTen && compare(toTen, rest) <= 0 && compare(toTen, unitOf(1)) < 0) return whole('join', toTen)
+    return hop({ ...s, doing: '+' }, choices)
+  },
+}
+
+/* --- friendly numbers --- */
+
+/** One step whose way over friendly numbers stays among the numbers that can be named. */
+const oneTerm = (p: Problem, way: 'make-friendly' | 'over-and-back'): boolean =>
+  isChain(p) && p.terms.length === 1 && compare(reach(way, p), exact(10 ** (MAX_DIGITS - decimalsIn(p)))) < 0
+const second = (p: Problem): Exact => valueOf(p.terms[0]!.number)
+const size = (n: Exact): Exact => (sign(n) < 0 ? negate(n) : n)
+
+/** How far the first number is from its friendly neighbour, where the second can give as much. */
+function giving(problem: Problem): Exact | undefined {
+  const first = valueOf(problem.first)
+  const near = friendlyNear(first)
+  if (!near) return undefined
+  const by = subtract(near, first)
+  const fromSecond = problem.terms[0]!.operation === '+' ? sign(by) > 0 : sign(by) < 0
+  return fromSecond && compare(size(by), second(problem)) > 0 ? undefined : by
+}
+
+export const makeFriendly: Way = {
+  id: 'make-friendly',
+  title: 'make a friendly number',
+  school: 'The first number is brought to a whole ten with what the second gives or gets; then the rest.',
+  at: 'The friendly page, the split diagram and the line; best when an addend is within 2 of a ten.',
+  works: 'whole',
+  suits: (p) => oneTerm(p, 'make-friendly') && sign(second(p)) > 0 && giving(p) !== undefined,
+  arrange: (problem) => {
+    const [term] = problem.terms
+    if (term!.operation !== '+') return problem
+    const turned: Problem = { first: term!.number, terms: [{ operation: '+', number: problem.first }] }
+    const [here, there] = [giving(problem), sign(valueOf(problem.first)) > 0 ? giving(turned) : undefined]
+    return here && there && compare(size(there), size(here)) < 0 ? turned : problem
+  },
+  next: (problem, s) =>
+    frame(problem, s, () => {
+      if (s.begun < 2 || termDone(s) || s.value !== valueOf(problem.first) || owing(s) !== second(problem)) return null
+      const by = giving(problem)!
+      const plus = problem.terms[0]!.operation === '+'
+      const rest = subtract(second(problem), size(by))
+      const parts = sign(by) > 0 === plus && sign(rest) > 0
+      if (parts && s.parted < s.begun) return { kind: 'split', whole: second(problem), parts: [size(by), rest] }
+      return whole(sign(by) > 0 ? 'join' : 'take', size(by))
+    }),
+}
+
+export const overAndBack: Way = {
+  id: 'over-and-back',
+  title: 'a friendly number, then put right',
+  school: 'The second number is worked as the nearest whole ten; what was too much or too little is put right.',
+  at: 'The friendly page and the line; for taking away too.',
+  works: 'whole',
+  suits: (p) => {
+    if (!oneTerm(p, 'over-and-back')) return false
+    const near = friendlyNear(second(p))
+    if (!near || sign(near) === 0) return false
+    return p.terms[0]!.operation === '+' || compare(near, valueOf(p.first)) <= 0
+  },
+  next: (problem, s) =>
+    frame(problem, s, () => {
+      if (s.begun < 2 || termDone(s) || s.value !== valueOf(problem.first) || owing(s) !== second(problem)) return null
+      return whole(problem.terms[0]!.operation === '+' ? 'join' : 'take', friendlyNear(second(problem))!)
+    }),
+}
