@@ -19,6 +19,10 @@ const toast = useToast()
 const presenting = usePresenting()
 const { predicts, asked, forward, back, play, playing } = useShowing()
 
+const AdviceDialog = defineAsyncComponent(() => import('../components/bench/AdviceDialog.vue'))
+const ReadDialog = defineAsyncComponent(() => import('../components/bench/ReadDialog.vue'))
+const advising = ref(false)
+const reading = ref(false)
 const saving = ref(false)
 const keys = ref(false)
 const ask = ref<{ focus: () => void } | null>(null)
@@ -127,6 +131,17 @@ const nearest = computed(() => {
   const wanted = ['columns', 'chips', 'openline', 'counters'] as const
   return wanted.find((id) => id !== setup.value.representation && fits.includes(id)) ?? null
 })
+const moreMenu = ref<{ toggle: (event: Event) => void } | null>(null)
+const more = computed(() => [
+  { label: 'Which way fits?', command: () => (advising.value = true) },
+  { label: 'Read the numbers', command: () => (reading.value = true) },
+  {
+    label: 'Several ways on one board',
+    command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),
+  },
+  { label: 'Missing digits', command: () => navigateTo('/missing') },
+  { label: 'Spinner and cards', command: () => navigateTo('/spinner') },
+])
 const openSelect = (label: string): void =>
   document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
 const stepping = computed(() => bench.bench.mode === 'show' || bench.replaying !== null)
@@ -154,6 +169,8 @@ useKeys({
   f: () => (presenting.value = !presenting.value),
   Escape: () => (presenting.value = false),
   '?': () => (keys.value = true),
+  b: () => bench.setBeside(bench.beside ? null : nearest.value),
+  '+': () => (advising.value = true),
 })
 onBeforeUnmount(() => (presenting.value = false))
 </script>
@@ -272,6 +289,10 @@ onBeforeUnmount(() => (presenting.value = false))
         <button v-if="!bench.beside" type="button" class="stone-button" @click="bench.setBeside(nearest)">
           Beside
         </button>
+        <button type="button" class="stone-button" aria-haspopup="menu" @click="(e) => moreMenu?.toggle(e)">
+          More
+        </button>
+        <Menu ref="moreMenu" :model="more" popup />
         <button type="button" class="stone-button" :disabled="bench.bench.log.length === 0" @click="save">Save</button>
         <button type="button" class="stone-button" @click="next">Next problem</button>
         <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">
@@ -283,6 +304,8 @@ onBeforeUnmount(() => (presenting.value = false))
     <button v-else type="button" class="stone-button leave" @click="presenting = false">Leave presenting</button>
     <SaveDialog v-if="saving" v-model:open="saving" @saved="saved" />
     <KeysDialog v-if="keys" v-model:open="keys" />
+    <AdviceDialog v-if="advising" v-model:open="advising" />
+    <ReadDialog v-if="reading" v-model:open="reading" />
   </div>
 </template>
 

@@ -12,7 +12,7 @@ import { wayById } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
 import { write, type WrittenLine } from './lines'
-import { besideOf, setUp, type PlanRequest, type Setup } from './setup'
+import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from './setup'
 
 export interface PlanStep {
   readonly act: Act
@@ -74,7 +74,12 @@ export function plan(request: PlanRequest): Plan {
     const own = main.perform(here.states[main.id], act)
     const followed = follow(setup, here, [act], { on: main.id, moves: own })
     here = followed
-    const said = sayAct(act, standing.value, problem, pack, main.verbs, standing.begunCount?.from)
+    const said = [
+      columnAloud(setup, act),
+      sayAct(act, standing.value, problem, pack, main.verbs, standing.begunCount?.from),
+    ]
+      .filter((t) => t !== '')
+      .join(' ')
     const written = write(page, act)
     page = written.page
     standing = stand(setup.worked, standing, act)

@@ -1,3 +1,7 @@
+import type { Act } from '../act/act'
+import { placeOfUnit } from '../number/places'
+import { sayColumn } from '../speech/columnSum'
+import { WORD_PACKS } from '../speech/words'
 import { withDefaults, type Choices } from '../choices'
 import { printProblem, toProblem, type Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
@@ -74,3 +78,10 @@ export function setUp(request: PlanRequest): Setup {
 
 /** What every representation of a bench is begun beside. */
 export const besideOf = (setup: Setup): Beside => ({ sort: wayById(setup.way).works, asked: setup.problem })
+
+/** What is said of a column of several numbers before its act: the digits added one by one. Empty for every other act. */
+export function columnAloud({ way, worked, choices }: Setup, act: Act): string {
+  const [only, more] = act.kind === 'join' ? (act.pieces ?? []) : []
+  if (way !== 'by-column' || !only || more) return ''
+  return sayColumn(worked, placeOfUnit(only.unit)!, choices.columnSum, WORD_PACKS[choices.words])
+}

@@ -3,7 +3,7 @@ import { stand, termDone, type Standing } from '../act/standing'
 import { compare, type Exact } from '../number/exact'
 import { write, type WrittenLine } from '../plan/lines'
 import { actsAhead, standingFor } from '../plan/plan'
-import { besideOf, setUp, type PlanRequest, type Setup } from '../plan/setup'
+import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from '../plan/setup'
 import { answer } from '../problem/problem'
 import { Refusal } from '../refusal'
 import { equations, type EquationsState } from '../representation/equations/equations'
@@ -310,6 +310,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
   const lines: WrittenLine[] = []
   const said: string[] = []
   for (const act of acts) {
+    said.push(columnAloud(setup, act))
     said.push(sayAct(act, standing.value, setup.problem, pack, hands, standing.begunCount?.from))
     const written = write(page, act)
     page = written.page
@@ -329,7 +330,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     acts,
     moves: followed.moves,
     label: acts.length > 0 ? acts.map((a) => labelOf(a, pack, hands)).join(' · ') : 'on the sheet',
-    say: owed || said.join(' '),
+    say: owed || said.filter((t) => t !== '').join(' '),
     lines,
     before,
     shows: standing.value,

@@ -208,12 +208,18 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
     <SheetPad
       v-else-if="writable && state.rows.length"
       :on-top="onTop"
-      :pulls="chosen?.kind === 'draft' && state.draft !== null"
       @digit="digit"
       @strike="strike"
       @small="small"
-      @pull="pull"
     />
+    <div v-if="writable && state.draft" class="pulls" role="group" aria-label="Pull the number into line">
+      <button type="button" class="stone-button" @mousedown.prevent @click="pull('left')">
+        <i class="pi pi-arrow-left" aria-hidden="true" /> Pull left
+      </button>
+      <button type="button" class="stone-button" @mousedown.prevent @click="pull('right')">
+        Pull right <i class="pi pi-arrow-right" aria-hidden="true" />
+      </button>
+    </div>
   </div>
 </template>
 
@@ -300,9 +306,12 @@ button.draft.square {
 .carry {
   padding: 0 0.35em;
 }
-.now {
+.now,
+.cell.digit.now {
   background: var(--clay-wash);
-  box-shadow: inset 0 -4px 0 var(--clay);
+  box-shadow:
+    inset 0 -4px 0 var(--clay),
+    inset 0 0 0 1px var(--rule);
 }
 .ink {
   position: relative;
@@ -339,6 +348,11 @@ s {
 }
 .digit.answer .ink.anew {
   transform: translate(0.5em, -0.2em) scale(0.8);
+}
+.pulls {
+  display: flex;
+  gap: 8px;
+  font: 400 1rem var(--ui);
 }
 .pick-hint {
   font: 400 0.95rem var(--ui);

@@ -110,7 +110,7 @@ function tap(key: number, place: number): void {
                 c.place === 0
                   ? 'M-0.05 -0.05L1.05 1.05M1.05 -0.05L-0.05 1.05'
                   : c.place === 1
-                    ? 'M-0.3 1.7L0.85 3.3M0.85 1.7L-0.3 3.3'
+                    ? 'M-0.15 1.8L0.7 3.2M0.7 1.8L-0.15 3.2'
                     : `M0 0L${SIGN[c.place]!.w} ${SIGN[c.place]!.h}M${SIGN[c.place]!.w} 0L0 ${SIGN[c.place]!.h}`
               "
             />

@@ -13,6 +13,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['S', 'save to the Daybook'],
   ['M   W', 'material, way of working'],
   ['1 2 3 with Shift', 'Show, Together, Alone'],
+  ['B', 'another material beside, or away'],
+  ['+', 'which way fits?'],
   ['L', 'learner'],
   ['.', 'say it again'],
   ['F', 'present: only ask, mat, page, words'],
@@ -20,7 +22,7 @@ const KEYS: readonly (readonly [string, string])[] = [
     'On the mat',
     'arrows walk · Enter picks up, lets go · a digit picks up so many · B breaks · T ties · Esc puts back',
   ],
-  ['On the sheet', 'a digit writes · X strikes · S the small 1 · arrows walk'],
+  ['On the sheet', 'a digit writes · X strikes · S the small 1 · < > pull a number · arrows walk'],
 ]
 </script>
 

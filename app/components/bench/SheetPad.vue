@@ -1,7 +1,7 @@
 <script setup lang="ts">
-/** The keypad of the column sheet: digits, the marks, and pulling a number into line. */
-defineProps<{ onTop: boolean; pulls: boolean }>()
-const emit = defineEmits<{ digit: [n: number]; strike: []; small: []; pull: [way: 'left' | 'right'] }>()
+/** The keypad of the column sheet: digits and the marks. */
+defineProps<{ onTop: boolean }>()
+const emit = defineEmits<{ digit: [n: number]; strike: []; small: [] }>()
 </script>
 
 <template>
@@ -36,14 +36,6 @@ const emit = defineEmits<{ digit: [n: number]; strike: []; small: []; pull: [way
     >
       <small>1</small><span class="box" />
     </button>
-    <template v-if="pulls">
-      <button type="button" class="stone-button pull" @mousedown.prevent @click="emit('pull', 'left')">
-        <i class="pi pi-arrow-left" aria-hidden="true" /> Pull left
-      </button>
-      <button type="button" class="stone-button pull" @mousedown.prevent @click="emit('pull', 'right')">
-        Pull right <i class="pi pi-arrow-right" aria-hidden="true" />
-      </button>
-    </template>
   </div>
 </template>
 
@@ -60,11 +52,6 @@ const emit = defineEmits<{ digit: [n: number]; strike: []; small: []; pull: [way
   padding: 0;
   width: 48px;
   font-size: 1.15rem;
-}
-.pad .pull {
-  width: auto;
-  padding: 0 0.8rem;
-  font-size: 1rem;
 }
 .box {
   width: 0.7em;

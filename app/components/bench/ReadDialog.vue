@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { printNumeral, valueOf, printExact } from '../../../core/number/numeral'
+import { grouped, type Separator } from '../../../core/number/grouped'
+import { capital } from '../../../core/number/words'
+import { answer, type Problem } from '../../../core/problem/problem'
+import { askInWords } from '../../../core/speech/say'
+import { pretty, say, WORD_PACKS } from '../../../core/speech/words'
+
+/** Every number of the problem read aloud, and the sentence when it is worked; separators are put in as the class likes. */
+const open = defineModel<boolean>('open', { required: true })
+const bench = useBench()
+const separator = useLocalStorage<Separator>('sett.separator', 'comma')
+const pack = computed(() => WORD_PACKS[bench.bench.setup.choices.words])
+const problem = computed<Problem>(() => bench.bench.setup.problem)
+const numbers = computed(() =>
+  [problem.value.first, ...problem.value.terms.map((t) => t.number)].map((n) => ({
+    figures: grouped(printNumeral(n), separator.value),
+    words: capital(say(valueOf(n), pack.value)),
+  })),
+)
+const sentence = computed(() => {
+  if (!bench.result.right) return null
+  const value = answer(problem.value)
+  const side = [
+    grouped(printNumeral(problem.value.first), separator.value),
+    ...problem.value.terms.map((t) => `${t.operation} ${grouped(printNumeral(t.number), separator.value)}`),
+  ].join(' ')
+  return {
+    figures: pretty(`${side} = ${grouped(printExact(value), separator.value)}`),
+    words: `${capital(askInWords(problem.value, pack.value))} ${pack.value.equals} ${say(value, pack.value)}.`,
+  }
+})
+const spoken = ref('')
+const voice = useSpeechSynthesis(spoken, { lang: 'en' })
+async function aloud(words: string): Promise<void> {
+  spoken.value = words
+  await nextTick()
+  voice.stop()
+  voice.speak()
+}
+const CHOICES: readonly { readonly id: Separator; readonly label: string }[] = [
+  { id: 'comma', label: 'Comma' },
+  { id: 'thin', label: 'Thin space' },
+  { id: 'none', label: 'None' },
+]
+</script>
+
+<template>
+  <Dialog v-model:visible="open" modal header="Read the numbers" :style="{ width: '40rem', maxWidth: '94vw' }">
+    <div class="choices" role="group" aria-label="Between thousands">
+      <span>Between thousands</span>
+      <button
+        v-for="c in CHOICES"
+        :key="c.id"
+        type="button"
+        class="stone-button"
+        :aria-pressed="separator === c.id"
+        @click="separator = c.id"
+      >
+        {{ c.label }}
+      </button>
+    </div>
+    <ul class="learner">
+      <li v-for="(n, i) in [...numbers, ...(sentence ? [sentence] : [])]" :key="i">
+        <strong>{{ n.figures }}</strong>
+        <span>{{ n.words }}</span>
+        <button
+          v-if="voice.isSupported.value"
+          type="button"
+          class="stone-button"
+          :aria-label="`Say ${n.figures} aloud`"
+          @click="aloud(n.words)"
+        >
+          <i class="pi pi-volume-up" aria-hidden="true" />
+        </button>
+      </li>
+    </ul>
+    <p v-if="!sentence" class="quiet">The whole sentence comes when it is worked and read.</p>
+  </Dialog>
+</template>
+
+<style scoped>
+.choices {
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.choices span {
+  margin-right: 0.8rem;
+}
+.choices .stone-button {
+  border-radius: 0;
+  margin-left: -1.5px;
+}
+ul {
+  list-style: none;
+  margin: 0.8rem 0 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(7rem, auto) 1fr auto;
+  gap: 0.2rem 1rem;
+  align-items: center;
+  padding: 0.5rem 0;
+  border-top: 1.5px solid var(--rule);
+}
+strong {
+  font-size: 1.6rem;
+  font-variant-numeric: tabular-nums;
+}
+</style>
