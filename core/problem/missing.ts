@@ -31,12 +31,14 @@ export function parseMissing(text: string): MissingProblem {
   while (at < text.trimEnd().length) {
     TOKEN.lastIndex = at
     const token = TOKEN.exec(text)
-    if (!token)
+    if (!token) {
+      at += text.slice(at).length - text.slice(at).trimStart().length
       throw new Refusal(
-        `“${text.slice(at).trim()[0]}” at place ${at + 1} is not part of such a problem.`,
+        `“${text[at]}” at place ${at + 1} is not part of such a problem.`,
         'Write digits, ? for a missing one, +, − and =, like 142 − 6? = 75.',
         { at, length: 1 },
       )
+    }
     const end = TOKEN.lastIndex
     const span = { at, length: end - at }
     found.push(token[1] ? { number: patternOf(token[1], span), span } : { sign: token[2]!.replace(/[−–]/, '-'), span })

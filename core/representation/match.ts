@@ -82,7 +82,8 @@ function gapsOf(a: Tally, b: Tally): Gap[] {
     void gaps.push({ done: a.id, missing: b.id, act, instead })
   if (a.laid !== b.laid && a.laid !== ZERO)
     gap({ kind: 'lay', amount: a.laid }, b.laid === ZERO ? null : { kind: 'lay', amount: b.laid })
-  if (REPRESENTATIONS[b.id].cannotShow?.(anyExchange) === undefined || !REPRESENTATIONS[b.id].cannotShow!(anyExchange))
+  // What one of them has no way to show is not held against the other.
+  if (![a, b].some((side) => REPRESENTATIONS[side.id].cannotShow?.(anyExchange)))
     for (const [key, { act, times }] of a.exchanges) {
       const short = times - (b.exchanges.get(key)?.times ?? 0)
       if (short > 0 && !cameBack(a, act))

@@ -62,6 +62,9 @@ export const operationWord = (operation: Operation, pack: WordPack): string =>
   ({ '+': pack.plus, '-': pack.minus, '*': 'times', '/': 'divided by' })[operation]
 
 export { capital } from '../number/words'
-/** ASCII arithmetic as it is shown: a real minus sign and a multiplication sign. */
+/** ASCII arithmetic as it is shown: a real minus sign and a multiplication sign; a hyphen in a word stays one. */
 export const pretty = (ascii: string): string =>
-  ascii.replaceAll('-', '−').replaceAll(' * ', ' × ').replaceAll(' / ', ' ÷ ')
+  ascii
+    .replace(/(?<!\p{L})-/gu, '−')
+    .replaceAll(' * ', ' × ')
+    .replaceAll(' / ', ' ÷ ')

@@ -1,3 +1,4 @@
+import { parseMissing, solveMissing } from '../../core/problem/missing'
 import { parseProblem } from '../../core/problem/problem'
 import { plan } from '../../core/index'
 import { enter, openBench, type Bench } from '../../core/record/bench'
@@ -29,6 +30,14 @@ export function crowded(): Bench {
   return bench
 }
 
+/** A bench of chips with a column sheet in step, and about 200 chips out. */
+function paired(): Bench {
+  let bench = openBench({ problem: '9999 - 4567', representation: 'chips', also: ['columns', 'equations'] }, 'together')
+  for (const move of ['lay 9999', 'lay 60 hundreds', 'lay 50 tens', 'lay 54 ones'])
+    bench = enter(bench, { at: 0, on: 'chips', move })
+  return bench
+}
+
 export function timesOfCore(): Figure[] {
   const problems = ['4321 - 1987', '9000 - 4567', '4678 + 3987'].map(parseProblem)
   const planned = problems.map((problem) =>
@@ -40,7 +49,28 @@ export function timesOfCore(): Figure[] {
   )
   const worst = (all: { worst: number }[]): number => Math.max(...all.map((t) => t.worst))
   const middle = (all: { middle: number }[]): number => Math.max(...all.map((t) => t.middle))
+  const eight = parseProblem('123456789 + 98765432 + 7654321 + 654321 + 54321 + 4321 + 321 + 21')
+  const wide = time(100, () => void plan({ problem: eight, representation: 'columns', way: 'by-column' }))
+  const pair = paired()
+  const inStep = time(500, () => void enter(pair, { at: 0, on: 'chips', move: 'break ten' }))
+  const riddle = parseMissing('2?6 + 1?8 = 4?4')
+  const missing = time(200, () => void solveMissing(riddle))
   return [
+    {
+      what: 'plan() of 8 addends to 9 digits on the column sheet',
+      value: ms(wide.middle),
+      beside: `worst ${ms(wide.worst)}`,
+    },
+    {
+      what: 'one act in step across chips and columns, ~200 pieces out',
+      value: ms(inStep.middle),
+      beside: `worst ${ms(inStep.worst)}; half a frame is 8 ms: ${(8 / inStep.middle).toFixed(0)} times over`,
+    },
+    {
+      what: 'missing digits, three unknowns',
+      value: ms(missing.middle),
+      beside: `worst ${ms(missing.worst)}; 50 ms are allowed: ${(50 / missing.middle).toFixed(0)} times over`,
+    },
     {
       what: 'plan() of a 4-digit problem in three representations',
       value: ms(middle(planned)),

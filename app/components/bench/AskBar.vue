@@ -46,7 +46,10 @@ const way = computed({ get: () => bench.way, set: (w: WayId) => void bench.again
 function ask(): void {
   refused.value = bench.ask(text.value)
   if (refused.value) select(refused.value)
-  else box.value?.$el.blur()
+  else {
+    text.value = pretty(bench.problem)
+    box.value?.$el.blur()
+  }
 }
 /** Puts the cursor on the trouble. */
 function select(refusal: Refusal): void {
