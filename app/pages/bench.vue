@@ -60,13 +60,15 @@ const places = computed(() => {
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])
 const newest = computed(() => bench.lit === bench.stones.length - 1)
 
+const settingOut = computed(() => ['align', 'copy'].includes(bench.stones.at(-1)?.owedKind ?? ''))
 /** What stands in the say strip. In Alone Sett keeps quiet unless a move cannot be made. */
 const said = computed(() => {
   if (bench.refusal) return bench.refusal.message
   if (notice.value) return notice.value
   if (bench.hint && bench.next)
     return `Next could be: ${sayAct(bench.next, now.value.standing.value, setup.value.problem, pack.value, REPRESENTATIONS[setup.value.representation].verbs, now.value.standing.begunCount?.from)}`
-  if (bench.bench.mode === 'alone' && !bench.replaying)
+  // A number out of line or copied wrongly is a slip in setting out, and is put right at once; others wait to be found.
+  if (bench.bench.mode === 'alone' && !bench.replaying && !settingOut.value)
     return bench.result.finished ? `Read: ${printExact(bench.result.read!)}.` : ''
   const stone = bench.stones[bench.lit]
   return stone ? stone.say : `${capital(askInWords(setup.value.problem, pack.value))}.`
@@ -74,7 +76,7 @@ const said = computed(() => {
 const tone = computed(() => {
   const stone = bench.stones.at(-1)
   if (bench.refusal) return 'again'
-  if (bench.bench.mode === 'alone') return ''
+  if (bench.bench.mode === 'alone' && !settingOut.value) return ''
   if (stone?.owed) return 'again'
   return bench.result.right ? 'agrees' : ''
 })

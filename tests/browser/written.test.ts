@@ -105,7 +105,7 @@ test('a digit written on the sheet moves the chips, and a chip moved writes on t
 })
 
 test('an alignment slip is seen at the first digit and mended by pulling the number right', async () => {
-  await bench('6842 + 593', 'columns', 'together')
+  await bench('6842 + 593', 'columns', 'alone')
   await move('write 6842')
   await (await byRole(driver, 'button', 'Next number, thousands: empty')).click()
   await press('5')

@@ -1,10 +1,10 @@
-import { enter, matchOf, openBench, slipsOf, type Bench } from '../../core/record/bench'
+import { enter, matchOf, openBench, slipsOf } from '../../core/record/bench'
 import { recordOf, reopen, replay } from '../../core/record/record'
 import { SLIPS } from '../../core/record/slips'
 import type { RepresentationId } from '../../core/representation/representation'
 import { sayMatch } from '../../core/speech/match'
 import { WORD_PACKS } from '../../core/speech/words'
-import type { Mode } from '../../core/record/bench'
+import type { Mode, Bench } from '../../core/record/bench'
 
 type Step = readonly [RepresentationId | 'bench', ...string[]]
 const work = (

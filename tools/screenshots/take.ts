@@ -94,6 +94,76 @@ const SHOTS: readonly Shot[] = [
       await byRole(d, 'button', 'Place 12')
     },
   },
+  {
+    name: 'by-hand',
+    path: '/bench',
+    act: async (d) => {
+      await choose(d, 'chips')
+      await (await byRole(d, 'button', 'Together')).click()
+      await (await byRole(d, 'button', 'Beside')).click()
+      await (await byRole(d, 'button', 'By hand')).click()
+      await move(d, 'lay 52', 'break ten', 'take 7 ones', 'write 52', 'under - 37', 'answer 5 ones')
+      await text(d, '[aria-label="In step"]', 'no mark over the tens yet')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'ragged',
+    path: '/bench',
+    act: async (d) => {
+      await ask(d, '412')
+      await choose(d, 'column sheet')
+      await ask(d, '6842 + 593 + 20417')
+      await choose(d, 'column sheet', 'all numbers at once')
+      await press(d, ...Array.from({ length: 8 }, () => STEP))
+    },
+  },
+  {
+    name: 'drawn-tens',
+    path: '/bench',
+    act: async (d) => {
+      await choose(d, 'drawn tens')
+      await press(d, STEP, STEP, STEP, STEP)
+    },
+  },
+  {
+    name: 'open-line',
+    path: '/bench',
+    act: async (d) => {
+      await choose(d, 'open number line', 'hop up to the greater number')
+      await press(d, STEP, STEP, STEP)
+    },
+  },
+  {
+    name: 'split-diagram',
+    path: '/bench',
+    act: async (d) => {
+      await ask(d, '37 + 45')
+      await choose(d, 'split diagram')
+      await press(d, STEP, STEP, STEP, STEP, STEP, STEP)
+    },
+  },
+  { name: 'board', path: '/board?problem=304%20-%20178', act: async (d) => text(d, '.said', 'All four ways say 126.') },
+  {
+    name: 'missing-digits',
+    path: '/missing',
+    act: async (d) => {
+      await (await byRole(d, 'textbox', 'Missing digit 1')).sendKeys('7')
+      await (await byRole(d, 'button', 'Show every solution')).click()
+    },
+  },
+  {
+    name: 'spinner',
+    path: '/spinner',
+    act: async (d) => {
+      for (let i = 0; i < 3; i++) {
+        await (await byRole(d, 'button', 'Spin')).click()
+        if (i < 2) await (await byRole(d, 'button', 'Move the chips')).click()
+      }
+      await (await byRole(d, 'button', 'tens')).click()
+      await new Promise((next) => setTimeout(next, 900))
+    },
+  },
   { name: 'notches', path: '/notches', act: async (d) => void (await byRole(d, 'heading', 'Notches')) },
   { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },
   { name: 'first-screen', path: '/', empty: true, act: async (d) => void (await byRole(d, 'button', 'To the bench')) },

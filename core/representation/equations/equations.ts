@@ -223,7 +223,7 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   if (group && s.value === ZERO) yield { kind: 'group', count: number(group[1]!), size: number(group[2]!) }
   const pose = POSE.exec(line)
   if (pose) yield { kind: 'pose', operation: pose[2] as '+' | '-', amount: number(pose[3]!) }
-  const begunHere = s.lines.some((l) => l.act.kind === 'lay')
+  const begunHere = s.value !== ZERO || s.lines.some((l) => l.act.kind === 'lay')
   const head = HEAD.exec(line)
   if (head && !begunHere) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
   const lay = LAY.exec(line)
