@@ -206,6 +206,7 @@ onBeforeUnmount(() => (presenting.value = false))
         <p
           v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.beside"
           class="worth learner"
+          :class="{ low: setup.representation === 'blocks' || setup.representation === 'chips' }"
           aria-label="What is there now"
         >
           {{ printExact(now.standing.value) }}
@@ -362,6 +363,10 @@ onBeforeUnmount(() => (presenting.value = false))
   font-weight: 700;
   pointer-events: none;
 }
+.worth.low {
+  top: auto;
+  bottom: 8px;
+}
 .say {
   background: var(--paper-2);
   border-top: 1.5px solid var(--edge);
@@ -426,8 +431,9 @@ onBeforeUnmount(() => (presenting.value = false))
   font-size: 2rem;
 }
 @media (max-width: 900px) {
-  .work {
-    grid-template-columns: minmax(0, 1fr) 320px;
+  .work,
+  .work.paired {
+    grid-template-columns: minmax(0, 1fr) 260px;
   }
 }
 @media (max-width: 700px) {
@@ -435,9 +441,13 @@ onBeforeUnmount(() => (presenting.value = false))
     height: auto;
     min-height: 100%;
   }
-  .work {
+  .work,
+  .work.paired {
     grid-template-columns: minmax(0, 1fr);
     grid-template-rows: 42vh auto;
+  }
+  .work.paired {
+    grid-template-rows: 84vh auto;
   }
   /* What is said and the next step stay in reach of the thumb. */
   .say {

@@ -204,6 +204,7 @@ defineExpose({
   padding-bottom: 0;
 }
 .problem :deep(#problem.long) {
+  width: 17rem;
   font-size: 1.1rem;
 }
 .answer {

@@ -5,12 +5,13 @@ import type { Stone } from '../../../core/record/bench'
 const props = defineProps<{ stones: readonly Stone[]; lit: number }>()
 const emit = defineEmits<{ pick: [index: number | null] }>()
 const list = ref<HTMLElement | null>(null)
-/** A count is one line that grows: of its words only the last state is shown, and it belongs to all its stones. */
+/** A count is one line that grows, and so are numbers asked one after another: of its words only the last state is shown, and it belongs to all its stones. */
 const lines = computed(() => {
   const all = props.stones.flatMap((stone, index) => stone.lines.map((line) => ({ ...line, index, to: index })))
   return all.reduce<typeof all>((kept, line) => {
     const last = kept.at(-1)
-    const grows = last && goesOn(last) && line.text.startsWith(`${last.text} `)
+    const asks = last && !last.equation && !line.equation && / [+−] /.test(last.text)
+    const grows = last && (goesOn(last) || asks) && line.text.startsWith(`${last.text} `)
     // A sentence that stands already is not written twice, only read.
     const again = last?.text === line.text
     return grows || again ? [...kept.slice(0, -1), { ...line, index: last!.index }] : [...kept, line]

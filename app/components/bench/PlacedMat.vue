@@ -225,7 +225,13 @@ const afterDrag = (act: () => void): void => {
 </script>
 
 <template>
-  <div ref="root" class="mat felt" role="group" aria-label="The mat" :class="{ dragging, holding: hand }">
+  <div
+    ref="root"
+    class="mat felt"
+    role="group"
+    aria-label="The mat"
+    :class="{ dragging, holding: hand, many: columns.length > 5 }"
+  >
     <template v-for="(row, r) in grid" :key="r">
       <div
         v-for="(spot, c) in row"
@@ -361,6 +367,12 @@ const afterDrag = (act: () => void): void => {
   font-weight: 700;
   font-size: 1.02rem;
 }
+.many .head {
+  font-size: 0.82rem;
+  left: 6px;
+  letter-spacing: -0.02em;
+  white-space: nowrap;
+}
 .head.small {
   font-weight: 400;
   font-size: 0.95rem;
@@ -387,6 +399,11 @@ const afterDrag = (act: () => void): void => {
 }
 .piece.apart :deep(.block) {
   border-style: dashed;
+}
+.piece.apart :deep(.chip) {
+  border-style: solid;
+  background-color: var(--felt);
+  box-shadow: none;
 }
 .piece.away :deep(.block) {
   background-color: color-mix(in srgb, var(--piece) 72%, var(--felt-2));

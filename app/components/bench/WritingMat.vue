@@ -144,7 +144,8 @@ function write(): void {
   border-radius: 3px;
   overflow: auto;
   padding: 18px 24px;
-  font-size: clamp(1.5rem, 4.4vh, 2.3rem);
+  font-size: clamp(1.1rem, min(4.4vh, 5vw), 2.3rem);
+  white-space: nowrap;
   line-height: 1.45;
 }
 .empty {

@@ -173,8 +173,8 @@ header :deep(.p-select) {
   padding: 6px;
 }
 .work :deep(.writing .sheet) {
-  font-size: 1.05rem;
-  line-height: 1.3;
+  font-size: 0.94rem;
+  line-height: 1.2;
   padding: 4px 10px;
 }
 .sheet-room {

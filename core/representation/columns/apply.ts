@@ -7,6 +7,7 @@ import {
   live,
   nextAsked,
   topRow,
+  unworked,
   type ColumnsMove,
   type ColumnsState,
   type Ink,
@@ -47,6 +48,8 @@ function under(s: ColumnsState, operation: Sign, amount: Exact): ColumnsState {
     band.carry.every((c) => c === 0)
   if (untouched)
     return { ...s, draft: null, bands: [...s.bands.slice(0, -1), { ...band, below: [...band.below, below] }] }
+  if (unworked(s))
+    throw new Refusal('The sheet waits: what stands under is not worked yet.', 'Answer its columns first.')
   const fresh = { operation, below: [below], carry: new Array<number>(s.width).fill(0) }
   return { ...s, draft: null, rows: [...s.rows, blankRow(s.width)], bands: [...s.bands, fresh] }
 }

@@ -118,6 +118,10 @@ export const shown = (s: ColumnsState): Exact =>
 export const belowAt = (s: ColumnsState, i: number): number =>
   (s.bands.at(-1)?.below ?? []).reduce((sum, b) => sum + (b.digits[i] ?? 0), 0)
 
+/** Whether a column with something under it has no answer yet. */
+export const unworked = (s: ColumnsState): boolean =>
+  Array.from({ length: s.width }, (_, i) => i).some((i) => belowAt(s, i) > 0 && !answered(s, i))
+
 /** What a column is called. */
 export const columnName = (s: ColumnsState, i: number, count = 2): string => placeName(i - s.decimals, count)
 

@@ -1,13 +1,4 @@
-import {
-  amountAct,
-  change,
-  countsOf,
-  exchangeAct,
-  stepWorth,
-  type Act,
-  type AmountAct,
-  type BeginAct,
-} from '../../act/act'
+import { amountAct, change, countsOf, stepWorth, type Act, type AmountAct, type BeginAct } from '../../act/act'
 import { add, exact, multiply, negate, sign, toCount, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
 import {
@@ -24,7 +15,7 @@ import {
 import { fitWholes } from '../../problem/fit'
 import { decimalsIn, printProblem, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
-import { countsOnly, parted } from '../parted'
+import { countsOnly, exchangesIn, parted } from '../parted'
 import type { Recognised, Representation } from '../representation'
 
 /** One line of running writing, in plain ASCII arithmetic, and what stood before it was written. */
@@ -81,8 +72,11 @@ function lineFor(s: EquationsState, act: Act): string {
       const [number, parts] = [printExact(act.amount), parted(counts, s.decimals)]
       return parts === number ? number : `${number} = ${parts}`
     }
-    case 'pose':
-      return `${value} ${act.operation} ${printExact(act.amount)}`
+    case 'pose': {
+      // Numbers asked one after another, before any is worked, stand in one line.
+      const last = s.lines.at(-1)
+      return `${last?.act.kind === 'pose' ? last.text : value} ${act.operation} ${printExact(act.amount)}`
+    }
     case 'join':
     case 'take': {
       const [here, there] = [add(s.from, s.value), add(s.from, after(s, act).value)]
@@ -151,7 +145,7 @@ function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'cou
 const NUMBER = String.raw`(\d+(?:\.\d+)?)`
 const LAY = new RegExp(`^${NUMBER}(?: = (.+))?$`)
 const HEAD = /^(\d+) in the head$/
-const POSE = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}$`)
+const POSE = new RegExp(`^${NUMBER}(?: [+-] ${NUMBER})*? ([+-]) ${NUMBER}$`)
 const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*|0\\.0*1))? = ${NUMBER}$`)
 /** One number said while counting on or back. */
 const WORD = /^· (\d+)$/
@@ -222,7 +216,7 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   const group = GROUP.exec(line)
   if (group && s.value === ZERO) yield { kind: 'group', count: number(group[1]!), size: number(group[2]!) }
   const pose = POSE.exec(line)
-  if (pose) yield { kind: 'pose', operation: pose[2] as '+' | '-', amount: number(pose[3]!) }
+  if (pose) yield { kind: 'pose', operation: pose[3] as '+' | '-', amount: number(pose[4]!) }
   const begunHere = s.value !== ZERO || s.lines.some((l) => l.act.kind === 'lay')
   const head = HEAD.exec(line)
   if (head && !begunHere) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
@@ -231,12 +225,7 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   if (s.parts) yield* gatherings(s, line)
   const read = READ.exec(line)
   yield { kind: 'read', value: read ? number(read[1]!) : s.value }
-  for (let place = 1; place < width; place++) {
-    for (const making of [false, true]) {
-      const most = Math.floor(s.counts[making ? place - 1 : place]! / (making ? 10 : 1))
-      for (let n = 1; n <= most; n++) yield exchangeAct(place - s.decimals, making, n)
-    }
-  }
+  yield* exchangesIn(line, s.counts, s.decimals)
   if (!s.parts) return
   const [left = '', right = ''] = line.split(' = ')
   if (PARTS.test(right) && PARTS.test(left)) {

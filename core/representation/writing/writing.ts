@@ -1,4 +1,4 @@
-import { amountAct, exchangeAct, type Act } from '../../act/act'
+import { amountAct, type Act } from '../../act/act'
 import { owing, stand, standingAtStart, type Standing } from '../../act/standing'
 import { add, sign, subtract, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
@@ -6,6 +6,7 @@ import { countsAt, digitsOf, placeOfUnit, placeParts } from '../../number/places
 import { fitWholes, type Sort } from '../../problem/fit'
 import { printProblem, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
+import { exchangesIn } from '../parted'
 import type { Recognised, Representation, RepresentationId } from '../representation'
 
 /** One line of a page. A false one has no act: it is struck out and stays in sight. */
@@ -67,15 +68,6 @@ function* partings({ standing }: WritingState, text: string, kind: 'split' | 'ga
   if (whole.length === 1 && parts.length > 1 && stands) yield { kind, whole: whole[0]!, parts }
 }
 
-/** Every exchange that what stands allows. */
-function* exchanges({ counts, decimals }: Standing): Generator<Act> {
-  for (let place = 1; place < counts.length; place++)
-    for (const making of [false, true]) {
-      const most = Math.floor((counts[making ? place - 1 : place] ?? 0) / (making ? 10 : 1))
-      for (let n = 1; n <= most; n++) yield exchangeAct(place - decimals, making, n)
-    }
-}
-
 /** Every act that a line with these numbers could be; each is tried against what the page itself would write for it. */
 function* candidates(d: Dialect, s: WritingState, text: string): Generator<Act> {
   const { standing } = s
@@ -91,7 +83,7 @@ function* candidates(d: Dialect, s: WritingState, text: string): Generator<Act> 
   // Once nothing is owed, parts that make what stands are put together; before that, they are still worked.
   if (standing.laid && sign(owing(standing)) === 0) {
     yield* partings(s, text, 'gather')
-    yield* exchanges(standing)
+    yield* exchangesIn(text, standing.counts, decimals)
   }
   const [, many, unit] = /(\d+) \* ([\d.]+)/.exec(text) ?? []
   const place = unit ? placeOfUnit(valueOf(parseNumeral(unit))) : undefined
@@ -106,7 +98,7 @@ function* candidates(d: Dialect, s: WritingState, text: string): Generator<Act> 
       // Parts are of one place; a number of several places is worked whole, and on a page of whole numbers every number is.
       yield* d.works[0] === 'whole' || byPlace.pieces!.length > 1 ? [whole, byPlace] : [byPlace, whole]
     }
-  yield* exchanges(standing)
+  yield* exchangesIn(text, standing.counts, decimals)
   yield* partings(s, text, 'gather')
   yield* partings(s, text, 'split')
   for (const n of numbers) for (const operation of ['+', '-'] as const) yield { kind: 'pose', operation, amount: n }
