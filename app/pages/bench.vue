@@ -171,7 +171,7 @@ useKeys({
   f: () => (presenting.value = !presenting.value),
   Escape: () => (presenting.value = false),
   '?': () => (keys.value = true),
-  b: () => bench.setBeside(bench.beside ? null : nearest.value),
+  b: () => bench.setBeside(bench.second ? null : nearest.value),
   '+': () => (advising.value = true),
 })
 onBeforeUnmount(() => (presenting.value = false))
@@ -194,7 +194,7 @@ onBeforeUnmount(() => (presenting.value = false))
       <button type="button" class="stone-button" @click="bench.resume(bench.aside, false)">Bring it back</button>
       <button type="button" class="stone-button bare" @click="bench.aside = null">Let it go</button>
     </p>
-    <div class="work" :class="{ paired: bench.beside }">
+    <div class="work" :class="{ paired: bench.second }">
       <div class="mat-side">
         <MatSide
           :lit-places="litPlaces"
@@ -204,7 +204,7 @@ onBeforeUnmount(() => (presenting.value = false))
           @say="(text) => (whisper = text)"
         />
         <p
-          v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.beside"
+          v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.second"
           class="worth learner"
           :class="{ low: setup.representation === 'blocks' || setup.representation === 'chips' }"
           aria-label="What is there now"
@@ -289,7 +289,7 @@ onBeforeUnmount(() => (presenting.value = false))
         </template>
         <MoveLine ref="moveLine" />
         <span class="gap" />
-        <button v-if="!bench.beside" type="button" class="stone-button" @click="bench.setBeside(nearest)">
+        <button v-if="!bench.second" type="button" class="stone-button" @click="bench.setBeside(nearest)">
           Beside
         </button>
         <button type="button" class="stone-button" aria-haspopup="menu" @click="(e) => moreMenu?.toggle(e)">

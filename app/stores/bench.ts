@@ -56,6 +56,11 @@ export const useBench = defineStore('bench', () => {
   const next = computed(() => nextAct(bench.value))
   const upcoming = computed(() => (bench.value.mode === 'show' ? ahead(bench.value) : []))
   const result = computed(() => outcome(bench.value))
+  /** The representation that stands beside the main one now, whether it follows or is worked by hand. */
+  const second = computed<RepresentationId | null>(() => {
+    const { both, all } = bench.value.setup
+    return both ?? (beside.value && beside.value !== all[0] && all.includes(beside.value) ? beside.value : null)
+  })
   const unsaved = computed(() => bench.value.log.length > savedLength.value)
 
   function keep(): void {
@@ -95,7 +100,7 @@ export const useBench = defineStore('bench', () => {
     const representation = over.material ?? material.value
     const wanted = over.way ?? way.value
     const suits = waysOf(parseProblem(text), REPRESENTATIONS[representation]).some((w) => w.way === wanted)
-    const also: RepresentationId[] = representation === 'blocks' ? ['columns', 'equations'] : ['equations']
+    const also = [...besides(representation)]
     const other = beside.value === representation ? null : beside.value
     const fits = other !== null && REPRESENTATIONS[other].fits(parseProblem(text)).fits
     if (fits && !byHand.value) also.push(other)
@@ -235,6 +240,9 @@ export const useBench = defineStore('bench', () => {
     mode.value = opened.ok.mode
     way.value = setup.way
     material.value = setup.representation
+    const shown = setup.all.slice(1).find((other) => !besides(setup.representation).includes(other))
+    beside.value = setup.both ?? shown ?? null
+    byHand.value = setup.both !== null
     aside.value = null
     keep()
     return null
@@ -306,6 +314,7 @@ export const useBench = defineStore('bench', () => {
     again,
     moveTo,
     beside,
+    second,
     byHand,
     setBeside,
     another,
@@ -317,6 +326,10 @@ export const useBench = defineStore('bench', () => {
     look,
   }
 })
+
+/** What is always written along with a material on the page. */
+const besides = (main: RepresentationId): readonly RepresentationId[] =>
+  main === 'blocks' ? ['columns', 'equations'] : ['equations']
 
 const idSerializer = {
   read: (text: string): RepresentationId | null => (isRepresentation(text) ? text : null),

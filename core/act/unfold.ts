@@ -49,3 +49,15 @@ function takings(held: number[], digits: Counts, decimals: number): readonly Act
   }
   return acts
 }
+
+/** Ten of a kind made one of the next, from the lowest place up, until none has ten; the highest place keeps what it has. */
+export function fullTens(counts: Counts, decimals = 0): readonly Act[] {
+  const held = [...counts]
+  return held.flatMap((_, p) => {
+    const times = Math.floor(held[p]! / 10)
+    if (times === 0 || p + 1 >= held.length) return []
+    held[p]! -= 10 * times
+    held[p + 1]! += times
+    return [exchangeAct(p + 1 - decimals, true, times)]
+  })
+}

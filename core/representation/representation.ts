@@ -122,3 +122,20 @@ export type RepresentationId = (typeof REPRESENTATION_IDS)[number]
 /** A state after all of some moves. */
 export const applyAll = <State, Move>(r: Representation<State, Move>, state: State, moves: readonly Move[]): State =>
   moves.reduce((s, m) => r.apply(s, m), state)
+
+/** Acts one after another as moves, each performed where the one before has led. */
+export function performAll<State, Move>(
+  perform: (state: State, act: Act) => readonly Move[],
+  apply: (state: State, move: Move) => State,
+  state: State,
+  acts: readonly Act[],
+): readonly Move[] {
+  const moves: Move[] = []
+  let now = state
+  for (const act of acts) {
+    const more = perform(now, act)
+    moves.push(...more)
+    now = more.reduce(apply, now)
+  }
+  return moves
+}

@@ -45,7 +45,9 @@ const does = (operation: '+' | '-'): boolean => setup.value.problem.terms.some((
 const stateOf = <T,>(): T => props.moment.states[props.id] as T
 const make = (text: string): boolean => bench.make(props.id, text)
 const makeAll = (texts: readonly string[]): boolean => texts.every(make)
-const exchange = computed(() => exchangeIn(bench.stones[bench.lit]?.acts ?? []))
+/** The stone that is lit on this mat: the one picked out; on a second mat worked by hand, its own newest. */
+const lit = computed(() => (props.moment === bench.bench.now ? bench.lit : props.moment.stones.length - 1))
+const exchange = computed(() => exchangeIn(props.moment.stones[lit.value]?.acts ?? []))
 </script>
 
 <template>
@@ -61,8 +63,8 @@ const exchange = computed(() => exchangeIn(bench.stones[bench.lit]?.acts ?? []))
     :lit-places="litPlaces"
     :newest="newest"
     :exchange="exchange"
-    :lit="bench.lit"
-    :stones="bench.stones.length"
+    :lit="lit"
+    :stones="moment.stones.length"
     :ones="pack.ones[1]"
     @pick="(i) => (bench.picked = i)"
     @move="make"

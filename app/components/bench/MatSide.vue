@@ -4,32 +4,36 @@ import type { RepresentationId } from '../../../core/representation/representati
 import { WORD_PACKS } from '../../../core/speech/words'
 import { sayMatch } from '../../../core/speech/match'
 import { capital } from '../../../core/number/words'
+import { placesOf } from '../../utils/lit'
 import { matchOf } from '../../../core/record/bench'
 
 /** The mat of the material in hand, and where one is wanted a second beside it, worked in step. */
-defineProps<{ litPlaces: readonly number[]; newest: boolean; places: number }>()
+const props = defineProps<{ litPlaces: readonly number[]; newest: boolean; places: number }>()
 const emit = defineEmits<{ refuse: [why: string]; say: [text: string] }>()
 
 const bench = useBench()
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
-/** The second representation that is shown, if any. */
-const beside = computed<RepresentationId | null>(() => {
-  const id = setup.value.both ?? bench.beside
-  return id && id !== setup.value.representation && (setup.value.all.includes(id) || id === setup.value.both)
-    ? id
-    : null
-})
+const beside = computed(() => bench.second)
 const besideMoment = computed(() => (setup.value.both ? now.value.second! : now.value))
+/** What is lit on the second: the same columns, or where it is worked by hand its own newest. */
+const besideLit = computed(() =>
+  setup.value.both ? (now.value.second?.stones.at(-1)?.acts.flatMap(placesOf) ?? []) : props.litPlaces,
+)
 const others = computed(() =>
   offersFor(setup.value.problem, setup.value.choices)
     .filter((o) => o.fits && o.representation !== 'equations' && o.representation !== setup.value.representation)
     .map((o) => ({ value: o.representation, label: o.title })),
 )
 const titleOf = (id: string): string => (isRepresentation(id) ? capital(REPRESENTATIONS[id].title) : '')
+/** What the second one waits for, or what is owed on it; in Alone only what is a matter of setting out. */
 const quiet = computed(() => {
-  if (!beside.value || setup.value.both) return ''
-  return now.value.followers[beside.value]?.why ?? bench.stones.at(-1)?.waiting[beside.value] ?? ''
+  if (!beside.value) return ''
+  if (!setup.value.both)
+    return now.value.followers[beside.value]?.why ?? bench.stones.at(-1)?.waiting[beside.value] ?? ''
+  const stone = now.value.second?.stones.at(-1)
+  const atOnce = ['align', 'copy'].includes(stone?.owedKind ?? '')
+  return stone && (bench.bench.mode !== 'alone' || atOnce) ? stone.owed : ''
 })
 /** What two representations worked by hand have and have not; in Alone Sett keeps quiet until the end. */
 const matched = computed(() => {
@@ -92,7 +96,7 @@ const matched = computed(() => {
       <MatOf
         :id="beside"
         :moment="besideMoment"
-        :lit-places="litPlaces"
+        :lit-places="besideLit"
         :newest="newest"
         :places="places"
         @refuse="(why) => emit('refuse', why)"

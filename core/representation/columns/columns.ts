@@ -17,7 +17,7 @@ import { fitWholes } from '../../problem/fit'
 import { decimalsIn, totals, type Problem, type Sign } from '../../problem/problem'
 import { ZERO, type Exact } from '../../number/exact'
 import { Refusal } from '../../refusal'
-import type { Representation } from '../representation'
+import { performAll, type Representation } from '../representation'
 import { apply, applyAt, invert, outward } from './apply'
 import { recognise } from './recognise'
 import { answered, belowAt, columnName, holdings, shown, type ColumnsMove, type ColumnsState } from './state'
@@ -102,12 +102,7 @@ function workWhole(s: ColumnsState, act: AmountAct): readonly ColumnsMove[] {
   )
   if (below !== act.amount)
     throw new Refusal(`The sheet waits: it works the columns when all of ${printExact(below)} is to be done.`)
-  let state = s
-  return unfold(act, holdings(s), s.decimals).flatMap((part) => {
-    const moves = performAt(state, part)
-    state = moves.reduce(applyAt, state)
-    return moves
-  })
+  return performAll(performAt, applyAt, s, unfold(act, holdings(s), s.decimals))
 }
 
 /** Whether a further number goes under the addends that stand there, rather than under an answer. */

@@ -1,6 +1,6 @@
-import { amountAct, countsOf, exchangeAct, plainPieces, type Act, type AmountAct } from '../../act/act'
+import { amountAct, countsOf, plainPieces, type Act, type AmountAct } from '../../act/act'
 import { exchangesFor } from '../../act/exchanges'
-import { unfold, wholly } from '../../act/unfold'
+import { fullTens, unfold, wholly } from '../../act/unfold'
 import { compare, exact, sign, ZERO } from '../../number/exact'
 import {
   addCounts,
@@ -16,7 +16,7 @@ import {
 import { fitWholes } from '../../problem/fit'
 import { reach } from '../../problem/friendly'
 import { Refusal } from '../../refusal'
-import type { Recognised, Representation } from '../representation'
+import { performAll, type Recognised, type Representation } from '../representation'
 import { ROOM, WIDTH, type Drawn, type DrawnMove, type DrawnState } from './state'
 import { parseMove, printMove } from './text'
 
@@ -102,7 +102,7 @@ function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
     case 'split':
       return []
     case 'gather':
-      return performAll(s, ringings(standing(s)))
+      return performAll(perform, apply, s, fullTens(standing(s)))
     case 'exchange': {
       const [from, to] = [placeOfUnit(act.from.unit)!, placeOfUnit(act.to.unit)!]
       const move: DrawnMove =
@@ -121,7 +121,7 @@ function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
     case 'lay':
     case 'join':
     case 'take':
-      if (!plainPieces(act) && act.kind !== 'lay') return performAll(s, unfold(act, standing(s)))
+      if (!plainPieces(act) && act.kind !== 'lay') return performAll(perform, apply, s, unfold(act, standing(s)))
       return amount(s, act)
   }
 }
@@ -132,31 +132,6 @@ function amount(s: DrawnState, act: AmountAct): readonly DrawnMove[] {
   const move: DrawnMove = { kind: act.kind === 'take' ? 'cross' : 'draw', counts }
   apply(s, move)
   return [move]
-}
-
-function performAll(s: DrawnState, acts: readonly Act[]): readonly DrawnMove[] {
-  const moves: DrawnMove[] = []
-  let now = s
-  for (const act of acts) {
-    const more = perform(now, act)
-    moves.push(...more)
-    now = more.reduce(apply, now)
-  }
-  return moves
-}
-
-/** Every full ten ringed, from the ones up. */
-function ringings(counts: Counts): readonly Act[] {
-  const held = [...counts]
-  const acts: Act[] = []
-  for (let p = 0; p < WIDTH - 1; p++) {
-    const times = Math.floor(held[p]! / 10)
-    if (times === 0) continue
-    acts.push(exchangeAct(p + 1, true, times))
-    held[p]! -= 10 * times
-    held[p + 1]! += times
-  }
-  return acts
 }
 
 /** What came and went is compared before and after: nothing in all is an exchange, also where it was drawn in two goes. */

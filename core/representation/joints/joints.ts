@@ -19,7 +19,7 @@ export const joints = counting({
     return fitCounting(problem, {
       total: marks,
       why: `one hand has ${marks} joint marks`,
-      instead: ['tallies', 'blocks'],
+      instead: ['partials', 'tallies', 'blocks'],
       reaches: (free, wanted) =>
         `One hand has ${marks} joint marks: ${free} of the ${wanted} go on, then there are none. Tens and ones apart would hold it.`,
     })

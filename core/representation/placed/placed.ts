@@ -1,6 +1,6 @@
 import { capital } from '../../number/words'
 import { amountAct, piecesOf, plainPieces, countsOf, type Act, type AmountAct } from '../../act/act'
-import { unfold, wholly } from '../../act/unfold'
+import { fullTens, unfold, wholly } from '../../act/unfold'
 import { exchangesFor } from '../../act/exchanges'
 import { compare, exact, sign, ZERO, type Exact } from '../../number/exact'
 import {
@@ -19,7 +19,7 @@ import {
 import { fitWholes } from '../../problem/fit'
 import { reach } from '../../problem/friendly'
 import { Refusal } from '../../refusal'
-import type { Recognised, Representation } from '../representation'
+import { performAll, type Recognised, type Representation } from '../representation'
 import { ROOM, widthOf, type PlacedMaterial, type PlacedMove, type PlacedState, type Zone } from './state'
 import { parseMove, printMove } from './text'
 
@@ -115,7 +115,7 @@ function perform(m: PlacedMaterial, state: PlacedState, act: Act): readonly Plac
       // Pieces lie parted as they are; a number split otherwise is a matter of writing.
       return []
     case 'gather':
-      return gathered(m, state)
+      return inTurn(m, state, fullTens(state.mat, m.decimals))
     case 'exchange': {
       const [from, to] = [placeOfUnit(act.from.unit)!, placeOfUnit(act.to.unit)!]
       const move: PlacedMove =
@@ -136,9 +136,17 @@ function perform(m: PlacedMaterial, state: PlacedState, act: Act): readonly Plac
     case 'take':
       return plainPieces(act) || act.kind === 'lay'
         ? [...amount(m, state, act)]
-        : performAll(m, state, unfold(act, state.mat, m.decimals))
+        : inTurn(m, state, unfold(act, state.mat, m.decimals))
   }
 }
+
+const inTurn = (m: PlacedMaterial, state: PlacedState, acts: readonly Act[]): readonly PlacedMove[] =>
+  performAll(
+    (s, act) => perform(m, s, act),
+    (s, move: PlacedMove) => apply(m, s, move),
+    state,
+    acts,
+  )
 
 /** Just the pieces that an act names. */
 function amount(m: PlacedMaterial, state: PlacedState, act: AmountAct): readonly PlacedMove[] {
@@ -154,30 +162,6 @@ function amount(m: PlacedMaterial, state: PlacedState, act: AmountAct): readonly
         : carry('store', 'mat', counts)
   apply(m, state, move)
   return [move]
-}
-
-function performAll(m: PlacedMaterial, state: PlacedState, acts: readonly Act[]): readonly PlacedMove[] {
-  const moves: PlacedMove[] = []
-  let now = state
-  for (const act of acts) {
-    const more = perform(m, now, act)
-    moves.push(...more)
-    now = more.reduce((s, x) => apply(m, s, x), now)
-  }
-  return moves
-}
-
-/** Ten of a kind become one of the next, from the lowest place up, until none has ten; the highest keeps what it has. */
-function gathered(m: PlacedMaterial, state: PlacedState): readonly PlacedMove[] {
-  const moves: PlacedMove[] = []
-  let { mat } = state
-  for (let i = 0; i < mat.length - 1; i++) {
-    const times = Math.floor(mat[i]! / 10)
-    if (times === 0) continue
-    moves.push({ kind: 'tie', place: i + 1 - m.decimals, times })
-    mat = mat.map((n, p) => (p === i ? n - 10 * times : p === i + 1 ? n + times : n))
-  }
-  return moves
 }
 
 /** Moves make one act when they are one move, or when all of them are of one place. */
