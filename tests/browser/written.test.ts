@@ -106,7 +106,7 @@ test('a digit written on the sheet moves the chips, and a chip moved writes on t
 
 test('an alignment slip is seen at the first digit and mended by pulling the number right', async () => {
   await bench('6842 + 593', 'columns', 'alone')
-  await move('write 6842')
+  await click('Write 6842 down')
   await (await byRole(driver, 'button', 'Next number, thousands: empty')).click()
   await press('5')
   await text(driver, '[aria-label="What to say"]', 'Ones under ones: this number stands too far to the left.')
@@ -163,6 +163,19 @@ test('partial sums: a false line is crossed out and written anew', async () => {
   await line.sendKeys('30 + 40 = 70', Key.ENTER)
   await text(driver, '[aria-label="The page of this way"]', '70')
   expect(await driver.findElements(By.css('.lines li.false'))).toHaveLength(1)
+  await accessible()
+})
+
+test('on the split diagram a number is touched to be parted, and its parts to be put together', async () => {
+  await bench('37 + 45', 'splits', 'together')
+  await move('write 37', 'write 37 = 30 + 7', 'write 37 + 45')
+  const line = await byRole(driver, 'textbox', 'Write the next line')
+  await click('Part 45')
+  await line.sendKeys('40 + 5', Key.ENTER)
+  await click('Use 30, part of 37')
+  await click('Use 40, part of 45')
+  await line.sendKeys('= 70', Key.ENTER)
+  await text(driver, lines, '37 + 40 = 77')
   await accessible()
 })
 

@@ -15,7 +15,7 @@ for (const [title, measure] of [
   ['The work of the core', timesOfCore],
   ['First load of the Bench', firstLoad],
   ['Frames while dragging, 500 pieces out', framesWhileDragging],
-  ['Taps on the counting mats', tapsOnMats],
+  ['Taps on the mats', tapsOnMats],
   ['Saving', savesPerSecond],
 ] as const) {
   console.log(`\n${title}`)

@@ -21,8 +21,10 @@ const props = withDefaults(
     newest: boolean
     large?: boolean
     choices?: Choices
+    /** The first number, so that it can be written down with one touch. */
+    first?: string
   }>(),
-  { choices: () => DEFAULT_CHOICES },
+  { choices: () => DEFAULT_CHOICES, first: '' },
 )
 const emit = defineEmits<{ move: [texts: readonly string[]] }>()
 
@@ -118,7 +120,17 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
 
 <template>
   <div class="sheet" :class="{ large, wide: state.width > 6 }" role="group" aria-label="Column sheet">
-    <p v-if="state.rows.length === 0" class="quiet empty">The first number comes here when it is laid.</p>
+    <div v-if="state.rows.length === 0" class="empty">
+      <button
+        v-if="writable && first"
+        type="button"
+        class="stone-button main"
+        @click="emit('move', [`write ${first}`])"
+      >
+        Write {{ first }} down
+      </button>
+      <p v-else class="quiet">The first number comes here when it is laid.</p>
+    </div>
     <div v-else class="grid" :style="{ gridTemplateColumns: template }">
       <template v-for="(line, n) in rows" :key="n">
         <span class="cell sign" :class="{ mark: line.kind === 'carry', rule: 'rule' in line && line.rule }">{{

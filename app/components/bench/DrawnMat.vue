@@ -4,7 +4,10 @@ import type { DrawnState } from '../../../core/representation/drawn/state'
 import { placeName } from '../../../core/number/places'
 import { layColumn, SIGN } from '../../utils/drawnLayout'
 
-/** Squares, lines and dots as one draws them: what is taken is crossed out, a made ten ringed, a broken one struck. */
+/**
+ * Squares, lines and dots as one draws them: a tap on the paper draws one, a tap on one crosses it out; a made ten is ringed, a
+ * broken one struck.
+ */
 const props = defineProps<{
   state: DrawnState
   places: number
@@ -82,6 +85,15 @@ function tap(key: number, place: number): void {
       <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`Drawn tens: ${described}`">
         <g v-for="c in laid" :key="c.place">
           <rect
+            v-if="works"
+            class="touch"
+            :x="c.left"
+            y="0"
+            :width="c.w"
+            :height="height"
+            @click="emit('move', `draw ${placeName(c.place, 1)}`)"
+          />
+          <rect
             v-if="newest && litPlaces.includes(c.place)"
             class="lit"
             :x="c.left + c.w / 2 - 50"
@@ -136,7 +148,9 @@ function tap(key: number, place: number): void {
           <path :d="a.tip" />
         </g>
       </svg>
-      <p v-if="state.things.length === 0" class="empty">Nothing is drawn yet.</p>
+      <p v-if="state.things.length === 0" class="empty">
+        Nothing is drawn yet.{{ works ? ' Tap a column to draw there.' : '' }}
+      </p>
     </div>
     <div v-if="works" class="acts" :style="{ gridTemplateColumns: laid.map((c) => `${c.w}fr`).join(' ') }">
       <div v-for="c in columns" :key="c" class="tools" role="group" :aria-label="nameOf(c)">
@@ -211,6 +225,10 @@ svg {
   stroke: var(--rule);
   stroke-width: 2;
 }
+.touch {
+  fill: transparent;
+  cursor: crosshair;
+}
 .lit {
   fill: var(--clay);
 }
@@ -272,6 +290,7 @@ svg {
   position: absolute;
   inset: auto 0 40% 0;
   text-align: center;
+  pointer-events: none;
   color: var(--ink-soft);
 }
 .acts {

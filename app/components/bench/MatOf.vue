@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { printNumeral } from '../../../core/number/numeral'
 import { exchangeIn } from '../../utils/lit'
 import { decimalsIn } from '../../../core/problem/problem'
 import { REPRESENTATIONS } from '../../../core/representation/index'
@@ -130,6 +131,7 @@ const exchange = computed(() => exchangeIn(props.moment.stones[lit.value]?.acts 
       :newest="newest"
       large
       :choices="setup.choices"
+      :first="printNumeral(setup.worked.first)"
       @move="makeAll"
     />
   </div>

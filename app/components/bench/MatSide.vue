@@ -151,6 +151,7 @@ const matched = computed(() => {
 .note {
   padding: 4px 10px;
   background: var(--paper-2);
+  border-left: 6px solid var(--plum);
 }
 .match {
   grid-column: 1 / -1;

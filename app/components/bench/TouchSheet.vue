@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { printNumeral } from '../../../core/number/numeral'
 import { answered, belowAt, holdings, topRow, type ColumnsState } from '../../../core/representation/columns/state'
 import { placeName, type Place } from '../../../core/number/places'
 import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
@@ -69,6 +70,7 @@ const LEVELS = ['full', 'faint', 'off'] as const
       :newest="newest"
       large
       :choices="setup.choices"
+      :first="printNumeral(setup.worked.first)"
       @move="(texts) => emit('move', texts)"
     >
       <template #top="{ digit, row, place }">

@@ -67,6 +67,17 @@ function begin(): void {
   text.value = pretty(begun.value)
   box.value?.focus()
 }
+/** A number of the diagram put into the line that is being written; touched first, it begins its own parting. */
+function put(number: string, begins: boolean): void {
+  const now = text.value.trimEnd()
+  if (now === '') text.value = begins ? `${number} = ` : `${number} `
+  else text.value = /[+−=-]$/.test(now) ? `${now} ${number} ` : `${now} + ${number} `
+  box.value?.focus()
+}
+const PAD = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '+', '−', '='] as const
+function pad(key: string): void {
+  text.value = /\d/.test(key) ? text.value + key : `${text.value.trimEnd()} ${key} `
+}
 function write(): void {
   if (text.value.trim() === '') return
   emit('move', `write ${text.value.trim()}`)
@@ -79,12 +90,19 @@ function write(): void {
     <p class="sr-only" aria-live="polite">{{ described }}</p>
     <div class="sheet learner" tabindex="0" role="region" aria-label="The page of this way">
       <p v-if="state.lines.length === 0" class="quiet empty">The first line comes here.</p>
-      <div v-if="id === 'splits'" class="heads" aria-hidden="true">
+      <div v-if="id === 'splits'" class="heads" :aria-hidden="!works">
         <template v-for="(h, i) in heads" :key="i">
           <span v-if="h.sign" class="op">{{ h.sign }}</span>
           <span class="head">
-            <span class="number">{{ h.number }}</span>
-            <svg v-if="h.parts.length" viewBox="0 0 100 40" preserveAspectRatio="none">
+            <component
+              :is="works ? 'button' : 'span'"
+              class="number"
+              :type="works ? 'button' : undefined"
+              :aria-label="works ? `Part ${h.number}` : undefined"
+              @click="works && put(h.number, true)"
+              >{{ h.number }}</component
+            >
+            <svg v-if="h.parts.length" viewBox="0 0 100 40" preserveAspectRatio="none" aria-hidden="true">
               <path
                 v-for="(_, k) in h.parts"
                 :key="k"
@@ -93,7 +111,16 @@ function write(): void {
               />
             </svg>
             <span v-if="h.parts.length" class="parts">
-              <span v-for="(p, k) in h.parts" :key="k" class="part">{{ p }}</span>
+              <component
+                :is="works ? 'button' : 'span'"
+                v-for="(p, k) in h.parts"
+                :key="k"
+                class="part"
+                :type="works ? 'button' : undefined"
+                :aria-label="works ? `Use ${p}, part of ${h.number}` : undefined"
+                @click="works && put(p, false)"
+                >{{ p }}</component
+              >
             </span>
           </span>
         </template>
@@ -125,6 +152,20 @@ function write(): void {
       />
       <button type="submit" class="stone-button main" :disabled="text.trim() === ''">Write</button>
       <button v-if="begun" type="button" class="stone-button learner" @click="begin">{{ pretty(begun) }}…</button>
+      <div class="pad learner" role="group" aria-label="Write by touch">
+        <button v-for="k in PAD" :key="k" type="button" class="stone-button" @mousedown.prevent @click="pad(k)">
+          {{ k }}
+        </button>
+        <button
+          type="button"
+          class="stone-button"
+          aria-label="Take the last sign back"
+          @mousedown.prevent
+          @click="text = text.trimEnd().slice(0, -1)"
+        >
+          ⌫
+        </button>
+      </div>
     </form>
   </div>
 </template>
@@ -172,10 +213,12 @@ function write(): void {
   stroke-width: 2.5;
 }
 .number {
-  font-weight: 700;
-  font-size: 1.2em;
+  font: 700 1.2em var(--learner);
 }
 .op {
+  display: grid;
+  place-items: center;
+  min-height: 44px;
   font-size: 1.2em;
 }
 .parts {
@@ -187,6 +230,7 @@ function write(): void {
   justify-items: center;
 }
 .part {
+  font: 400 1em var(--learner);
   border: 2px solid var(--edge);
   border-radius: 0.5em;
   padding: 0 0.35em;
@@ -222,6 +266,39 @@ function write(): void {
   text-decoration: line-through;
   text-decoration-color: var(--clay);
   text-decoration-thickness: 2px;
+}
+.head button {
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  min-width: 44px;
+  min-height: 44px;
+  border: 2px dashed transparent;
+  border-radius: 0.3em;
+}
+.head button.number:hover {
+  border-color: var(--edge);
+}
+.head button.part {
+  font: 400 1em var(--learner);
+  border: 2px solid var(--edge);
+}
+/* The keypad is for fingers; a keyboard needs none. */
+.pad {
+  display: none;
+  flex-wrap: wrap;
+  gap: 4px;
+  flex-basis: 100%;
+}
+.pad .stone-button {
+  padding: 0;
+  width: 46px;
+  font-size: 1.15rem;
+}
+@media (any-pointer: coarse) {
+  .pad {
+    display: flex;
+  }
 }
 .write {
   display: flex;
