@@ -19,7 +19,7 @@ export function useShowing() {
     if (!next) return false
     const foretold = predicts.value && (next.kind === 'join' || next.kind === 'take' || next.kind === 'exchange')
     if (foretold && !asked.value) {
-      asked.value = predictionOf(next)
+      asked.value = predictionOf(next, bench.bench.now.standing.value)
       return false
     }
     asked.value = null

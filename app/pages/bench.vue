@@ -218,7 +218,7 @@ onBeforeUnmount(() => (presenting.value = false))
       <PredictCard
         v-if="asked"
         :prediction="asked"
-        :places="Array.from({ length: places }, (_, i) => places - 1 - i)"
+        :places="Array.from({ length: places + decimalsIn(setup.problem) }, (_, i) => places - 1 - i)"
         @see="seePrediction"
       />
       <p v-else class="learner words">

@@ -1,7 +1,7 @@
 import { features } from '../problem/features'
 import { parseProblem } from '../problem/problem'
 import { Refusal } from '../refusal'
-import { digitsOf, type Place } from '../number/places'
+import { changedPlaces, type Place } from '../number/places'
 import { exact } from '../number/exact'
 import { seeded } from './random'
 
@@ -106,7 +106,5 @@ export function spin(
 }
 
 /** The columns whose digit is another after than before, the greatest first. */
-export function changedColumns(before: number, after: number): readonly Place[] {
-  const [a, b] = [digitsOf(exact(before), 5), digitsOf(exact(after), 5)]
-  return a.flatMap((d, p) => (d === b[p] ? [] : [p])).reverse()
-}
+export const changedColumns = (before: number, after: number): readonly Place[] =>
+  changedPlaces(exact(before), exact(after))

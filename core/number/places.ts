@@ -92,3 +92,16 @@ export function onlyPlace(counts: Counts): Place | undefined {
 /** What stands in each place as a number, the greatest place first, empty places left out: [12, 7] is 70 and 12. */
 export const placeParts = (counts: Counts, decimals = 0): readonly Exact[] =>
   counts.flatMap((n, p) => (n ? [worth(countsAt(p, n), decimals)] : [])).reverse()
+
+/** The places whose digit is another in one number than in the other, the greatest first; neither is below nought. */
+export function changedPlaces(a: Exact, b: Exact): readonly Place[] {
+  const decimals = [a, b].some((n) => !isWhole(n)) ? MOST_DECIMALS : 0
+  const [x, y] = [digitsOf(a, 1, decimals), digitsOf(b, 1, decimals)]
+  return Array.from({ length: Math.max(x.length, y.length) }, (_, i) => i)
+    .filter((i) => (x[i] ?? 0) !== (y[i] ?? 0))
+    .map((i) => i - decimals)
+    .reverse()
+}
+
+/** How far after the point numbers go here. */
+const MOST_DECIMALS = 3

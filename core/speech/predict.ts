@@ -1,19 +1,19 @@
-import { change, type Act } from '../act/act'
-import { sign } from '../number/exact'
-import { placeOfUnit, type Place } from '../number/places'
+import { after, change, type Act } from '../act/act'
+import { sign, type Exact } from '../number/exact'
+import { changedPlaces, placeOfUnit, type Place } from '../number/places'
 
 /** What a learner can be asked to foretell before an act, and what comes true. */
 export interface Prediction {
   readonly direction: 'up' | 'down' | 'same'
-  /** The columns whose pieces change. */
+  /** The columns whose pieces change; of a number worked whole, those whose digit does. */
   readonly columns: readonly Place[]
 }
 
-export function predictionOf(act: Act): Prediction {
+/** What is to be foretold of an act, when `before` stands there. */
+export function predictionOf(act: Act, before: Exact): Prediction {
   const moved = sign(change(act))
-  const pieces = act.kind === 'exchange' ? [act.from, act.to] : 'pieces' in act ? (act.pieces ?? []) : []
-  return {
-    direction: moved > 0 ? 'up' : moved < 0 ? 'down' : 'same',
-    columns: pieces.map((p) => placeOfUnit(p.unit)!).sort((a, b) => b - a),
-  }
+  const direction = moved > 0 ? 'up' : moved < 0 ? 'down' : 'same'
+  const pieces = act.kind === 'exchange' ? [act.from, act.to] : 'pieces' in act ? act.pieces : undefined
+  if (!pieces) return { direction, columns: changedPlaces(before, after(before, act)) }
+  return { direction, columns: pieces.map((p) => placeOfUnit(p.unit)!).sort((a, b) => b - a) }
 }

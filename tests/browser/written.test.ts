@@ -104,6 +104,18 @@ test('a digit written on the sheet moves the chips, and a chip moved writes on t
   await accessible()
 })
 
+test('chips below the ones: by keyboard a tenth is broken, and hundredths are picked up and taken away', async () => {
+  await bench('8.4 - 3.27', 'chips', 'together')
+  await move('lay 8.4')
+  await (await byRole(driver, 'button', '4 tenths on the mat')).sendKeys('b')
+  const hundredths = await byRole(driver, 'button', '10 hundredths on the mat')
+  await text(driver, lines, '8.4 = 8 + 0.3 + 0.1')
+  await hundredths.sendKeys('7')
+  await (await byRole(driver, 'button', '0 hundredths taken away')).sendKeys(Key.ENTER)
+  await byRole(driver, 'button', '3 hundredths on the mat')
+  await text(driver, lines, '8.4 − 0.07 = 8.33')
+})
+
 test('an alignment slip is seen at the first digit and mended by pulling the number right', async () => {
   await bench('6842 + 593', 'columns', 'alone')
   await click('Write 6842 down')

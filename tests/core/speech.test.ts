@@ -1,5 +1,5 @@
 import { DEFAULT_CHOICES } from '../../core/choices'
-import { exact } from '../../core/number/exact'
+import { exact, ZERO } from '../../core/number/exact'
 import { AMERICAN, BRITISH, inWords } from '../../core/number/words'
 import { plan } from '../../core/index'
 import { predictionOf } from '../../core/speech/predict'
@@ -43,9 +43,15 @@ test('each word pack says the same acts in its own words', () => {
 })
 
 test('a prediction says the way it goes and the columns that change', () => {
-  const acts = plan({ problem: '52 - 37', representation: 'blocks' }).steps.map((s) => predictionOf(s.act))
+  const foretold = (problem: string, way?: 'hops') => {
+    const { steps } = plan({ problem, representation: 'blocks', ...(way ? { way } : {}) })
+    return steps.map((s, i) => predictionOf(s.act, steps[i - 1]?.shows ?? ZERO))
+  }
+  const acts = foretold('52 - 37')
   expect(acts[2]).toEqual({ direction: 'same', columns: [1, 0] })
   expect(acts[3]).toEqual({ direction: 'down', columns: [0] })
+  // A number worked whole changes the columns whose digit is another afterwards: 95 + 20 = 115.
+  expect(foretold('95 + 20', 'hops')[2]).toEqual({ direction: 'up', columns: [2, 1] })
 })
 
 describe('the mat', () => {
