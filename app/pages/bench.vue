@@ -2,9 +2,9 @@
 import { digitsOf } from '../../core/number/places'
 import { printExact, valueOf } from '../../core/number/numeral'
 import { decimalsIn, totals } from '../../core/problem/problem'
-import { askInWords, sayAct } from '../../core/speech/say'
-import { capital, pretty, WORD_PACKS } from '../../core/speech/words'
-import { offersFor, REPRESENTATIONS } from '../../core/representation/index'
+import { askInWords } from '../../core/speech/say'
+import { pretty, WORD_PACKS } from '../../core/speech/words'
+import { offersFor } from '../../core/representation/index'
 import type { SavedRecord } from '../../shared/schemas'
 import { placesOf } from '../utils/lit'
 import { request } from '../utils/request'
@@ -19,16 +19,12 @@ const toast = useToast()
 const presenting = usePresenting()
 const { predicts, asked, forward, back, play, playing } = useShowing()
 
-const AdviceDialog = defineAsyncComponent(() => import('../components/bench/AdviceDialog.vue'))
-const ReadDialog = defineAsyncComponent(() => import('../components/bench/ReadDialog.vue'))
-const advising = ref(false)
-const reading = ref(false)
 const saving = ref(false)
 const keys = ref(false)
 const ask = ref<{ focus: () => void } | null>(null)
+const more = ref<{ advise: () => void } | null>(null)
 const moveLine = ref<{ focus: () => void } | null>(null)
 const whisper = ref('')
-const notice = ref('')
 const trouble = ref('')
 
 await open()
@@ -60,45 +56,7 @@ const places = computed(() => {
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])
 const newest = computed(() => bench.lit === bench.stones.length - 1)
 
-const settingOut = computed(() => ['align', 'copy'].includes(bench.stones.at(-1)?.owedKind ?? ''))
-/** What stands in the say strip. In Alone Sett keeps quiet unless a move cannot be made. */
-const said = computed(() => {
-  if (bench.refusal) return bench.refusal.message
-  if (notice.value) return notice.value
-  if (bench.hint && bench.next)
-    return `Next could be: ${sayAct(bench.next, now.value.standing.value, setup.value.problem, pack.value, REPRESENTATIONS[setup.value.representation].verbs, now.value.standing.begunCount?.from)}`
-  // A number out of line or copied wrongly is a slip in setting out, and is put right at once; others wait to be found.
-  if (bench.bench.mode === 'alone' && !bench.replaying && !settingOut.value)
-    return bench.result.finished ? `Read: ${printExact(bench.result.read!)}.` : ''
-  const stone = bench.stones[bench.lit]
-  return stone ? stone.say : `${capital(askInWords(setup.value.problem, pack.value))}.`
-})
-const tone = computed(() => {
-  const stone = bench.stones.at(-1)
-  if (bench.refusal) return 'again'
-  if (bench.bench.mode === 'alone' && !settingOut.value) return ''
-  if (stone?.owed) return 'again'
-  return bench.result.right ? 'agrees' : ''
-})
-const spoken = ref('')
-watch([said, () => bench.stones.length], () => (spoken.value = said.value))
-/** Said by the machine's own voice, where it has one and it is wanted. */
-const aloud = useLocalStorage('sett.aloud', false)
-const voice = useSpeechSynthesis(spoken, { lang: 'en' })
-watch(spoken, (text) => {
-  if (!aloud.value || !voice.isSupported.value) return
-  voice.stop()
-  if (text) voice.speak()
-})
-watch(
-  () => bench.bench,
-  () => (notice.value = ''),
-)
-async function sayAgain(): Promise<void> {
-  spoken.value = ''
-  await nextTick()
-  spoken.value = said.value
-}
+const { said, tone, notice, spoken, aloud, canSpeak, sayAgain } = useSayStrip()
 
 function save(): void {
   if (bench.bench.log.length > 0) saving.value = true
@@ -133,17 +91,6 @@ const nearest = computed(() => {
   const wanted = ['columns', 'chips', 'openline', 'counters'] as const
   return wanted.find((id) => id !== setup.value.representation && fits.includes(id)) ?? null
 })
-const moreMenu = ref<{ toggle: (event: Event) => void } | null>(null)
-const more = computed(() => [
-  { label: 'Which way fits?', command: () => (advising.value = true) },
-  { label: 'Read the numbers', command: () => (reading.value = true) },
-  {
-    label: 'Several ways on one board',
-    command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),
-  },
-  { label: 'Missing digits', command: () => navigateTo('/missing') },
-  { label: 'Spinner and cards', command: () => navigateTo('/spinner') },
-])
 const openSelect = (label: string): void =>
   document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
 const stepping = computed(() => bench.bench.mode === 'show' || bench.replaying !== null)
@@ -172,7 +119,7 @@ useKeys({
   Escape: () => (presenting.value = false),
   '?': () => (keys.value = true),
   b: () => bench.setBeside(bench.second ? null : nearest.value),
-  '+': () => (advising.value = true),
+  '+': () => more.value?.advise(),
 })
 onBeforeUnmount(() => (presenting.value = false))
 </script>
@@ -231,7 +178,7 @@ onBeforeUnmount(() => (presenting.value = false))
         <span v-if="!said" class="quiet">Sett is quiet. It writes what is moved.</span>
       </p>
       <button
-        v-if="voice.isSupported.value && !presenting"
+        v-if="canSpeak && !presenting"
         type="button"
         class="stone-button aloud"
         aria-label="Say it aloud"
@@ -292,10 +239,7 @@ onBeforeUnmount(() => (presenting.value = false))
         <button v-if="!bench.second" type="button" class="stone-button" @click="bench.setBeside(nearest)">
           Beside
         </button>
-        <button type="button" class="stone-button" aria-haspopup="menu" @click="(e) => moreMenu?.toggle(e)">
-          More
-        </button>
-        <Menu ref="moreMenu" :model="more" popup />
+        <MoreMenu ref="more" />
         <button type="button" class="stone-button" :disabled="bench.bench.log.length === 0" @click="save">Save</button>
         <button type="button" class="stone-button" @click="next">Next problem</button>
         <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">
@@ -307,8 +251,6 @@ onBeforeUnmount(() => (presenting.value = false))
     <button v-else type="button" class="stone-button leave" @click="presenting = false">Leave presenting</button>
     <SaveDialog v-if="saving" v-model:open="saving" @saved="saved" />
     <KeysDialog v-if="keys" v-model:open="keys" />
-    <AdviceDialog v-if="advising" v-model:open="advising" />
-    <ReadDialog v-if="reading" v-model:open="reading" />
   </div>
 </template>
 

@@ -1,12 +1,9 @@
 <script setup lang="ts">
-import { gesture, type Spot } from '../../../core/representation/placed/gesture'
+import type { Spot } from '../../../core/representation/placed/gesture'
 import type { PlacedMaterial, PlacedState, Zone } from '../../../core/representation/placed/state'
-import { printMove } from '../../../core/representation/placed/text'
 import { placeName } from '../../../core/number/places'
-import { attempt } from '../../../core/refusal'
 import { inside } from '../../composables/usePlacedBoxes'
 import { blockSize, layOut } from '../../utils/matLayout'
-import { NOTHING_OUT, track } from '../../utils/pieces'
 
 const props = defineProps<{
   material: PlacedMaterial
@@ -51,17 +48,19 @@ const { boxOf, zones, units, spotAt } = usePlacedBoxes({
   form,
 })
 
-const tracked = shallowRef(NOTHING_OUT)
-const hand = ref<{ spot: Spot; ids: readonly number[]; count: number } | null>(null)
-const lifted = computed(() => new Set(hand.value?.ids ?? []))
-watch(
-  () => props.state,
-  (state) => {
-    tracked.value = track(tracked.value, state, lifted.value, props.stones - 1)
-    hand.value = null
-  },
-  { immediate: true },
-)
+const nameOf = (place: number, count: number): string =>
+  place === 0 && count !== 1 ? props.ones : placeName(place, count)
+const WHERE: Record<Zone, string> = { store: 'store', mat: 'on the mat', beside: 'set beside', taken: 'taken away' }
+const { tracked, hand, lifted, hold, letGo, tapPiece, tapSpot, pickCount } = usePlacedHand({
+  material: props.material,
+  state: toRef(props, 'state'),
+  stones: toRef(props, 'stones'),
+  nameOf,
+  where: (zone) => WHERE[zone],
+  move: (text) => emit('move', text),
+  refuse: (why) => emit('refuse', why),
+  say: (text) => emit('say', text),
+})
 
 /** Every block out with the place it is drawn at, and where it starts from when it is new. */
 const drawn = computed((before?: readonly { id: number; x: number; y: number }[]) => {
@@ -86,9 +85,6 @@ function shelfSpot(place: number): { x: number; y: number } {
   return { x: box.x + box.w / 2, y: box.y + 10 }
 }
 
-const nameOf = (place: number, count: number): string =>
-  place === 0 && count !== 1 ? props.ones : placeName(place, count)
-const WHERE: Record<Zone, string> = { store: 'store', mat: 'on the mat', beside: 'set beside', taken: 'taken away' }
 const labelOf = (spot: Spot): string =>
   spot.zone === 'store'
     ? `Store of ${nameOf(spot.place, 2)}`
@@ -113,52 +109,6 @@ const arrow = computed(() => {
     text: props.exchange.from > props.exchange.to ? '1 for 10' : '10 for 1',
   }
 })
-
-/* --- the hand: pick up here, let go there --- */
-function pick(spot: Spot, ids: readonly number[], count: number): void {
-  hand.value = { spot, ids, count }
-  emit('say', `${count} ${nameOf(spot.place, count)} in the hand. Choose where to let go, or press Escape.`)
-}
-function pickCount(spot: Spot, count: number): void {
-  if (spot.zone === 'store') return pick(spot, [], count)
-  const here = tracked.value.pieces.filter((p) => p.zone === spot.zone && p.place === index(spot.place))
-  if (here.length === 0) return emit('refuse', `There are no ${nameOf(spot.place, 2)} ${WHERE[spot.zone]}.`)
-  const n = Math.min(count, here.length)
-  pick(
-    spot,
-    here.slice(-n).map((p) => p.id),
-    n,
-  )
-}
-function letGo(to: Spot): void {
-  const held = hand.value
-  if (!held) return
-  const meant = attempt(() => gesture(props.material, props.state, held.spot, held.count, to))
-  if ('refused' in meant) {
-    emit('refuse', meant.refused.message)
-    hand.value = null
-  } else if (meant.ok) {
-    emit('move', printMove(props.material, meant.ok))
-    // Held until the mat has changed, so that it is these very pieces that go; and let go where the move was refused.
-    void nextTick(() => (hand.value = null))
-  } else hand.value = null
-}
-function tapPiece(id: number): void {
-  const found = tracked.value.pieces.find((p) => p.id === id)!
-  const piece = { ...found, place: found.place - props.material.decimals }
-  const same = hand.value && hand.value.spot.zone === piece.zone && hand.value.spot.place === piece.place
-  if (hand.value && !same) return letGo({ zone: piece.zone, place: piece.place })
-  const ids = new Set(hand.value?.ids ?? [])
-  if (!ids.delete(id)) ids.add(id)
-  if (ids.size === 0) hand.value = null
-  else pick({ zone: piece.zone, place: piece.place }, [...ids], ids.size)
-}
-function tapSpot(spot: Spot): void {
-  if (!hand.value) return pickCount(spot, 1)
-  const same = hand.value.spot.zone === spot.zone && hand.value.spot.place === spot.place
-  if (same) return pickCount(spot, hand.value.count + 1)
-  letGo(spot)
-}
 
 /* --- keyboard: arrows walk between the spots --- */
 const grid = computed<readonly (readonly Spot[])[]>(() => [
@@ -201,18 +151,8 @@ function key(event: KeyboardEvent, spot: Spot, row: number, column: number): voi
 const { dragging, justDragged } = useDragging(root, {
   grip: '.grip',
   carried: '.piece.lifted, .ghost',
-  start({ id, place }) {
-    const piece = tracked.value.pieces.find((p) => p.id === Number(id))
-    if (!piece) hand.value = { spot: { zone: 'store', place: Number(place) }, ids: [], count: 1 }
-    else if (!lifted.value.has(piece.id))
-      hand.value = {
-        spot: { zone: piece.zone, place: piece.place - props.material.decimals },
-        ids: [piece.id],
-        count: 1,
-      }
-    // A block of the store is drawn anew under the finger; others go from where they lie.
-    return !piece
-  },
+  // A piece of the store is drawn anew under the finger; others go from where they lie.
+  start: ({ id, place }) => !hold(Number(id), Number(place)),
   end(x, y) {
     const spot = spotAt(x, y)
     if (spot) letGo(spot)

@@ -1,0 +1,58 @@
+import { capital, WORD_PACKS } from '../../core/speech/words'
+import { askInWords, sayAct } from '../../core/speech/say'
+import { printExact } from '../../core/number/numeral'
+import { REPRESENTATIONS } from '../../core/representation/index'
+
+/** What stands in the say strip, in which tone, and what is spoken of it. */
+export function useSayStrip() {
+  const bench = useBench()
+  const setup = computed(() => bench.bench.setup)
+  const pack = computed(() => WORD_PACKS[setup.value.choices.words])
+  /** Something to be said once, until the bench changes. */
+  const notice = ref('')
+
+  /** A number out of line or copied wrongly is a slip in setting out, and is put right at once; others wait to be found. */
+  const settingOut = computed(() => ['align', 'copy'].includes(bench.stones.at(-1)?.owedKind ?? ''))
+  const quiet = computed(() => bench.bench.mode === 'alone' && !settingOut.value)
+  /** In Alone Sett keeps quiet unless a move cannot be made. */
+  const said = computed(() => {
+    if (bench.refusal) return bench.refusal.message
+    if (notice.value) return notice.value
+    if (bench.hint && bench.next) {
+      const { standing } = bench.bench.now
+      const { verbs } = REPRESENTATIONS[setup.value.representation]
+      const next = sayAct(bench.next, standing.value, setup.value.problem, pack.value, verbs, standing.begunCount?.from)
+      return `Next could be: ${next}`
+    }
+    if (quiet.value && !bench.replaying) return bench.result.finished ? `Read: ${printExact(bench.result.read!)}.` : ''
+    const stone = bench.stones[bench.lit]
+    return stone ? stone.say : `${capital(askInWords(setup.value.problem, pack.value))}.`
+  })
+  const tone = computed(() => {
+    if (bench.refusal) return 'again'
+    if (quiet.value) return ''
+    if (bench.stones.at(-1)?.owed) return 'again'
+    return bench.result.right ? 'agrees' : ''
+  })
+
+  const spoken = ref('')
+  watch([said, () => bench.stones.length], () => (spoken.value = said.value))
+  /** Said by the machine's own voice, where it has one and it is wanted. */
+  const aloud = useLocalStorage('sett.aloud', false)
+  const voice = useSpeechSynthesis(spoken, { lang: 'en' })
+  watch(spoken, (text) => {
+    if (!aloud.value || !voice.isSupported.value) return
+    voice.stop()
+    if (text) voice.speak()
+  })
+  watch(
+    () => bench.bench,
+    () => (notice.value = ''),
+  )
+  async function sayAgain(): Promise<void> {
+    spoken.value = ''
+    await nextTick()
+    spoken.value = said.value
+  }
+  return { said, tone, notice, spoken, aloud, canSpeak: voice.isSupported, sayAgain }
+}
