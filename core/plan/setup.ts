@@ -49,6 +49,8 @@ export function setUp(request: PlanRequest): Setup {
     throw new Refusal(fit.why, titles.length > 0 ? `It would fit on: ${titles.join(', ')}.` : '')
   }
   const offered = waysOf(problem, REPRESENTATIONS[representation])
+  if (offered.length === 0)
+    throw new Refusal(`There is no way to work ${printProblem(problem)} with ${REPRESENTATIONS[representation].title}.`)
   const way = request.way ?? offered[0]?.way ?? 'ones-first'
   if (!isWay(way)) throw new Refusal(`There is no way called “${String(way)}”.`)
   if (!offered.some((w) => w.way === way))

@@ -195,6 +195,14 @@ describe('pages written by hand', () => {
     expect(slipsOf(b)).toEqual([SLIPS.falseLine])
     expect(replay(recordOf(mended)).right).toBe(true)
   })
+  test('a number may be parted at once, without being written by itself first', () => {
+    const b = work('37 + 45', 'partials', 'apart', 'write 37 = 30 + 7', 'write 45 = 40 + 5', 'write 30 + 40 = 70')
+    expect(b.now.stones.flatMap((s) => s.acts.map((a) => a.kind))).toEqual(['lay', 'split', 'pose', 'split', 'join'])
+    expect(b.now.standing.value).toBe('77')
+  })
+  test('a way up leads up', () => {
+    expect(() => work('52 - 37', 'openline', 'hop-up', 'way 52 to 37')).toThrow('37 is less than 52.')
+  })
   test('what is true but does not follow is refused and says so', () => {
     expect(() => work('29 + 46', 'friendly', 'make-friendly', 'write 29', 'write 28 + 1 = 29')).toThrow(
       'is true, but it does not follow from what stands, 29',

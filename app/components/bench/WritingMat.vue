@@ -20,6 +20,7 @@ const emit = defineEmits<{ move: [text: string] }>()
 
 const id = computed(() => props.setup.representation)
 const works = computed(() => props.mode !== 'show')
+const signOf = (i: number): string => (props.setup.worked.terms[i - 1]?.operation === '-' ? '−' : '+')
 /** Numbers as they were asked, each over its parts where it has been parted. */
 const heads = computed(() => {
   const all: { sign: string; number: string; parts: readonly string[] }[] = []
@@ -28,8 +29,11 @@ const heads = computed(() => {
     if (act?.kind === 'pose')
       all.push({ sign: act.operation === '-' ? '−' : '+', number: printExact(act.amount), parts: [] })
     if (act?.kind === 'split') {
-      const at = all.findLastIndex((h) => h.number === printExact(act.whole))
-      if (at >= 0) all[at] = { ...all[at]!, parts: act.parts.map(printExact) }
+      const number = printExact(act.whole)
+      let at = all.findLastIndex((h) => h.number === number)
+      // A number may be parted before it was written by itself.
+      if (at < 0) at = all.push({ sign: all.length > 0 ? signOf(all.length) : '', number, parts: [] }) - 1
+      all[at] = { ...all[at]!, parts: act.parts.map(printExact) }
     }
   }
   return all

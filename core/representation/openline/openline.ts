@@ -1,5 +1,5 @@
 import { change, type Act, type BeginAct } from '../../act/act'
-import { add, negate, sign, sum, ZERO, type Exact } from '../../number/exact'
+import { add, compare, negate, sign, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
 import { fitWholes } from '../../problem/fit'
 import { Refusal } from '../../refusal'
@@ -49,6 +49,11 @@ function apply(s: OpenLineState, move: OpenLineMove): OpenLineState {
       return { ...s, start: move.at }
     case 'way':
       if (!empty(s)) throw new Refusal('The line has its starting point already.', 'Hop on from it, or undo.')
+      if (compare(move.to, move.from) < 0)
+        throw new Refusal(
+          `${printExact(move.to)} is less than ${printExact(move.from)}.`,
+          'A way up goes from the smaller number to the greater.',
+        )
       return { ...s, begun: { kind: 'begin', from: move.from, step: '1' as Exact, to: move.to, times: null } }
     case 'hop': {
       const here = landings(s).at(-1)

@@ -1,10 +1,10 @@
 import { amountAct, type Act } from '../../act/act'
-import { owing, stand, standingAtStart, type Standing } from '../../act/standing'
-import { add, sign, subtract, ZERO, type Exact } from '../../number/exact'
+import { owing, stand, standingAtStart, termDone, type Standing } from '../../act/standing'
+import { add, negate, sign, subtract, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
 import { countsAt, digitsOf, placeOfUnit, placeParts } from '../../number/places'
 import { fitWholes, type Sort } from '../../problem/fit'
-import { printProblem, type Problem } from '../../problem/problem'
+import { printProblem, type Problem, type Sign } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { exchangesIn } from '../parted'
 import type { Recognised, Representation, RepresentationId } from '../representation'
@@ -58,13 +58,18 @@ function sideWorth(side: string): Exact | undefined {
 const partsIn = (side: string): readonly Exact[] =>
   /^[\d. +]+$/.test(side) ? side.split(' + ').map((n) => valueOf(parseNumeral(n))) : []
 
+const size = (n: Exact): Exact => (sign(n) < 0 ? negate(n) : n)
+
 /** What a line with these numbers could part, or put together. */
 function* partings({ standing }: WritingState, text: string, kind: 'split' | 'gather'): Generator<Act> {
   const [left = [], right = []] = text.split(' = ').map(partsIn)
   const [whole, parts] = kind === 'split' ? [left, right] : [right, left]
   const { counts, decimals } = standing
   const held = [...placeParts(counts, decimals)]
-  const stands = kind === 'split' || [...parts].sort().join() === held.sort().join()
+  const stands =
+    kind === 'split'
+      ? standing.laid && (whole[0] === standing.value || whole[0] === size(owing(standing)))
+      : [...parts].sort().join() === held.sort().join()
   if (whole.length === 1 && parts.length > 1 && stands) yield { kind, whole: whole[0]!, parts }
 }
 
@@ -105,9 +110,26 @@ function* candidates(d: Dialect, s: WritingState, text: string): Generator<Act> 
   for (const value of [standing.value, ...numbers]) yield { kind: 'read', value }
 }
 
-/** The act that a line writes; null where it is a sum that does not hold. @throws Refusal when it does not follow. */
-function actOf(d: Dialect, s: WritingState, text: string): Act | null {
-  for (const act of candidates(d, s, text)) if (d.line(s, act) === text) return act
+/**
+ * A number parted before it was written by itself: the first one, or the next that is asked. It is laid, or asked, and parted.
+ */
+function partedAtOnce({ problem, standing }: WritingState, text: string): readonly Act[] {
+  const [left = [], parts = []] = text.split(' = ').map(partsIn)
+  const [whole] = left
+  if (left.length !== 1 || !whole || parts.length < 2 || sum(parts) !== whole) return []
+  const split: Act = { kind: 'split', whole, parts }
+  const { counts, decimals } = standing
+  if (!standing.laid) return [amountAct('lay', digitsOf(whole, counts.length, decimals), decimals), split]
+  const term = problem.terms[standing.begun - 1]
+  const asked = term && (term.operation === '+' || term.operation === '-') && valueOf(term.number) === whole
+  return asked && termDone(standing) ? [{ kind: 'pose', operation: term.operation as Sign, amount: whole }, split] : []
+}
+
+/** The acts that a line writes; null where it is a sum that does not hold. @throws Refusal when it does not follow. */
+function actsOf(d: Dialect, s: WritingState, text: string): readonly Act[] | null {
+  for (const act of candidates(d, s, text)) if (d.line(s, act) === text) return [act]
+  const atOnce = partedAtOnce(s, text)
+  if (atOnce.length > 0) return atOnce
   const sides = text.split(' = ')
   const worths = sides.map(sideWorth)
   const now = printExact(s.standing.value)
@@ -120,11 +142,11 @@ function actOf(d: Dialect, s: WritingState, text: string): Act | null {
 
 function apply(d: Dialect, s: WritingState, move: WritingMove): WritingState {
   if (move.kind === 'undo') return move.was
-  const act = actOf(d, s, move.line)
+  const acts = actsOf(d, s, move.line)
   return {
     ...s,
-    standing: act ? stand(s.problem, s.standing, act) : s.standing,
-    lines: [...s.lines, { text: move.line, act }],
+    standing: (acts ?? []).reduce((now, act) => stand(s.problem, now, act), s.standing),
+    lines: [...s.lines, { text: move.line, act: acts?.at(-1) ?? null }],
   }
 }
 
@@ -133,15 +155,10 @@ function recognise(d: Dialect, before: WritingState, moves: readonly WritingMove
   let state = before
   for (const [i, move] of moves.entries()) {
     if (move.kind !== 'write') return undefined
-    const act = actOf(d, state, move.line)
-    if (i === moves.length - 1)
-      return act
-        ? [act]
-        : {
-            soFar: [],
-            owed: { kind: 'false-line', left: move.line.split(' = ')[0]!, wrote: move.line.split(' = ')[1]! },
-          }
-    if (act) return undefined
+    const acts = actsOf(d, state, move.line)
+    const [left = '', wrote = ''] = move.line.split(' = ')
+    if (i === moves.length - 1) return acts ?? { soFar: [], owed: { kind: 'false-line', left, wrote } }
+    if (acts) return undefined
     state = apply(d, state, move)
   }
   return undefined
