@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { digitsOf } from '../../core/number/places'
-import { printExact, valueOf } from '../../core/number/numeral'
-import { decimalsIn, totals } from '../../core/problem/problem'
+import { printExact } from '../../core/number/numeral'
+import { decimalsIn } from '../../core/problem/problem'
 import { askInWords } from '../../core/speech/say'
 import { pretty, WORD_PACKS } from '../../core/speech/words'
 import { offersFor } from '../../core/representation/index'
 import type { SavedRecord } from '../../shared/schemas'
 import { placesOf } from '../utils/lit'
+import { placesFor } from '../utils/placesFor'
 import { request } from '../utils/request'
 
 const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDialog.vue'))
@@ -47,11 +47,7 @@ watch(
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
 const pack = computed(() => WORD_PACKS[setup.value.choices.words])
-const places = computed(() => {
-  const all = [...totals(setup.value.problem), ...setup.value.problem.terms.map((t) => valueOf(t.number))]
-  const decimals = decimalsIn(setup.value.problem)
-  return Math.max(2, ...all.map((v) => digitsOf(v, decimals + 1, decimals).length - decimals))
-})
+const places = computed(() => placesFor(setup.value.problem))
 
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])
 const newest = computed(() => bench.lit === bench.stones.length - 1)

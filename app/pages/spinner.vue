@@ -17,6 +17,8 @@ import { pretty } from '../../core/speech/words'
 
 /** Spinner practice: a number card, a spin, the problem on the mat, its sentence on the page; and which column changed. */
 const bench = useBench()
+// The mat here is the bench's: it is given back as it was, with whatever stood on it.
+onBeforeUnmount(bench.lend())
 const kept = useLocalStorage('sett.spinner', {
   sectors: '+10 +20 +30 −10 −20 −30',
   least: 0,

@@ -63,13 +63,46 @@ export const useBench = defineStore('bench', () => {
   })
   const unsaved = computed(() => bench.value.log.length > savedLength.value)
 
+  /** While the bench is lent to a practice page, nothing of it is kept or set aside: what was there comes back as it was. */
+  let lent = false
+
+  /** Lends the bench; what is returned puts everything back as it stood. */
+  function lend(): () => void {
+    const was = {
+      bench: bench.value,
+      id: id.value,
+      startedAt: startedAt.value,
+      clock: clock.value,
+      saved: savedLength.value,
+      aside: aside.value,
+      replaying: replaying.value,
+      settings: [mode.value, way.value, material.value] as const,
+    }
+    lent = true
+    return () => {
+      lent = false
+      bench.value = was.bench
+      id.value = was.id
+      startedAt.value = was.startedAt
+      clock.value = was.clock
+      savedLength.value = was.saved
+      aside.value = was.aside
+      replaying.value = was.replaying
+      ;[mode.value, way.value, material.value] = was.settings
+      refusal.value = null
+      picked.value = null
+      hint.value = false
+    }
+  }
+
   function keep(): void {
+    if (lent) return
     const worked = bench.value.log.length > 0
     draft.value = worked ? { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) } : null
   }
 
   function lay(opened: Bench): void {
-    if (unsaved.value && bench.value.mode !== 'show')
+    if (unsaved.value && bench.value.mode !== 'show' && !lent)
       aside.value = { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }
     bench.value = opened
     id.value = crypto.randomUUID()
@@ -129,8 +162,15 @@ export const useBench = defineStore('bench', () => {
     const m = bench.value.mode
     const opened = attempt(() => translate(bench.value, m === 'show' ? followed(request) : request))
     if ('refused' in opened) refusal.value = opened.refused
-    else take(opened.ok, m)
-    aside.value = null
+    else change(opened.ok)
+  }
+
+  /** Another material for the same work. What did not come across whole is set aside, to be brought back. */
+  function change(opened: Bench): void {
+    const { now, mode: m } = bench.value
+    const whole = opened.now.standing.value === now.standing.value && (now.second?.stones.length ?? 0) === 0
+    take(opened, m)
+    if (whole) aside.value = null
   }
 
   function take(opened: Bench, m: Mode): void {
@@ -145,8 +185,7 @@ export const useBench = defineStore('bench', () => {
     const request = requestFor(problem.value, { material: representation })
     const moved = attempt(() => translate(bench.value, bench.value.mode === 'show' ? followed(request) : request))
     if ('refused' in moved) return moved.refused
-    take(moved.ok, bench.value.mode)
-    aside.value = null
+    change(moved.ok)
     return null
   }
 
@@ -317,6 +356,7 @@ export const useBench = defineStore('bench', () => {
     second,
     byHand,
     setBeside,
+    lend,
     another,
     save,
     resume,

@@ -45,7 +45,7 @@ function whatIsLeft(s: Standing): Act {
 function apart(problem: Problem, s: Standing): Act | null {
   return frame(problem, s, () => {
     const parts = partsOf(inHand(problem, s), s)
-    if (s.parted < s.begun && parts.length > 1 && !(s.begun === 1 ? false : termDone(s)))
+    if (s.parted < s.begun && parts.length > 1 && (s.begun === 1 || !termDone(s)))
       return { kind: 'split', whole: inHand(problem, s), parts }
     if (!termDone(s)) return partWork(s)
     const held = placeParts(s.counts, s.decimals)

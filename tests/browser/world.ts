@@ -1,3 +1,4 @@
+import { AxeBuilder } from '@axe-core/webdriverjs'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
@@ -148,6 +149,12 @@ export async function text(driver: WebDriver, css: string, fits: string | RegExp
     .catch(() => {
       throw new Error(`${css} says ${JSON.stringify(last)}, not ${fits}`)
     })
+}
+
+/** axe finds nothing to mend on what is shown. */
+export async function noViolations(driver: WebDriver): Promise<void> {
+  const { violations } = await new AxeBuilder(driver).analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual([])
 }
 
 export { By, Key, until }

@@ -4,10 +4,10 @@ import { setUp } from '../../../core/plan/setup'
 import { standingFor } from '../../../core/plan/plan'
 import { goesOn } from '../../../core/plan/lines'
 import { stand } from '../../../core/act/standing'
-import { digitsOf } from '../../../core/number/places'
-import { printExact, valueOf } from '../../../core/number/numeral'
+import { printExact } from '../../../core/number/numeral'
 import { capital } from '../../../core/number/words'
-import { decimalsIn, totals } from '../../../core/problem/problem'
+import { placesFor } from '../../utils/placesFor'
+import { decimalsIn } from '../../../core/problem/problem'
 import { offersFor, REPRESENTATIONS } from '../../../core/representation/index'
 import type { RepresentationId } from '../../../core/representation/representation'
 import { BLOCKS } from '../../../core/representation/blocks/blocks'
@@ -30,11 +30,7 @@ const setup = computed(() => setUp({ problem: problem.value, representation: id.
 const standing = computed(() =>
   props.panel.plan.steps.reduce((s, { act }) => stand(setup.value.worked, s, act), standingFor(setup.value.worked)),
 )
-const places = computed(() => {
-  const decimals = decimalsIn(problem.value)
-  const all = [...totals(problem.value), ...problem.value.terms.map((t) => valueOf(t.number))]
-  return Math.max(2, ...all.map((v) => digitsOf(v, decimals + 1, decimals).length - decimals))
-})
+const places = computed(() => placesFor(problem.value))
 const materials = computed(() =>
   offersFor(problem.value)
     .filter((o) => o.fits && o.representation !== 'equations')
