@@ -26,7 +26,29 @@ export interface Choices {
   readonly startFrom: 'greater' | 'first'
   /** Whether the class works the standard column method yet. */
   readonly columnMethod: boolean
+  /** How the abacus is worked. */
+  readonly abacus: AbacusChoices
 }
+
+/** How a class works its abacus (practice, section 9; common practice, no source). */
+export interface AbacusChoices {
+  /** How many rods the frame has, 1 to 13; 0 for as many as the problem needs. */
+  readonly rods: number
+  /** How many rods lie to the right of the unit rod, at the least. */
+  readonly right: number
+  /** Whether a number is worked from its highest place or from the ones. */
+  readonly order: 'highest' | 'ones'
+  /** Of a ten complement, what comes first: the ten on the next rod, or the complement on this one. */
+  readonly first: 'ten' | 'complement'
+  /** The hand that works, or both: the left for the tens and all above. */
+  readonly hands: Hand | 'both'
+  /** What the complements are called. */
+  readonly names: ComplementNames
+  /** How many beads each rod of the bead frame has. */
+  readonly frameBeads: 9 | 10
+}
+
+export type ComplementNames = 'complement' | 'friend' | 'partner'
 
 /** 20 is four marks on each of five fingers, 12 three on each of four; or so many on each finger, from the little one to the thumb. */
 export type JointMarks = 20 | 12 | readonly [number, number, number, number, number]
@@ -69,6 +91,15 @@ export const DEFAULT_CHOICES: Choices = {
   hops: 'joined',
   startFrom: 'greater',
   columnMethod: true,
+  abacus: {
+    rods: 0,
+    right: 0,
+    order: 'highest',
+    first: 'ten',
+    hands: 'right',
+    names: 'complement',
+    frameBeads: 9,
+  },
 }
 
 export const withDefaults = (choices?: Partial<Choices>): Choices => ({ ...DEFAULT_CHOICES, ...choices })

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { FINGERS } from '../core/choices'
+import { MAX_PROBLEM_LENGTH } from '../core/problem/problem'
+import { MOST_RODS } from '../core/representation/abacus/abacus'
 import { REPRESENTATION_IDS } from '../core/representation/representation'
 import { WAY_IDS } from '../core/way/way'
 import { HELP_LEVELS, MODES, type Help } from './levels'
@@ -53,6 +55,17 @@ const hands = {
   startFrom: oneOf(['greater', 'first']).default('greater'),
   columnMethod: z.boolean('Worked yet or not is wanted.').default(true),
   touchExchanges: z.boolean('With exchanges or without is wanted.').default(true),
+  abacus: z
+    .strictObject({
+      rods: z.int('A frame has 1 to 13 rods.').min(0).max(MOST_RODS, 'A frame has 1 to 13 rods.').default(0),
+      right: z.int().min(0).max(3, 'At most three rods lie to the right of the unit rod.').default(0),
+      order: oneOf(['highest', 'ones']).default('highest'),
+      first: oneOf(['ten', 'complement']).default('ten'),
+      hands: oneOf(['right', 'left', 'both']).default('right'),
+      names: oneOf(['complement', 'friend', 'partner']).default('complement'),
+      frameBeads: z.union([z.literal(9), z.literal(10)], 'A rod has nine or ten beads.').default(9),
+    })
+    .prefault({}),
 }
 export const handsSchema = z.strictObject(hands)
 
@@ -78,7 +91,10 @@ const entrySchema = z.strictObject({
 export const workSchema = z.strictObject({
   format: z.literal('sett-record', 'This is not a record of Sett.'),
   version: z.literal(FILE_VERSION, 'This record is of another version.'),
-  problem: z.string('The problem is text.').min(1, 'The problem is missing.').max(200, 'The problem is too long.'),
+  problem: z
+    .string('The problem is text.')
+    .min(1, 'The problem is missing.')
+    .max(MAX_PROBLEM_LENGTH, 'The problem is too long.'),
   representation: oneOf(REPRESENTATION_IDS),
   also: z.array(oneOf(REPRESENTATION_IDS)).max(REPRESENTATION_IDS.length),
   both: oneOf(REPRESENTATION_IDS).nullable().default(null),

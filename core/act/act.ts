@@ -1,6 +1,7 @@
 import { add, divide, exact, multiply, negate, subtract, sum, ZERO, type Exact } from '../number/exact'
 import { placeOfUnit, unitOf, worth, type Counts } from '../number/places'
 import type { Sign } from '../problem/problem'
+import type { BeadRule } from './beads'
 
 /** So many pieces of one worth: `{ count: 7, unit: '1' }` is seven ones. */
 export interface Pieces {
@@ -34,9 +35,17 @@ export type Act =
       readonly pieces?: readonly Pieces[]
       /** The numbers said while it was counted out, one touch each, where it was. */
       readonly said?: readonly Exact[]
+      /** Of one digit on beads: by which rule they allow it. */
+      readonly rule?: BeadRule
       readonly parts?: readonly Act[]
     }
-  | { readonly kind: 'pose'; readonly operation: Sign; readonly amount: Exact }
+  | {
+      readonly kind: 'pose'
+      readonly operation: Sign
+      readonly amount: Exact
+      /** What is still owed of the number before is left as it is. */
+      readonly leaves?: boolean
+    }
   | BeginAct
   | { readonly kind: 'count'; readonly by: Exact; readonly word: Exact }
   | { readonly kind: 'group'; readonly count: Exact; readonly size: Exact }

@@ -65,7 +65,7 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
     case 'read':
       return { ...s, read: act.value }
     case 'pose':
-      return pose(problem, s, act.operation, act.amount)
+      return pose(problem, act.leaves ? settled(s) : s, act.operation, act.amount)
     case 'begin':
       return {
         ...s,
@@ -133,6 +133,9 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
     }
   }
 }
+
+/** The number in hand taken as done, whatever is owed of it. */
+const settled = (s: Standing): Standing => ({ ...s, left: noCounts(s.left.length), unposed: ZERO, laid: true })
 
 /** What is set beside before its turn, or against the sign, changes nothing of what is owed. */
 function pose(problem: Problem, s: Standing, operation: Sign, amount: Exact): Standing {

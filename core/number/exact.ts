@@ -78,6 +78,8 @@ export const negate = (a: Exact): Exact => subtract(ZERO, a)
 /** −1, 0 or 1: whether a is less than, equal to or greater than b. */
 export const compare = (a: Exact, b: Exact): number => (a === b ? 0 : sign(subtract(a, b)))
 export const sign = (a: Exact): number => (a === ZERO ? 0 : a.startsWith('-') ? -1 : 1)
+/** How far from nought: the number without its sign. */
+export const sizeOf = (a: Exact): Exact => (sign(a) < 0 ? negate(a) : a)
 export const sum = (values: Iterable<Exact>): Exact => [...values].reduce(add, ZERO)
 export const isWhole = (a: Exact): boolean => !a.includes('/')
 

@@ -1,4 +1,4 @@
-import { exact, isWhole, multiply, type Exact } from './exact'
+import { exact, isWhole, multiply, sizeOf, type Exact } from './exact'
 
 /** A decimal place as its power of ten: 0 is ones, 1 tens, −1 tenths. */
 export type Place = number
@@ -19,6 +19,10 @@ const NAMES = new Map<Place, readonly [string, string]>([
   [6, ['million', 'millions']],
   [7, ['ten-million', 'ten-millions']],
   [8, ['hundred-million', 'hundred-millions']],
+  [9, ['billion', 'billions']],
+  [10, ['ten-billion', 'ten-billions']],
+  [11, ['hundred-billion', 'hundred-billions']],
+  [12, ['trillion', 'trillions']],
 ])
 
 /** What one of this place is called (`ten`), or several (`tens`). */
@@ -93,10 +97,10 @@ export function onlyPlace(counts: Counts): Place | undefined {
 export const placeParts = (counts: Counts, decimals = 0): readonly Exact[] =>
   counts.flatMap((n, p) => (n ? [worth(countsAt(p, n), decimals)] : [])).reverse()
 
-/** The places whose digit is another in one number than in the other, the greatest first; neither is below nought. */
+/** The places whose digit is another in one number than in the other, the greatest first; signs are left aside. */
 export function changedPlaces(a: Exact, b: Exact): readonly Place[] {
   const decimals = [a, b].some((n) => !isWhole(n)) ? MOST_DECIMALS : 0
-  const [x, y] = [digitsOf(a, 1, decimals), digitsOf(b, 1, decimals)]
+  const [x, y] = [a, b].map((n) => digitsOf(sizeOf(n), 1, decimals)) as [Counts, Counts]
   return Array.from({ length: Math.max(x.length, y.length) }, (_, i) => i)
     .filter((i) => (x[i] ?? 0) !== (y[i] ?? 0))
     .map((i) => i - decimals)

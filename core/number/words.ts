@@ -7,6 +7,7 @@ const SMALL = (
 ).split(' ')
 const TENS = '- - twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
 const SCALES: readonly (readonly [bigint, string])[] = [
+  [1_000_000_000n, 'billion'],
   [1_000_000n, 'million'],
   [1_000n, 'thousand'],
 ]
@@ -74,17 +75,17 @@ export function decimalInWords(value: Exact, style: NumberWords = BRITISH): stri
   if (decimals === undefined) return inWords(value, style)
   const digits = [...decimals].map((d) => (d === '0' ? style.zero : SMALL[Number(d)]))
   const said = whole(BigInt(ones!.replace('-', '')), style)
-  return `${value.startsWith('-') ? 'minus ' : ''}${said} point ${digits.join(' ')}`
+  return `${value.startsWith('-') ? 'negative ' : ''}${said} point ${digits.join(' ')}`
 }
 
-/** A number in English words, to 999,999,999: “three hundred and four”, “minus four”, “five sixths”. */
+/** A number in English words, to 999,999,999,999: “three hundred and four”, “negative four”, “five sixths”. */
 export function inWords(value: Exact, style: NumberWords = BRITISH): string {
   const { numerator, denominator } = parts(value)
   const size = numerator < 0n ? -numerator : numerator
-  if (size > 999_999_999n) throw new Error(`${value} is beyond the number names Sett knows`)
+  if (size > 999_999_999_999n) throw new Error(`${value} is beyond the number names Sett knows`)
   const said = whole(size, style)
   const named = denominator === 1n ? said : `${said} ${partsName(denominator, style, size !== 1n)}`
-  return numerator < 0n ? `minus ${named}` : named
+  return numerator < 0n ? `negative ${named}` : named
 }
 
 /** A sentence begins with a capital letter. */

@@ -1,4 +1,7 @@
-import type { Act } from '../act/act'
+import { change, type Act } from '../act/act'
+import { divide, ZERO, type Exact } from '../number/exact'
+import { printExact } from '../number/numeral'
+import { placeName, unitOf, type Place } from '../number/places'
 import type { EquationsState, Line } from '../representation/equations/equations'
 import { equations } from '../representation/equations/equations'
 import { pretty } from '../speech/words'
@@ -7,6 +10,8 @@ import { pretty } from '../speech/words'
 export interface WrittenLine {
   readonly text: string
   readonly equation?: string
+  /** It stands beside the line before it: the rule by which a digit went. */
+  readonly beside?: boolean
 }
 
 /** Whether a line goes on with the count of the line before, which then need not be shown on its own. */
@@ -32,5 +37,27 @@ export function write(
     if (made.kind === 'count') return { text: sequence(next.lines, page.lines.length + i) }
     return text.includes(' = ') ? { text: pretty(text), equation: text } : { text: pretty(text) }
   })
-  return { page: next, lines }
+  return { page: next, lines: [...lines, ...ruleLine(act)] }
+}
+
+/** How a digit went on beads, as it is noted beside the running total: `+7 = +10 − 3`, with the rod where it is not the ones. */
+function ruleLine(act: Act): readonly WrittenLine[] {
+  if ((act.kind !== 'join' && act.kind !== 'take') || !act.rule) return []
+  const place = placeOfAmount(act.amount)
+  const rod = place === 0 ? '' : `${placeName(place)}: `
+  if (act.rule === 'direct' || !act.parts)
+    return [{ text: `${rod}direct${act.parts ? ', then exchanged' : ''}`, beside: true }]
+  const unit = unitOf(place)
+  const inUnits = (a: Act): Exact => divide(change(a), unit)
+  const moved = act.parts.filter((a) => change(a) !== ZERO)
+  const sides = (sign: (n: Exact) => string): string =>
+    `${sign(inUnits(act))} = ${moved.map((a) => sign(inUnits(a))).join(' ')}`
+  const signed = (n: Exact): string => (n.startsWith('-') ? n : `+${n}`)
+  return [{ text: `${rod}${pretty(sides(signed))}`, equation: sides(signed), beside: true }]
+}
+
+/** The place of the digit that an amount is. */
+function placeOfAmount(amount: Exact): Place {
+  const [whole, point = ''] = printExact(amount).split('.')
+  return point ? -point.length : whole!.length - 1
 }

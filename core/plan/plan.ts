@@ -6,12 +6,14 @@ import { answer, printProblem, type Problem } from '../problem/problem'
 import { REPRESENTATIONS } from '../representation/index'
 import { equations } from '../representation/equations/equations'
 import type { RepresentationId } from '../representation/representation'
+import type { BeadDetail } from '../speech/beads'
 import { sayAct } from '../speech/say'
 import { WORD_PACKS } from '../speech/words'
 import { wayById } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
 import { write, type WrittenLine } from './lines'
+import { worked } from './worked'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from './setup'
 
 export interface PlanStep {
@@ -24,6 +26,8 @@ export interface PlanStep {
   /** Representations beside it that cannot show this, or not yet, with the reason. */
   readonly waiting: Readonly<Partial<Record<RepresentationId, string>>>
   readonly lines: readonly WrittenLine[]
+  /** On beads: by which rules the digits went, why by no earlier ones, and what hands and fingers do. */
+  readonly detail?: BeadDetail
 }
 
 export interface Plan {
@@ -36,6 +40,8 @@ export interface Plan {
 
 /** More acts than any problem here can need; a way that goes on longer is broken. */
 const MOST_ACTS = 500
+/** And how many more for each further number of a chain. */
+const MOST_ACTS_A_NUMBER = 100
 
 /** The acts that a way still has before it, from a standing. */
 export function actsAhead(setup: Setup, standing: Standing): readonly Act[] {
@@ -45,7 +51,8 @@ export function actsAhead(setup: Setup, standing: Standing): readonly Act[] {
   const next = (): Act | null => way.next(setup.worked, s, setup.choices)
   for (let act = next(); act; act = next()) {
     acts.push(act)
-    if (acts.length > MOST_ACTS) throw new Error(`the way ${setup.way} does not end for ${printProblem(setup.problem)}`)
+    if (acts.length > MOST_ACTS + MOST_ACTS_A_NUMBER * setup.problem.terms.length)
+      throw new Error(`the way ${setup.way} does not end for ${printProblem(setup.problem)}`)
     s = stand(setup.worked, s, act)
   }
   return acts
@@ -70,13 +77,15 @@ export function plan(request: PlanRequest): Plan {
   let page = equations.start(setup.worked, choices, beside)
   let standing = standingFor(setup.worked)
   const main = REPRESENTATIONS[setup.representation]
-  const steps = actsAhead(setup, standing).map((act): PlanStep => {
+  const steps = actsAhead(setup, standing).map((planned): PlanStep => {
+    const { act, say: how, detail } = worked(setup, here.states[main.id], planned)
     const own = main.perform(here.states[main.id], act)
     const followed = follow(setup, here, [act], { on: main.id, moves: own })
     here = followed
     const said = [
       columnAloud(setup, act),
       sayAct(act, standing.value, problem, pack, main.verbs, standing.begunCount?.from),
+      how,
     ]
       .filter((t) => t !== '')
       .join(' ')
@@ -84,7 +93,15 @@ export function plan(request: PlanRequest): Plan {
     page = written.page
     standing = stand(setup.worked, standing, act)
     const shows = main.shows(here.states[main.id])
-    return { act, say: said, shows, moves: followed.moves, waiting: followed.waiting, lines: written.lines }
+    return {
+      act,
+      say: said,
+      shows,
+      moves: followed.moves,
+      waiting: followed.waiting,
+      lines: written.lines,
+      ...(detail ? { detail } : {}),
+    }
   })
   return { problem, representation: setup.representation, way: setup.way, answer: answer(problem), steps }
 }

@@ -79,7 +79,11 @@ export function setUp(request: PlanRequest): Setup {
 }
 
 /** What every representation of a bench is begun beside. */
-export const besideOf = (setup: Setup): Beside => ({ sort: wayById(setup.way).works, asked: setup.problem })
+export const besideOf = (setup: Setup): Beside => ({
+  sort: wayById(setup.way).works,
+  way: setup.way,
+  asked: setup.problem,
+})
 
 /** What is said of a column of several numbers before its act: the digits added one by one. Empty for every other act. */
 export function columnAloud({ way, worked, choices }: Setup, act: Act): string {

@@ -1,13 +1,14 @@
 import { capital } from '../number/words'
-import { compare, exact, sign, ZERO } from '../number/exact'
+import { compare, exact, sign, sizeOf, ZERO } from '../number/exact'
 import { MAX_DIGITS, numeralOf, printNumeral, valueOf } from '../number/numeral'
 import { decimalsIn, isChain, totals, type Problem } from './problem'
 
 /**
  * What ways of working a material lends itself to: places with exchanges; numbers parted into places and gathered again
- * (`parts`); numbers worked whole; things counted one by one; or the trick of the nines.
+ * (`parts`); numbers worked whole; things counted one by one; the trick of the nines; or
+ * beads on rods.
  */
-export type Sort = 'places' | 'parts' | 'whole' | 'counting' | 'nines'
+export type Sort = 'places' | 'parts' | 'whole' | 'counting' | 'nines' | 'beads'
 
 /** Whether a material can hold a problem; where it cannot, why, in words, and which representations could. */
 export type Fit =
@@ -25,6 +26,8 @@ export interface WholeLimits {
   readonly because: string
   /** How many places below the ones it has; none where absent. */
   readonly decimals?: number
+  /** Whether totals on the way may fall below nought. */
+  readonly below?: boolean
   /** Whether it also multiplies and divides. */
   readonly groups?: boolean
   /** Representations that go further. */
@@ -62,13 +65,13 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
       return no(`${limits.name} holds ${most} at most: ${limits.because}; ${text} is more.`, limits.instead)
   }
   for (const [step, total] of totals(problem).entries()) {
-    if (compare(total, ZERO) < 0)
+    if (compare(total, ZERO) < 0 && !limits.below)
       return no(
         `At number ${step + 1} of the chain the total is ${total}, below nought, and ${limits.name} shows nothing below nought. ` +
           'Positive and negative counters or a number line would hold it.',
         [],
       )
-    if (compare(total, greatest) > 0)
+    if (compare(sizeOf(total), greatest) > 0)
       return no(`the total comes to ${total}; ${limits.name} holds ${most} at most: ${limits.because}.`, limits.instead)
   }
   return FITS

@@ -21,9 +21,9 @@ export interface Problem {
 }
 
 /** How long a typed problem may be before Sett stops reading, in characters. */
-export const MAX_PROBLEM_LENGTH = 200
+export const MAX_PROBLEM_LENGTH = 1500
 /** How many numbers a chain may have. */
-export const MAX_NUMBERS = 12
+export const MAX_NUMBERS = 100
 
 interface Token extends Span {
   readonly kind: 'number' | 'sign'

@@ -1,6 +1,7 @@
 import type { Act, AmountAct } from '../act/act'
-import { stand, termDone, type Standing } from '../act/standing'
-import { compare, type Exact } from '../number/exact'
+import { owing, stand, termDone, type Standing } from '../act/standing'
+import { compare, negate, subtract, type Exact } from '../number/exact'
+import { valueOf } from '../number/numeral'
 import { write, type WrittenLine } from '../plan/lines'
 import { actsAhead, standingFor } from '../plan/plan'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from '../plan/setup'
@@ -10,10 +11,12 @@ import { equations, type EquationsState } from '../representation/equations/equa
 import { isSilent, REPRESENTATIONS } from '../representation/index'
 import { match, type Match, type Side } from '../representation/match'
 import { applyAll, isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
+import { detailOf, type BeadDetail } from '../speech/beads'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
 import { WORD_PACKS } from '../speech/words'
 import { wayById } from '../way/index'
 import { follow, type Followers } from '../plan/follow'
+import { worked } from '../plan/worked'
 import { slipIn, slipInColumn, SLIPS } from './slips'
 
 export type Mode = 'show' | 'together' | 'alone'
@@ -37,6 +40,8 @@ export interface Stone {
   readonly fits: 'planned' | 'part' | 'other'
   /** The name of a slip seen in it, for the record; empty where there is none. */
   readonly slip: string
+  /** On beads: by which rules the digits went, why by no earlier ones, and what hands and fingers do. */
+  readonly detail: BeadDetail | null
   /** Representations that could not show it, with the reason. */
   readonly waiting: Readonly<Partial<Record<RepresentationId, string>>>
 }
@@ -54,7 +59,7 @@ export interface Moment {
   readonly open: { readonly on: RepresentationId; readonly moves: readonly unknown[]; readonly from: Moment } | null
 }
 
-/** One entry of a record: milliseconds since the start, where, and the move as text. On `bench`: `ask`, `undo`, `redo`. */
+/** One entry of a record: milliseconds since the start, where, and the move as text. On `bench`: `ask`, `go on`, `undo`, `redo`. */
 export interface Entry {
   readonly at: number
   readonly on: RepresentationId | 'bench'
@@ -136,7 +141,11 @@ export function matchOf({ setup, now }: Bench): Match | null {
 /** The slips seen so far, by name. */
 export function slipsOf(bench: Bench): readonly string[] {
   const seen = (moment: Moment | null): readonly string[] =>
-    moment?.stones.flatMap((s) => (s.slip ? [s.slip] : [])) ?? []
+    moment?.stones.flatMap((s, i) => {
+      // What is still on its way may yet be finished: it is a slip only once it has been left so.
+      const growing = moment.open !== null && s.fits === 'part' && i === moment.stones.length - 1
+      return s.slip && !growing ? [s.slip] : []
+    }) ?? []
   return [...seen(bench.now), ...seen(bench.now.second), ...(matchOf(bench)?.copied ? [SLIPS.copied] : [])]
 }
 
@@ -148,8 +157,7 @@ export function enter(bench: Bench, entry: Entry): Bench {
   if (entry.on === 'bench') {
     if (entry.move === 'undo') return undo(bench, entry)
     if (entry.move === 'redo') return redo(bench, entry)
-    if (entry.move === 'ask') return step(bench, entry, ask(bench), [])
-    throw new Refusal(`The bench has no move “${entry.move}”.`, 'It knows ask, undo and redo.')
+    return step(bench, entry, onBench(bench, entry.move), [])
   }
   return step(bench, entry, movedAnywhere(bench, entry.on, entry.move), [])
 }
@@ -179,9 +187,30 @@ function undo(bench: Bench, entry: Entry): Bench {
 function redo(bench: Bench, entry: Entry): Bench {
   const again = bench.undone.at(-1)
   if (!again) throw new Refusal('There is nothing to do again.')
-  const moment = again.on === 'bench' ? ask(bench) : movedAnywhere(bench, again.on, again.move)
+  const moment = again.on === 'bench' ? onBench(bench, again.move) : movedAnywhere(bench, again.on, again.move)
   const next = step(bench, again, moment, bench.undone.slice(0, -1))
   return { ...next, log: [...bench.log, entry] }
+}
+
+function onBench(bench: Bench, move: string): Moment {
+  if (move === 'ask') return ask(bench)
+  if (move === 'go on') return goOn(bench)
+  throw new Refusal(`The bench has no move “${move}”.`, 'It knows ask, go on, undo and redo.')
+}
+
+/** The next number of a chain, if what is owed of this one were left as it is; null where there is none. */
+export function leaving({ setup, now }: Bench): Act | null {
+  const { standing } = now
+  const term = setup.worked.terms[standing.begun - 1]
+  if (!term || !standing.laid || termDone(standing) || (term.operation !== '+' && term.operation !== '-')) return null
+  return { kind: 'pose', operation: term.operation, amount: valueOf(term.number), leaves: true }
+}
+
+/** Goes on to the next number although something is owed of this one: a mistake is left, and the work goes on from it. */
+function goOn(bench: Bench): Moment {
+  const act = leaving(bench)
+  if (!act) throw new Refusal('There is no further number to go on to.')
+  return laid(bench.setup, bench.now, [act], { on: null, moves: [] })
 }
 
 /** Asks the next number where no hand has anything to do for it. */
@@ -227,11 +256,23 @@ function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): M
   r.apply(now.states[on], move)
   if (now.open?.on === on) {
     const moves = [...now.open.moves, move]
-    const together = r.recognise(now.open.from.states[on], moves)
+    const together = goesOn(setup, now, on, move) ? r.recognise(now.open.from.states[on], moves) : undefined
     if (together !== undefined) return grown(setup, now.open.from, on, moves, together)
   }
   const alone = r.recognise(now.states[on], [move]) ?? { soFar: [], owed: { kind: 'nothing' } as const }
   return grown(setup, { ...now, open: null }, on, [move], alone)
+}
+
+/** What is still wanted of the number in hand; below nought where it is to be taken away. */
+const restOf = ({ doing, ...s }: Standing): Exact =>
+  doing === '-' ? negate(owing({ doing, ...s })) : owing({ doing, ...s })
+
+/** Whether a move goes on with what is open; not where it strays from it and begins another digit rightly. */
+function goesOn(setup: Setup, { open, states, standing }: Moment, on: RepresentationId, move: unknown): boolean {
+  const r = REPRESENTATIONS[on]
+  if (!r.judge || !open || !setup.all.includes(on)) return true
+  const { status, slip } = r.judge(open.from.states[on], [...open.moves, move], restOf(open.from.standing))
+  return status !== 'off' || slip !== '' || r.judge(states[on], [move], restOf(standing)).status === 'off'
 }
 
 type Known = Exclude<ReturnType<(typeof REPRESENTATIONS)['blocks']['recognise']>, undefined>
@@ -245,9 +286,39 @@ function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly
   const { fits, acts } = compareWithWay(setup, from, done)
   // What a hand carries off to the store may be the very ones that were to be taken.
   const owed = unfinished && fits === 'other' ? known.owed : null
-  const moment = laid(setup, from, acts, { on, moves, owed, fits })
-  const whole = owed === null && fits === 'planned'
+  const judged = fits === 'planned' || acts.length === 0 ? undefined : judgedOf(setup, from, on, moves)
+  const hand = judged ? { on, moves, ...judged.hand } : { on, moves, owed, fits }
+  const moment = laid(setup, from, acts, hand)
+  const whole = judged ? judged.ends : owed === null && fits === 'planned'
   return { ...moment, open: whole ? null : { on, moves, from } }
+}
+
+/** What a material that works digits by rules says of a hand's moves: whether a digit is done, on its way, or went astray. */
+function judgedOf(
+  setup: Setup,
+  from: Moment,
+  on: RepresentationId,
+  moves: readonly unknown[],
+): { readonly hand: Omit<Hand, 'on' | 'moves'>; readonly ends: boolean } | undefined {
+  const r = REPRESENTATIONS[on]
+  if (!r.judge || (moves.at(-1) as { kind: string }).kind === 'read') return undefined
+  const rest = restOf(from.standing)
+  const { status, slip, toGo, work } = r.judge(from.states[on], moves, rest)
+  const detail = work ? detailOf([work], [], setup.choices.abacus.names, WORD_PACKS[setup.choices.words]) : null
+  if (status === 'part')
+    return {
+      hand: { fits: 'part', toGo: { kind: 'to-go', moves: toGo }, slip: slip ? SLIPS[slip] : '', detail },
+      ends: false,
+    }
+  // A number is laid in one: its first digit is a part of it.
+  if (status === 'done' && !from.standing.laid) return { hand: { fits: 'part' }, ends: false }
+  if (status === 'done') return { hand: { fits: 'other' }, ends: true }
+  if (!slip) return { hand: { fits: 'other' }, ends: false }
+  const moved = subtract(r.shows(applyAll(r, from.states[on], moves)), r.shows(from.states[on]))
+  return {
+    hand: { fits: 'other', owed: { kind: 'beads', slip, rest: subtract(rest, moved) }, slip: SLIPS[slip], detail },
+    ends: true,
+  }
 }
 
 /** Holds acts against what the way asks from here; what is just that is taken as the way has it, counting and all. */
@@ -265,7 +336,8 @@ function compareWithWay(
     // The words said are the hand's own, not the way's; and so are the pieces, where the way names none.
     const pieces = isAmount(act) && isAmount(next) && !next.pieces && act.pieces ? { pieces: act.pieces } : {}
     const said = 'said' in act && act.said ? { said: act.said } : {}
-    const taken = { ...next, ...said, ...pieces } as Act
+    const rule = isAmount(act) && act.rule ? { rule: act.rule, ...(act.parts ? { parts: act.parts } : {}) } : {}
+    const taken = { ...next, ...said, ...rule, ...pieces } as Act
     acts.push(taken)
     standing = stand(setup.worked, standing, taken)
   }
@@ -299,6 +371,10 @@ interface Hand {
   readonly moves: readonly unknown[]
   readonly owed?: Owed | null
   readonly fits?: Stone['fits']
+  /** What would finish a digit that is on its way. */
+  readonly toGo?: Owed
+  readonly slip?: string
+  readonly detail?: BeadDetail | null
 }
 
 /** Lays a stone on a moment: acts in every representation, on the page and in words. */
@@ -309,9 +385,15 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
   let { page, standing } = from
   const lines: WrittenLine[] = []
   const said: string[] = []
+  let detail: BeadDetail | null = null
   for (const act of acts) {
     said.push(columnAloud(setup, act))
     said.push(sayAct(act, standing.value, setup.problem, pack, hands, standing.begunCount?.from))
+    if (acts.length === 1 && isWorked(act)) {
+      const how = worked(setup, from.states[setup.representation], act)
+      said.push(how.say)
+      detail = how.detail
+    }
     const written = write(page, act)
     page = written.page
     lines.push(...written.lines)
@@ -319,6 +401,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
   }
   const before = from.standing.value
   const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack) : ''
+  if (hand.toGo) said.push(sayOwed(hand.toGo, acts, before, pack))
   const states = {
     ...followed.states,
     ...(setup.all.includes('equations') && hand.on !== 'equations' ? { equations: page } : {}),
@@ -337,13 +420,23 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     owed,
     owedKind: hand.owed?.kind ?? null,
     fits: hand.fits ?? 'planned',
-    slip:
-      watched(from, hand) ||
-      owedSlip(hand.owed) ||
-      slipIn(acts, from.standing, standing, from.stones.at(-1)?.acts.at(-1)),
+    slip: hand.slip || watched(from, hand) || owedSlip(hand.owed) || slipOf(from, acts, standing),
+    detail: hand.detail ?? detail,
     waiting: followed.waiting,
   }
   return { ...shared, stones: [...from.stones, stone] }
+}
+
+/** Whether an act is just what its rule makes of it, so that it can be told how it went; a reading is told too. */
+const isWorked = (act: Act): boolean =>
+  act.kind === 'read' || act.kind === 'lay' || (isAmount(act) && act.rule !== undefined)
+
+/** The slip in acts; a frame read rightly after a slip that has its name adds none of its own. */
+function slipOf(from: Moment, acts: readonly Act[], standing: Standing): string {
+  const act = acts.at(-1)
+  const named = from.stones.some((s) => s.owedKind === 'beads' || (s.slip !== '' && s.fits === 'part'))
+  if (act?.kind === 'read' && act.value === from.standing.value && named) return ''
+  return slipIn(acts, from.standing, standing, from.stones.at(-1)?.acts.at(-1))
 }
 
 /** The slip in a column that was counted and did not come out. */

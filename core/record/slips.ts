@@ -23,6 +23,12 @@ export const SLIPS = {
   copied: 'copied the answer without its acts',
   falseLine: 'wrote a line that does not hold',
   misaligned: 'wrote the digits in the wrong columns',
+  tenNotReturned: 'moved ten without giving back',
+  fiveNotReturned: 'moved five without giving back',
+  digitReturned: 'gave back the digit itself',
+  clearedAll: 'cleared all lower beads',
+  nextForgotten: 'forgot the next rod',
+  wrongRod: 'worked on the wrong rod',
 } as const
 
 /** The slip in acts that led from one standing to another, by name; empty where there is none. */

@@ -2,6 +2,7 @@ import type { Act } from '../act/act'
 import type { Fit } from '../problem/fit'
 import type { Choices } from '../choices'
 import type { Problem } from '../problem/problem'
+import { abacus, beadFrame, stayPut, twoFive } from './abacus/abacus'
 import { blocks } from './blocks/blocks'
 import { chips } from './chips/chips'
 import { columns, touchColumns } from './columns/columns'
@@ -34,6 +35,10 @@ export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>>
   partials: partials as Representation,
   friendly: friendly as Representation,
   splits: splits as Representation,
+  abacus: abacus as Representation,
+  'two-five': twoFive as Representation,
+  frame: beadFrame as Representation,
+  'stay-put': stayPut as Representation,
   equations: equations as Representation,
 }
 

@@ -1,4 +1,5 @@
-import type { Act, Pieces } from '../act/act'
+import type { Act, AmountAct, Pieces } from '../act/act'
+import type { BeadMove, BeadSlip, DigitWork, Judged, OweMove } from '../act/beads'
 import type { Choices } from '../choices'
 import type { Exact } from '../number/exact'
 import type { Place } from '../number/places'
@@ -37,6 +38,10 @@ export type Owed =
   | { readonly kind: 'copy'; readonly place: Place; readonly wrote: number; readonly amount: Exact }
   /** A line was written whose two sides are not worth the same. */
   | { readonly kind: 'false-line'; readonly left: string; readonly wrote: string }
+  /** Beads went another way than the digit; what is wanted now is `rest`, below nought where it is to be taken away. */
+  | { readonly kind: 'beads'; readonly slip: BeadSlip; readonly rest: Exact }
+  /** A digit is on its way: what would finish it. */
+  | { readonly kind: 'to-go'; readonly moves: readonly (BeadMove | OweMove)[] }
   | { readonly kind: 'nothing' }
 
 /** The acts that moves make; or what is unfinished about them; or undefined, where they are not one thing done. */
@@ -80,11 +85,25 @@ export interface Representation<State = unknown, Move = unknown> {
   parse(text: string): Move
   /** What a watching eye sees in a move that its act does not tell: one thing touched twice, or one missed by the time it is read. */
   noticed?(before: State, move: Move): 'twice' | 'missed' | undefined
+  /** How an amount is worked here, digit by digit: the act of each with its rule, its moves, and why it goes so. */
+  working?(state: State, act: Act): readonly DigitWorked[]
+  /** The digits that are not set, the lowest first, where a number below nought is read by them; null elsewhere. */
+  notSet?(state: State): readonly number[] | null
+  /** Holds moves made by hand against what is still wanted (`rest`; below nought where it is to be taken away). */
+  judge?(before: State, moves: readonly Move[], rest: Exact): Judged
 }
 
-/** What a representation is begun beside: the sort of way, and the question as it was asked, before the way arranged it. */
+/** One digit worked in a material that works digits by rules. */
+export interface DigitWorked {
+  readonly act: AmountAct
+  readonly moves: readonly unknown[]
+  readonly work: DigitWork
+}
+
+/** What a representation is begun beside: the way and its sort, and the question as it was asked, before the way arranged it. */
 export interface Beside {
   readonly sort: Sort
+  readonly way?: string
   readonly asked: Problem
 }
 
@@ -115,6 +134,10 @@ export const REPRESENTATION_IDS = [
   'partials',
   'friendly',
   'splits',
+  'abacus',
+  'two-five',
+  'frame',
+  'stay-put',
   'equations',
 ] as const
 export type RepresentationId = (typeof REPRESENTATION_IDS)[number]

@@ -1,9 +1,10 @@
 import { after, plainPieces, type Act, type AmountAct, type BeginAct, type Pieces } from '../act/act'
-import { add, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
+import { add, negate, sign, sizeOf, subtract, ZERO, type Exact } from '../number/exact'
 import { digitsOf, placeOfUnit } from '../number/places'
 import { printExact, valueOf } from '../number/numeral'
-import type { Problem } from '../problem/problem'
+import { answer, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
+import { moveInWords, saySlip } from './beads'
 import { capital, named, operationWord, pretty, say, type WordPack } from './words'
 
 /** Pieces in words: “five tens and two ones”. */
@@ -104,8 +105,9 @@ export function sayAct(
     case 'exchange':
       return `${capital(pack.exchange.verb)} ${piecesInWords([act.from], pack)} for ${piecesInWords([act.to], pack)}. Still ${now}.`
     case 'read':
-      if (act.counted && act.value === before && act.value !== '0')
+      if (act.counted && act.value === before && before === answer(problem) && act.value !== '0')
         return `Count all: ${countedTo(Number(act.value), pack)}. ${capital(askInWords(problem, pack))} ${pack.equals} ${now}.`
+      if (act.value === before && before !== answer(problem)) return `Read: ${now}.`
       return act.value === before
         ? `${capital(askInWords(problem, pack))} ${problem.terms.length > 0 ? `${pack.equals} ${now}` : ''}`.trim() +
             '.'
@@ -143,12 +145,20 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
   }
 }
 
+const signedFigures = (n: Exact): string => pretty(`${sign(n) < 0 ? '-' : '+'}${printExact(sizeOf(n))}`)
+
 /** What an unfinished move still needs, said kindly and exactly. */
 export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: WordPack): string {
   const now = printExact(soFar.reduce(after, before))
   switch (owed.kind) {
     case 'nothing':
       return ''
+    case 'beads': {
+      const left = sign(owed.rest) === 0 ? '' : ` Still wanted: ${signedFigures(owed.rest)}.`
+      return `${saySlip(owed.slip)}${left}`
+    }
+    case 'to-go':
+      return `Still to come: ${owed.moves.map((m) => moveInWords(m, pack)).join(' ')}`
     case 'false-line':
       return pretty(`Look again: ${owed.left} is not ${owed.wrote}.`)
     case 'align': {

@@ -1,5 +1,6 @@
 import type { Problem } from '../problem/problem'
 import { countAll, countBack, countOn, countOnFromGreater, countUp, skipCount, takeAway } from './counting'
+import { compensate, countBeads } from './beads'
 import { nines } from './nines'
 import { byColumn, exchangesFirst, onesFirst } from './places'
 import type { Way, WayId } from './way'
@@ -23,6 +24,8 @@ const WAYS: Readonly<Record<WayId, Way>> = {
   'count-up': countUp,
   'skip-count': skipCount,
   nines,
+  compensate,
+  'count-beads': countBeads,
 }
 
 export const isWay = (id: string): id is WayId => Object.hasOwn(WAYS, id)

@@ -21,6 +21,8 @@ export const WAY_IDS = [
   'count-up',
   'skip-count',
   'nines',
+  'compensate',
+  'count-beads',
 ] as const
 export type WayId = (typeof WAY_IDS)[number]
 

@@ -52,9 +52,9 @@ test.each([
 
 test('nothing, and far too much, each get their own sentence', () => {
   expect(refusal('   ').message).toBe('There is no problem yet. Type one, like 52 − 37.')
-  expect(refusal('7'.repeat(400)).reason).toBe('There is a number of 400 digits; Sett reads numbers of up to nine.')
-  expect(refusal('1 + '.repeat(60) + '1').reason).toContain('241 characters')
-  expect(refusal('1 + '.repeat(20) + '1').reason).toBe('That chain has 21 numbers; up to 12 fit on a page.')
+  expect(refusal('7'.repeat(1600)).reason).toBe('There is a number of 1600 digits; Sett reads numbers of up to nine.')
+  expect(refusal('1 + '.repeat(400) + '1').reason).toContain('1601 characters')
+  expect(refusal('1 + '.repeat(100) + '1').reason).toBe('That chain has 101 numbers; up to 100 fit on a page.')
 })
 
 test('products and quotients stand alone, and nothing is divided by nought', () => {

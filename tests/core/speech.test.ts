@@ -19,7 +19,7 @@ test.each([
     'nine hundred and ninety-nine million nine hundred and ninety-nine thousand nine hundred and ninety-nine',
     'nine hundred ninety-nine million nine hundred ninety-nine thousand nine hundred ninety-nine',
   ],
-  ['-4', 'minus four', 'minus four'],
+  ['-4', 'negative four', 'negative four'],
   ['5/6', 'five sixths', 'five sixths'],
   ['1/2', 'one half', 'one half'],
 ])('%s in words', (value, british, american) => {

@@ -13,7 +13,7 @@ import {
   type Counts,
 } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
-import { decimalsIn, printProblem, type Problem } from '../../problem/problem'
+import { answer, decimalsIn, printProblem, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { countsOnly, exchangesIn, parted } from '../parted'
 import type { Recognised, Representation } from '../representation'
@@ -29,6 +29,8 @@ export interface Line {
 export interface EquationsState {
   /** The whole question, for the last sentence. */
   readonly problem: string
+  /** What the question comes to: its sentence is only written where it is true. */
+  readonly answer: Exact
   readonly value: Exact
   /** How the value stands parted into places; a broken ten shows as twelve ones. */
   readonly counts: Counts
@@ -109,7 +111,7 @@ function lineFor(s: EquationsState, act: Act): string {
       return act.from.count > act.to.count ? `${parted(s.counts, s.decimals)} = ${made}` : `${value} = ${made}`
     }
     case 'read':
-      if (act.value !== s.value) return `read ${printExact(act.value)}`
+      if (act.value !== s.value || s.value !== s.answer) return `read ${printExact(act.value)}`
       return s.problem === value ? value : `${s.problem} = ${value}`
   }
 }
@@ -142,7 +144,7 @@ function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'cou
   return { value, counts: addCounts(s.counts, countsIn(act, s), way) }
 }
 
-const NUMBER = String.raw`(\d+(?:\.\d+)?)`
+const NUMBER = String.raw`(-?\d+(?:\.\d+)?)`
 const LAY = new RegExp(`^${NUMBER}(?: = (.+))?$`)
 const HEAD = /^(\d+) in the head$/
 const POSE = new RegExp(`^${NUMBER}(?: [+-] ${NUMBER})*? ([+-]) ${NUMBER}$`)
@@ -150,7 +152,7 @@ const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*|0\\.0*1))? = ${
 /** One number said while counting on or back. */
 const WORD = /^· (\d+)$/
 const PARTS = /^[\d.]+(?: \+ [\d.]+)*$/
-const READ = /^read (\d+(?:\.\d+)?)$/
+const READ = new RegExp(`^read ${NUMBER}$`)
 /** `from 8 to 14`, `from 3.7 to 5.2`, `from 0 to 12 in steps of 4`, `from 0 3 steps of 4`. */
 const BEGIN = /^from (\d+(?:\.\d+)?)(?: to (\d+(?:\.\d+)?))?(?: in steps of (\d+)|, (\d+) steps of (\d+))?$/
 const GROUP = /^(-?\d+) \* (\d+) = /
@@ -295,17 +297,21 @@ export const equations: Representation<EquationsState, EquationsMove> = {
       groups: true,
       decimals: 9,
     }),
-  start: (problem, _, beside) => ({
-    problem: printProblem(beside?.asked ?? problem),
-    value: ZERO,
-    decimals: decimalsIn(problem),
-    counts: noCounts(MAX_DIGITS + decimalsIn(problem)),
-    lines: [],
-    plain: beside?.sort === 'counting' || beside?.sort === 'whole',
-    parts: beside?.sort === 'parts' || beside?.sort === 'whole',
-    whole: beside?.sort === 'whole',
-    from: ZERO,
-  }),
+  start: (problem, _, beside) => {
+    const whole = beside?.sort === 'whole' || beside?.sort === 'beads'
+    return {
+      problem: printProblem(beside?.asked ?? problem),
+      answer: answer(beside?.asked ?? problem),
+      value: ZERO,
+      decimals: decimalsIn(problem),
+      counts: noCounts(MAX_DIGITS + decimalsIn(problem)),
+      lines: [],
+      plain: beside?.sort === 'counting' || whole,
+      parts: beside?.sort === 'parts' || beside?.sort === 'whole',
+      whole,
+      from: ZERO,
+    }
+  },
   apply,
   invert,
   shows: (s) => s.value,

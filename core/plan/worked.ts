@@ -1,0 +1,40 @@
+import type { Act } from '../act/act'
+import { REPRESENTATIONS } from '../representation/index'
+import { detailOf, sayNotSet, type BeadDetail } from '../speech/beads'
+import { pretty, WORD_PACKS } from '../speech/words'
+import type { Setup } from './setup'
+
+/** An act as the main material works it, where that works digits by rules: its rule and parts, and how it goes. */
+export function worked(
+  setup: Setup,
+  state: unknown,
+  act: Act,
+): { readonly act: Act; readonly say: string; readonly detail: BeadDetail | null } {
+  const main = REPRESENTATIONS[setup.representation]
+  const pack = WORD_PACKS[setup.choices.words]
+  if (act.kind === 'read') {
+    const not = main.notSet?.(state) ?? null
+    return { act, say: not ? sayNotSet(not, pack) : '', detail: null }
+  }
+  const digits = main.working?.(state, act) ?? []
+  if (digits.length === 0) return { act, say: '', detail: null }
+  const { names } = setup.choices.abacus
+  const detail = detailOf(
+    digits.map((d) => d.work),
+    digits.flatMap((d) => d.moves),
+    names,
+    pack,
+  )
+  if (digits.length > 1 || (act.kind !== 'join' && act.kind !== 'take' && act.kind !== 'lay'))
+    return { act, say: '', detail }
+  const { rule, parts } = digits[0]!.act
+  const ruled: Act = { ...act, ...(rule ? { rule } : {}), ...(parts ? { parts } : {}) }
+  return { act: ruled, say: act.kind === 'lay' ? '' : sayRule(detail), detail }
+}
+
+/** The rule of a digit in one breath: “Ten complement: +7 = +10 −3.” Nothing where it simply went. */
+function sayRule({ digits }: BeadDetail): string {
+  const [first] = digits
+  if (!first || first.rule === 'direct') return ''
+  return `${first.name.charAt(0).toUpperCase()}${first.name.slice(1)}: ${pretty(first.formula)}.`
+}
