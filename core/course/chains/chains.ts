@@ -1,0 +1,151 @@
+import type { BeadRule } from '../../act/beads'
+import { placeName } from '../../number/places'
+import { Refusal } from '../../refusal'
+import { seeded, type Random } from '../random'
+import { needs } from './classify'
+import { countWays, sample, world } from './exact'
+import { LESSONS, lessonId, numberOf, type Lesson } from './lessons'
+import { search } from './search'
+import type { ChainWish } from './wish'
+
+/** Chains found, and how many there are at all. */
+export interface Chains {
+  /** Each chain's numbers, the first and then the signed others. */
+  readonly chains: readonly (readonly number[])[]
+  /** How many such chains exist; null where there are too many to be counted here. */
+  readonly total: number | null
+  /** Whether `total` is counted to the last, or beyond 2^53 and so only about right. */
+  readonly counted: boolean
+  /** Why none, or fewer than asked; empty elsewhere. */
+  readonly why: string
+}
+
+/** The limits of a wish. */
+export const MOST_TERMS = 12
+export const MOST_TERM_DIGITS = 5
+export const MOST_CHAINS = 500
+/** Worlds up to this many pairs of total and number are counted through; larger ones are searched. */
+const SMALL_WORLD = 3_000_000
+
+/** Checks a wish. @throws Refusal with the reason. */
+function check(w: ChainWish): void {
+  const whole = (n: number, low: number, high: number, what: string): void => {
+    if (!Number.isInteger(n) || n < low || n > high)
+      throw new Refusal(
+        `${what} ${Number.isFinite(n) ? `cannot be ${n}` : 'is wanted'}.`,
+        `From ${low} to ${high.toLocaleString('en-GB')}.`,
+      )
+  }
+  whole(w.terms, 2, MOST_TERMS, 'The numbers in a chain')
+  whole(w.digits, 1, MOST_TERM_DIGITS, 'The digits of a number')
+  whole(w.count, 1, MOST_CHAINS, 'How many chains')
+  whole(w.least, 0, 999_999_998, 'The least total')
+  whole(w.greatest, w.least + 1, 999_999_999, 'The greatest total')
+  if (numberOf(w.lesson) < 0) throw new Refusal(noSuchRule(w.lesson))
+}
+
+const signed = ({ way, digit }: Lesson): string => `${way > 0 ? '+' : '−'}${digit}`
+const RULE: Record<BeadRule, string> = {
+  direct: 'direct move',
+  five: 'five complement',
+  ten: 'ten complement',
+  mixed: 'mixed complement',
+}
+const named = (lesson: Lesson): string => `${RULE[lesson.rule]} of ${signed(lesson)}`
+
+const noSuchRule = (lesson: Lesson): string =>
+  lesson.rule === 'five'
+    ? `There is no ${named(lesson)}: five complements are for 1 to 4.`
+    : lesson.rule === 'mixed'
+      ? `There is no ${named(lesson)}: mixed complements are for 6 to 9.`
+      : `There is no ${named(lesson)}: digits go from 1 to 9.`
+
+/** What shuts a wish out before anything is searched; empty where nothing does. */
+export function impossible(w: ChainWish): string {
+  const { lesson, rod } = w
+  const rods = rod === 'any' ? Array.from({ length: w.digits }, (_, i) => i) : [rod]
+  const carries = lesson.rule === 'ten' || lesson.rule === 'mixed'
+  if (w.beads.upper === 0 && (lesson.rule === 'five' || lesson.rule === 'mixed'))
+    return 'A frame of single beads has no fives, and so no five complement.'
+  if (w.signs !== 'both' && (w.signs === '+') !== lesson.way > 0)
+    return `${signed(lesson)} ${lesson.way > 0 ? 'adds' : 'takes away'}, and these chains only ${w.signs === '+' ? 'add' : 'take away'}.`
+  if (rod !== 'any' && rod >= w.digits && lesson.digit !== 1)
+    return `Numbers of ${w.digits} ${w.digits === 1 ? 'digit' : 'digits'} never move ${lesson.digit} on the ${placeName(rod)} rod.`
+  if (carries && rods.every((r) => w.greatest < 10 ** (r + 1)))
+    return `A ${RULE[lesson.rule]} needs a ten on the next rod, and totals go only to ${w.greatest}.`
+  const tens = ['direct', 'five', 'ten'].map((rule) => lessonId({ rule: rule as BeadRule, way: lesson.way, digit: 1 }))
+  if (carries && !tens.some((id) => w.taught.includes(id) || id === lessonId(lesson)))
+    return `A ${RULE[lesson.rule]} moves one on the next rod, and ${lesson.way > 0 ? '+1' : '−1'} has not been taught.`
+  if (10 ** (w.digits - 1) > w.greatest) return `No number of ${w.digits} digits fits into totals up to ${w.greatest}.`
+  return ''
+}
+
+/**
+ * Sets chains for a rule: each needs the lesson of the day at its rod, once or at least once, and nothing that has not been
+ * taught; totals stay in their range; no chain comes twice. The same seed sets the same chains.
+ * @throws Refusal for a wish that makes no sense; a wish that nothing can fulfil is answered with no chains and the reason.
+ */
+export function setChains(wish: ChainWish): Chains {
+  check(wish)
+  const shut = impossible(wish)
+  if (shut) return { chains: [], total: 0, counted: true, why: shut }
+  const random = seeded(wish.seed)
+  const numbers = 10 ** wish.digits - 10 ** (wish.digits - 1)
+  if ((wish.greatest - wish.least + 1) * numbers * 2 > SMALL_WORLD) return searched(wish, random)
+  const small = world(wish)
+  const ways = countWays(small, wish.terms)
+  if (ways.total === 0) return { chains: [], total: 0, counted: true, why: whyNone(wish) }
+  const chains = sample(small, ways, wish.terms, wish.count, random)
+  const few = chains.length < wish.count
+  return {
+    chains,
+    total: ways.total,
+    counted: ways.total < 2 ** 53,
+    why: few ? `There ${ways.total === 1 ? 'is only 1' : `are only ${ways.total}`} of this kind.` : '',
+  }
+}
+
+function searched(wish: ChainWish, random: Random): Chains {
+  const chains = search(wish, random)
+  const few = chains.length < wish.count
+  const why =
+    chains.length === 0
+      ? 'None was found in a long search. More numbers, a wider range or more rules taught may help.'
+      : few
+        ? `Only ${chains.length} were found in a long search.`
+        : ''
+  return { chains, total: null, counted: false, why }
+}
+
+/** Why a small world has no such chain: which one wish, given up, would let some exist. */
+function whyNone(wish: ChainWish): string {
+  const some = (over: Partial<ChainWish>): boolean =>
+    countWays(world({ ...wish, ...over }), over.terms ?? wish.terms).total > 0
+  const where = wish.rod === 'any' ? '' : ` on the ${placeName(wish.rod)}`
+  const what = `the ${named(wish.lesson)}${where}`
+  if (wish.times === 'once' && some({ times: 'some' }))
+    return `In ${wish.terms} numbers ${what} cannot come just once; at least once it can.`
+  const missing = untaught(wish)
+  if (missing.length > 0)
+    return `A chain for ${what} would also need ${missing.map((l) => `the ${named(l)}`).join(' and ')}, which ${missing.length === 1 ? 'has' : 'have'} not been taught.`
+  const wider = 10 ** (wish.digits + 1) - 1
+  if ((wish.greatest < wider || wish.least > 0) && some({ least: 0, greatest: Math.min(wider, 999) }))
+    return `Totals from ${wish.least} to ${wish.greatest} leave no room for ${what}.`
+  if (wish.signs !== 'both' && some({ signs: 'both' }))
+    return `Only ${wish.signs === '+' ? 'adding' : 'taking away'}, ${what} never comes. With both signs it does.`
+  return `With ${wish.terms} numbers of ${wish.digits} ${wish.digits === 1 ? 'digit' : 'digits'} no chain comes to ${what}.`
+}
+
+/** The fewest lessons that would have to be taught besides, told from chains that need whatever they need; none where even that fails. */
+function untaught(wish: ChainWish): readonly Lesson[] {
+  const free = world({ ...wish, taught: LESSONS.map(lessonId) })
+  const ways = countWays(free, wish.terms)
+  if (ways.total === 0) return []
+  const needed = needs(wish)
+  const wanting = sample(free, ways, wish.terms, Math.min(200, ways.total), seeded(wish.seed)).map(needed)
+  return wanting.reduce((least, more) => (more.length < least.length ? more : least))
+}
+
+/** A chain as a problem is written. */
+export const chainText = (numbers: readonly number[]): string =>
+  numbers.map((n, i) => (i === 0 ? String(n) : n < 0 ? `- ${-n}` : `+ ${n}`)).join(' ')
