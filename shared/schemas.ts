@@ -139,6 +139,22 @@ export const fileSchema = z.strictObject({
   records: z.array(filedSchema).max(2000, 'A file holds at most 2,000 records.'),
 })
 
+/** One answer of rehearsing; without a learner it is the teacher's own. */
+export const rehearsalSchema = z.strictObject({
+  id: uuid,
+  learnerId: uuid.nullable(),
+  at: z.int('When is wanted, in milliseconds.').min(1, 'When is wanted, in milliseconds.'),
+  item: z.string('What was asked is text.').min(3, 'What was asked is missing.').max(40, 'What was asked is too long.'),
+  given: z.string('An answer is text.').max(1000, 'An answer has at most 1,000 characters.'),
+  ms: z.int('How long it took is wanted, in milliseconds.').min(0).max(86_400_000),
+})
+
+/** Whose answers: a learner's, or the teacher's own. */
+export const personSchema = z.union([z.literal('teacher'), uuid], 'Whose answers is wanted: a learner’s, or “teacher”.')
+
+/** An answer as it is kept, with whether it is right. */
+export type KeptAnswer = z.infer<typeof rehearsalSchema> & { readonly right: boolean }
+
 export type Hands = z.infer<typeof handsSchema>
 export type Classroom = z.infer<typeof classroomSchema>
 export type NewLearner = z.infer<typeof newLearnerSchema>

@@ -182,3 +182,31 @@ test('a class keeps its own notches; a map that would change a numeral is refuse
   expect((await call('DELETE', '/api/notches')).status).toBe(204)
   expect(await get('/api/notches')).toEqual({ map: null })
 })
+
+test('answers of rehearsing are checked, judged here, kept once, and deleted with their learner', async () => {
+  const learnerId = randomUUID()
+  await call('POST', '/api/learners', { id: learnerId, codeName: 'Dunnock' })
+  const post = (body: unknown) => call('POST', '/api/rehearsals', body)
+  const answer = { id: randomUUID(), learnerId, at: 1_790_000_000_000, item: 'rule 6+7', given: 'mixed', ms: 2100 }
+  problem(await post({ ...answer, item: 'rule 6+0' }), 422, 'is nothing to rehearse', '/item')
+  problem(await post({ ...answer, right: true }), 422, /right/)
+  problem(await post({ ...answer, ms: -1 }), 422, /./, '/ms')
+  problem(await post({ ...answer, learnerId: randomUUID() }), 422, 'no such learner', '/learnerId')
+  problem(await call('GET', '/api/rehearsals?of=everybody'), 422, 'Whose answers is wanted')
+  expect((await post(answer)).body).toMatchObject({ right: true })
+  expect((await post(answer)).status).toBe(200)
+  expect((await post({ ...answer, id: randomUUID(), at: answer.at + 1, given: 'ten' })).body).toMatchObject({
+    right: false,
+  })
+  await post({ ...answer, id: randomUUID(), learnerId: null })
+  const of = (who: string) => get<{ right: boolean; item: string }[]>(`/api/rehearsals?of=${who}`)
+  expect((await of(learnerId)).map((a) => [a.item, a.right])).toEqual([
+    ['rule 6+7', true],
+    ['rule 6+7', false],
+  ])
+  expect(await of('teacher')).toHaveLength(1)
+  expect((await call('DELETE', '/api/rehearsals?of=teacher')).status).toBe(204)
+  expect(await of('teacher')).toEqual([])
+  expect((await call('DELETE', `/api/learners/${learnerId}`)).status).toBe(204)
+  expect(await of(learnerId)).toEqual([])
+})

@@ -1,0 +1,20 @@
+import { isRight, parseItem } from '../../../core/rehearse/items'
+import { attempt } from '../../../core/refusal'
+import { rehearsalSchema } from '../../../shared/schemas'
+import { checkedBody, refuse } from '../../utils/problem'
+import { useStore } from '../../utils/store'
+
+/** Keeps an answer of rehearsing. Whether it is right is found here, from what was asked; the same answer twice is one. */
+export default defineEventHandler(async (event) => {
+  const answer = await checkedBody(event, rehearsalSchema)
+  const store = useStore()
+  if (answer.learnerId !== null && !store.learner(answer.learnerId))
+    refuse(422, 'There is no such learner to keep this for.', [
+      { pointer: '/learnerId', detail: 'No learner has this identifier.' },
+    ])
+  const item = attempt(() => parseItem(answer.item))
+  if ('refused' in item) refuse(422, item.refused.message, [{ pointer: '/item', detail: item.refused.reason }])
+  const kept = { ...answer, right: isRight(item.ok, answer.given) }
+  store.keepAnswer(kept)
+  return kept
+})
