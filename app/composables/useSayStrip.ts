@@ -1,4 +1,6 @@
 import { capital, WORD_PACKS } from '../../core/speech/words'
+import type { BeadMove } from '../../core/act/beads'
+import { moveInWords } from '../../core/speech/beads'
 import { askInWords, sayAct } from '../../core/speech/say'
 import { printExact } from '../../core/number/numeral'
 import { REPRESENTATIONS } from '../../core/representation/index'
@@ -19,6 +21,10 @@ export function useSayStrip() {
     if (bench.refusal) return bench.refusal.message
     if (notice.value) return notice.value
     if (bench.hint && bench.next) {
+      const [first] = bench.nextMoves
+      const beads = first as BeadMove | undefined
+      if (REPRESENTATIONS[setup.value.representation].judge && beads?.kind === 'beads')
+        return `Next could be: ${moveInWords(beads, pack.value)}`
       const { standing } = bench.bench.now
       const { verbs } = REPRESENTATIONS[setup.value.representation]
       const next = sayAct(bench.next, standing.value, setup.value.problem, pack.value, verbs, standing.begunCount?.from)
@@ -35,8 +41,18 @@ export function useSayStrip() {
     return bench.result.right ? 'agrees' : ''
   })
 
+  /** How a digit went on beads; nothing in Alone. */
+  const detail = computed(() =>
+    bench.refusal || notice.value || bench.hint || (quiet.value && !bench.replaying)
+      ? null
+      : (bench.stones[bench.lit]?.detail ?? null),
+  )
   const spoken = ref('')
-  watch([said, () => bench.stones.length], () => (spoken.value = said.value))
+  /** What is told by ear: the words, then why and with which fingers. */
+  const told = computed(() =>
+    [said.value, ...(detail.value?.digits.flatMap((d) => d.why) ?? []), ...(detail.value?.hands ?? [])].join(' '),
+  )
+  watch([told, () => bench.stones.length], () => (spoken.value = told.value))
   /** Said by the machine's own voice, where it has one and it is wanted. */
   const aloud = useLocalStorage('sett.aloud', false)
   const voice = useSpeechSynthesis(spoken, { lang: 'en' })
@@ -52,7 +68,7 @@ export function useSayStrip() {
   async function sayAgain(): Promise<void> {
     spoken.value = ''
     await nextTick()
-    spoken.value = said.value
+    spoken.value = told.value
   }
-  return { said, tone, notice, spoken, aloud, canSpeak: voice.isSupported, sayAgain }
+  return { said, detail, tone, notice, spoken, aloud, canSpeak: voice.isSupported, sayAgain }
 }

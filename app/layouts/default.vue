@@ -21,6 +21,7 @@ const presenting = usePresenting()
       <nav v-if="classroom.classroom" aria-label="Places">
         <NuxtLink to="/bench">Bench</NuxtLink>
         <NuxtLink to="/daybook">Daybook</NuxtLink>
+        <NuxtLink to="/rehearse">Rehearse</NuxtLink>
       </nav>
       <span class="gap" />
       <ClassMenu v-if="classroom.classroom" />

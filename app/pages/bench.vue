@@ -3,7 +3,7 @@ import { printExact } from '../../core/number/numeral'
 import { decimalsIn } from '../../core/problem/problem'
 import { askInWords } from '../../core/speech/say'
 import { pretty, WORD_PACKS } from '../../core/speech/words'
-import { offersFor } from '../../core/representation/index'
+import { offersFor, REPRESENTATIONS } from '../../core/representation/index'
 import type { SavedRecord } from '../../shared/schemas'
 import { placesOf } from '../utils/lit'
 import { placesFor } from '../utils/placesFor'
@@ -52,7 +52,7 @@ const places = computed(() => placesFor(setup.value.problem))
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])
 const newest = computed(() => bench.lit === bench.stones.length - 1)
 
-const { said, tone, notice, spoken, aloud, canSpeak, sayAgain } = useSayStrip()
+const { said, detail, tone, notice, spoken, aloud, canSpeak, sayAgain } = useSayStrip()
 
 function save(): void {
   if (bench.bench.log.length > 0) saving.value = true
@@ -89,6 +89,7 @@ const nearest = computed(() => {
 })
 const openSelect = (label: string): void =>
   document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
+const onBeads = computed(() => REPRESENTATIONS[setup.value.representation].works.includes('beads'))
 const stepping = computed(() => bench.bench.mode === 'show' || bench.replaying !== null)
 const working = computed(() => bench.bench.mode !== 'show' && !bench.replaying)
 
@@ -164,15 +165,17 @@ onBeforeUnmount(() => (presenting.value = false))
         :places="Array.from({ length: places + decimalsIn(setup.problem) }, (_, i) => places - 1 - i)"
         @see="seePrediction"
       />
-      <p v-else class="learner words">
-        <span v-if="tone === 'again'" class="sign" aria-hidden="true">↻</span
-        ><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓</span>
-        <span>{{ said }}</span>
+      <div v-else class="learner words">
+        <span
+          ><span v-if="tone === 'again'" class="sign" aria-hidden="true">↻ </span
+          ><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓ </span>{{ said }}</span
+        >
         <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">
           Do it
         </button>
         <span v-if="!said" class="quiet">Sett is quiet. It writes what is moved.</span>
-      </p>
+        <BeadNotes v-if="detail" :detail="detail" />
+      </div>
       <button
         v-if="canSpeak && !presenting"
         type="button"
@@ -208,6 +211,15 @@ onBeforeUnmount(() => (presenting.value = false))
           >
             Predict
           </button>
+          <button
+            v-if="onBeads && !bench.replaying"
+            type="button"
+            class="stone-button"
+            :aria-pressed="bench.byMove"
+            @click="bench.byMove = !bench.byMove"
+          >
+            Move by move
+          </button>
         </template>
         <template v-else>
           <button
@@ -229,6 +241,9 @@ onBeforeUnmount(() => (presenting.value = false))
             <i class="pi pi-refresh" aria-hidden="true" />
           </button>
           <button type="button" class="stone-button" :disabled="!bench.next" @click="offer">Offer a move</button>
+          <button v-if="onBeads && bench.left" type="button" class="stone-button" @click="bench.make('bench', 'go on')">
+            Leave it, next number
+          </button>
         </template>
         <MoveLine ref="moveLine" />
         <span class="gap" />

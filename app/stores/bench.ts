@@ -1,5 +1,16 @@
 import { defineStore } from 'pinia'
-import { enter, nextAct, openBench, outcome, ahead, silentAct, type Bench, type Mode } from '../../core/record/bench'
+import {
+  enter,
+  leaving,
+  nextAct,
+  nextMoves,
+  openBench,
+  outcome,
+  ahead,
+  silentAct,
+  type Bench,
+  type Mode,
+} from '../../core/record/bench'
 import { recordOf, reopen, type WorkRecord } from '../../core/record/record'
 import { translate } from '../../core/record/translate'
 import type { PlanRequest } from '../../core/plan/setup'
@@ -30,6 +41,8 @@ export const useBench = defineStore('bench', () => {
   /** The representation shown beside the main one, and whether it is worked by hand too. */
   const beside = useLocalStorage<RepresentationId | null>('sett.beside', null, { serializer: idSerializer })
   const byHand = useLocalStorage('sett.by-hand', false)
+  /** Whether beads are stepped one movement at a time, or a digit at once. */
+  const byMove = useLocalStorage('sett.by-move', true)
   const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: jsonSerializer })
 
   const bench = shallowRef<Bench>(
@@ -54,6 +67,12 @@ export const useBench = defineStore('bench', () => {
   const stones = computed(() => bench.value.now.stones)
   const lit = computed(() => picked.value ?? stones.value.length - 1)
   const next = computed(() => nextAct(bench.value))
+  const moves = computed(() => {
+    const found = attempt(() => nextMoves(bench.value))
+    return 'ok' in found ? found.ok : []
+  })
+  /** The next number, if what is owed of this one were left. */
+  const left = computed(() => leaving(bench.value))
   const upcoming = computed(() => (bench.value.mode === 'show' ? ahead(bench.value) : []))
   const result = computed(() => outcome(bench.value))
   /** The representation that stands beside the main one now, whether it follows or is worked by hand. */
@@ -223,12 +242,13 @@ export const useBench = defineStore('bench', () => {
     if (!act) return false
     if (silentAct(bench.value.setup, bench.value.now)) return make('bench', 'ask')
     const main = bench.value.setup.representation
-    const moves = attempt(() => REPRESENTATIONS[main].perform(bench.value.now.states[main], act))
-    if ('refused' in moves) {
-      refusal.value = moves.refused
+    const found = attempt(() => nextMoves(bench.value))
+    if ('refused' in found) {
+      refusal.value = found.refused
       return false
     }
-    return moves.ok.every((move) => make(main, REPRESENTATIONS[main].print(move)))
+    const one = byMove.value && REPRESENTATIONS[main].judge !== undefined
+    return (one ? found.ok.slice(0, 1) : found.ok).every((move) => make(main, REPRESENTATIONS[main].print(move)))
   }
 
   /** Goes back or forward until just this many stones lie. */
@@ -243,8 +263,16 @@ export const useBench = defineStore('bench', () => {
   const again = (over: { mode?: Mode; way?: WayId; material?: RepresentationId } = {}): Refusal | null =>
     ask(problem.value, over)
 
-  /** The same kind of problem with other numbers. */
+  /** Problems set beforehand, to be worked one after another. */
+  const queue = ref<readonly string[]>([])
+
+  /** The next problem of those set beforehand; else the same kind of problem with other numbers. */
   function another(): Refusal | null {
+    const [head, ...rest] = queue.value
+    if (head !== undefined) {
+      queue.value = rest
+      return ask(head)
+    }
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
     const { problem: asked, representation, way: worked, choices } = bench.value.setup
     const r = REPRESENTATIONS[representation]
@@ -341,6 +369,9 @@ export const useBench = defineStore('bench', () => {
     lit,
     next,
     upcoming,
+    nextMoves: moves,
+    left,
+    byMove,
     result,
     unsaved,
     ask,
@@ -357,6 +388,7 @@ export const useBench = defineStore('bench', () => {
     byHand,
     setBeside,
     lend,
+    queue,
     another,
     save,
     resume,

@@ -1,11 +1,20 @@
 import type { Act } from '../../core/act/act'
-import { placeOfUnit } from '../../core/number/places'
+import { ZERO } from '../../core/number/exact'
+import { changedPlaces, placeOfUnit } from '../../core/number/places'
 
 /** The places that an act touches. */
 export const placesOf = (act: Act): number[] =>
-  (act.kind === 'exchange' ? [act.from, act.to] : 'pieces' in act ? (act.pieces ?? []) : []).map((p) =>
-    placeOfUnit(p.unit)!,
-  )
+  act.kind === 'exchange'
+    ? [act.from, act.to].map((p) => placeOfUnit(p.unit)!)
+    : 'rule' in act
+      ? digitPlaces(act)
+      : ('pieces' in act ? (act.pieces ?? []) : []).map((p) => placeOfUnit(p.unit)!)
+
+/** The rods that a digit worked by a rule moves: its own, and those above that it sets off. */
+function digitPlaces(act: Act): number[] {
+  if (act.kind !== 'lay' && act.kind !== 'join' && act.kind !== 'take') return []
+  return act.parts ? [...new Set(act.parts.flatMap(digitPlaces))] : [changedPlaces(ZERO, act.amount).at(-1) ?? 0]
+}
 
 /** The exchange among some acts, from one place to another; null where there is none. */
 export function exchangeIn(acts: readonly Act[]): { readonly from: number; readonly to: number } | null {

@@ -1,4 +1,5 @@
 import { valueOf } from '../../core/number/numeral'
+import { sizeOf } from '../../core/number/exact'
 import { digitsOf } from '../../core/number/places'
 import { decimalsIn, totals, type Problem } from '../../core/problem/problem'
 
@@ -6,5 +7,5 @@ import { decimalsIn, totals, type Problem } from '../../core/problem/problem'
 export function placesFor(problem: Problem): number {
   const decimals = decimalsIn(problem)
   const all = [...totals(problem), ...problem.terms.map((t) => valueOf(t.number))]
-  return Math.max(2, ...all.map((v) => digitsOf(v, decimals + 1, decimals).length - decimals))
+  return Math.max(2, ...all.map((v) => digitsOf(sizeOf(v), decimals + 1, decimals).length - decimals))
 }

@@ -1,7 +1,7 @@
 import { valueOf, type Numeral } from '../number/numeral'
-import { compare, isWhole, ZERO } from '../number/exact'
+import { compare, isWhole, sign, ZERO } from '../number/exact'
 import { kindOf } from '../problem/features'
-import { printProblem, WORKED, type Problem, type Term } from '../problem/problem'
+import { printProblem, totals, WORKED, type Problem, type Term } from '../problem/problem'
 import { seeded, between, type Random } from './random'
 
 const TRIES = 4000
@@ -31,6 +31,7 @@ export function sameKind(
   const kind = kindOf(problem)
   const random = seeded(seed)
   const used = new Set([printProblem(problem), ...avoid])
+  const below = totals(problem).some((t) => sign(t) < 0)
   for (let i = 0; i < TRIES; i++) {
     const first = sized(problem.first, random)
     let total = valueOf(first)
@@ -40,7 +41,7 @@ export function sameKind(
       const value = valueOf(chosen)
       if (operation === '/' && value === ZERO) break
       total = WORKED[operation](total, value)
-      if (compare(total, ZERO) < 0 || (operation === '/' && !isWhole(total))) break
+      if ((compare(total, ZERO) < 0 && !below) || (operation === '/' && !isWhole(total))) break
       terms.push({ operation, number: chosen })
     }
     if (terms.length < problem.terms.length) continue

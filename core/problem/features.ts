@@ -1,3 +1,4 @@
+import { sizeOf } from '../number/exact'
 import { digitsOf, type Place } from '../number/places'
 import { valueOf } from '../number/numeral'
 import { decimalsIn, totals, type Operation, type Problem } from './problem'
@@ -19,8 +20,9 @@ export function features(problem: Problem): readonly TermFeatures[] {
   const decimals = decimalsIn(problem)
   return problem.terms.map((term, i) => {
     const b = valueOf(term.number)
-    const above = digitsOf(reached[i]!, 1, decimals)
-    const below = digitsOf(b, 1, decimals)
+    // Below nought the sizes are compared: what is asked of the learner there is another thing than exchanging.
+    const above = digitsOf(sizeOf(reached[i]!), 1, decimals)
+    const below = digitsOf(sizeOf(b), 1, decimals)
     const exchanges: Place[] = []
     const acrossZero: Place[] = []
     let moved = 0

@@ -110,6 +110,19 @@ function emptyMoment(setup: Setup): Moment {
 export const nextAct = (bench: Bench): Act | null =>
   wayById(bench.setup.way).next(bench.setup.worked, bench.now.standing, bench.setup.choices)
 
+/** The moves of the next act in the main material; of a digit that is on its way, those that would finish it. @throws Refusal where it cannot be done. */
+export function nextMoves(bench: Bench): readonly unknown[] {
+  const { setup, now } = bench
+  const main = REPRESENTATIONS[setup.representation]
+  const { open } = now
+  if (open?.on === main.id && main.judge) {
+    const { status, toGo } = main.judge(open.from.states[main.id], open.moves, restOf(open.from.standing))
+    if (status === 'part' && toGo.length > 0) return toGo
+  }
+  const act = nextAct(bench)
+  return act ? main.perform(now.states[main.id], act) : []
+}
+
 /** All acts that the way still has before it. */
 export const ahead = (bench: Bench): readonly Act[] => actsAhead(bench.setup, bench.now.standing)
 
@@ -270,7 +283,8 @@ const restOf = ({ doing, ...s }: Standing): Exact =>
 /** Whether a move goes on with what is open; not where it strays from it and begins another digit rightly. */
 function goesOn(setup: Setup, { open, states, standing }: Moment, on: RepresentationId, move: unknown): boolean {
   const r = REPRESENTATIONS[on]
-  if (!r.judge || !open || !setup.all.includes(on)) return true
+  // Until the first number lies, every bead belongs to laying it.
+  if (!r.judge || !open || !open.from.standing.laid || !setup.all.includes(on)) return true
   const { status, slip } = r.judge(open.from.states[on], [...open.moves, move], restOf(open.from.standing))
   return status !== 'off' || slip !== '' || r.judge(states[on], [move], restOf(standing)).status === 'off'
 }
@@ -313,7 +327,7 @@ function judgedOf(
   // A number is laid in one: its first digit is a part of it.
   if (status === 'done' && !from.standing.laid) return { hand: { fits: 'part' }, ends: false }
   if (status === 'done') return { hand: { fits: 'other' }, ends: true }
-  if (!slip) return { hand: { fits: 'other' }, ends: false }
+  if (!slip) return { hand: { fits: from.standing.laid ? 'other' : 'part' }, ends: false }
   const moved = subtract(r.shows(applyAll(r, from.states[on], moves)), r.shows(from.states[on]))
   return {
     hand: { fits: 'other', owed: { kind: 'beads', slip, rest: subtract(rest, moved) }, slip: SLIPS[slip], detail },

@@ -85,7 +85,5 @@ function poolOf({ kinds, rules, digits, seed }: Rehearsal, answered: number): re
 /** Whether something answered before belongs to this rehearsal. */
 function fits(id: string, { kinds, digits }: Rehearsal): boolean {
   const item = parseItem(id)
-  return (
-    kinds.includes(item.kind) && (item.kind === 'read' || item.kind === 'set') && String(item.number).length === digits
-  )
+  return !isDigit(item) && kinds.includes(item.kind) && String(item.number).length === digits
 }

@@ -7,7 +7,12 @@ const emit = defineEmits<{ pick: [index: number | null] }>()
 const list = ref<HTMLElement | null>(null)
 /** A count is one line that grows, and so are numbers asked one after another: of its words only the last state is shown, and it belongs to all its stones. */
 const lines = computed(() => {
-  const all = props.stones.flatMap((stone, index) => stone.lines.map((line) => ({ ...line, index, to: index })))
+  const all = props.stones.flatMap((stone, index) =>
+    // A rule stands beside the total that it made.
+    stone.lines
+      .filter((line) => !line.beside)
+      .map((line) => ({ ...line, index, to: index, rule: stone.lines.find((l) => l.beside)?.text ?? '' })),
+  )
   return all.reduce<typeof all>((kept, line) => {
     const last = kept.at(-1)
     const asks = last && !last.equation && !line.equation && / [+−] /.test(last.text)
@@ -38,7 +43,8 @@ watch(
       @mouseenter="emit('pick', line.to)"
       @mouseleave="emit('pick', null)"
     >
-      {{ line.text }}
+      <span>{{ line.text }}</span>
+      <small v-if="line.rule" class="rule">{{ line.rule }}</small>
     </li>
   </ol>
 </template>
@@ -53,6 +59,7 @@ watch(
 li {
   min-height: 44px;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   padding: 0 0.7rem;
   border-left: 5px solid transparent;
@@ -61,6 +68,14 @@ li.lit {
   background: var(--clay-wash);
   border-left-color: var(--clay);
   font-weight: 700;
+}
+li .rule {
+  margin-left: auto;
+  padding-left: 0.8rem;
+  font-size: 0.82em;
+  font-weight: 400;
+  text-align: right;
+  color: var(--ink-2);
 }
 .empty {
   font: 400 1rem var(--ui);

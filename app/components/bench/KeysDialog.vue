@@ -22,6 +22,7 @@ const KEYS: readonly (readonly [string, string])[] = [
     'On the mat',
     'arrows walk · Enter picks up, lets go · a digit picks up so many · B breaks · T ties · Esc puts back',
   ],
+  ['On beads', 'left and right go from rod to rod · ↑ ↓ a lower bead · Shift ↑ ↓ the upper one · a digit sets so many'],
   ['On the sheet', 'a digit writes · X strikes · S the small 1 · < > pull a number · arrows walk'],
 ]
 </script>

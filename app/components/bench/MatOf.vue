@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { printNumeral } from '../../../core/number/numeral'
 import { exchangeIn } from '../../utils/lit'
-import { decimalsIn } from '../../../core/problem/problem'
+import { sign } from '../../../core/number/exact'
+import { decimalsIn, totals } from '../../../core/problem/problem'
 import { REPRESENTATIONS } from '../../../core/representation/index'
 import type { RepresentationId } from '../../../core/representation/representation'
 import { BLOCKS } from '../../../core/representation/blocks/blocks'
 import { CHIPS } from '../../../core/representation/chips/chips'
 import { WORD_PACKS } from '../../../core/speech/words'
 import type { Moment } from '../../../core/record/bench'
+import type { BeadMove } from '../../../core/act/beads'
+import type { AbacusState } from '../../../core/representation/abacus/frame'
 import type { ColumnsState } from '../../../core/representation/columns/state'
 import type { CountingState } from '../../../core/representation/counting'
 import type { DrawnState } from '../../../core/representation/drawn/state'
@@ -32,6 +35,7 @@ const DrawnMat = defineAsyncComponent(() => import('./DrawnMat.vue'))
 const OpenLineMat = defineAsyncComponent(() => import('./OpenLineMat.vue'))
 const WritingMat = defineAsyncComponent(() => import('./WritingMat.vue'))
 const CountingMat = defineAsyncComponent(() => import('./CountingMat.vue'))
+const AbacusMat = defineAsyncComponent(() => import('./AbacusMat.vue'))
 const NinesMat = defineAsyncComponent(() => import('./NinesMat.vue'))
 const TouchSheet = defineAsyncComponent(() => import('./TouchSheet.vue'))
 
@@ -40,6 +44,7 @@ const bench = useBench()
 const setup = computed(() => ({ ...bench.bench.setup, representation: props.id }))
 const mode = computed(() => bench.bench.mode)
 const counts = computed(() => REPRESENTATIONS[props.id].works.includes('counting'))
+const beads = computed(() => REPRESENTATIONS[props.id].works.includes('beads'))
 const writes = computed(() => ['partials', 'friendly', 'splits'].includes(props.id))
 const pack = computed(() => WORD_PACKS[setup.value.choices.words])
 const does = (operation: '+' | '-'): boolean => setup.value.problem.terms.some((t) => t.operation === operation)
@@ -49,6 +54,14 @@ const makeAll = (texts: readonly string[]): boolean => texts.every(make)
 /** The stone that is lit on this mat: the one picked out; on a second mat worked by hand, its own newest. */
 const lit = computed(() => (props.moment === bench.bench.now ? bench.lit : props.moment.stones.length - 1))
 const exchange = computed(() => exchangeIn(props.moment.stones[lit.value]?.acts ?? []))
+/** Beads to point at: those of the move that is offered. */
+const pointed = computed(() =>
+  bench.hint && props.moment === bench.bench.now
+    ? (bench.nextMoves.slice(0, 1) as readonly (BeadMove | { kind: string })[]).filter(
+        (m): m is BeadMove => m.kind === 'beads',
+      )
+    : [],
+)
 </script>
 
 <template>
@@ -111,6 +124,22 @@ const exchange = computed(() => exchangeIn(props.moment.stones[lit.value]?.acts 
     @move="make"
     @ask="(problem) => bench.ask(problem)"
     @refuse="(why) => emit('refuse', why)"
+  />
+  <AbacusMat
+    v-else-if="beads"
+    :key="`${id}${bench.id}`"
+    :state="stateOf<AbacusState>()"
+    :works="mode !== 'show'"
+    :lit-places="litPlaces"
+    :newest="newest"
+    :ones="pack.ones[1]"
+    :digits="mode !== 'alone'"
+    :touch="id === 'stay-put'"
+    :below="totals(setup.problem).some((t) => sign(t) < 0)"
+    :next="pointed"
+    @move="make"
+    @refuse="(why) => emit('refuse', why)"
+    @say="(text) => emit('say', text)"
   />
   <NinesMat v-else-if="id === 'nines'" :state="stateOf<NinesState>()" :mode="mode" :newest="newest" @move="make" />
   <div v-else class="big-sheet">

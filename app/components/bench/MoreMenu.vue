@@ -15,6 +15,7 @@ const items = [
     command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),
   },
   { label: 'Missing digits', command: () => navigateTo('/missing') },
+  { label: 'Chains for a rule', command: () => navigateTo('/chains') },
   { label: 'Spinner and cards', command: () => navigateTo('/spinner') },
 ]
 defineExpose({ advise: () => (advising.value = true) })

@@ -13,6 +13,7 @@ const EXAMPLES: Partial<Record<RepresentationId, string>> = {
   friendly: 'write 29 + 46 = 30 + 45',
   splits: 'write 45 = 40 + 5',
 }
+const BEADS = 'ones lower 2 to bar · tens upper 1 away'
 const bench = useBench()
 const text = ref('')
 const box = ref<{ $el: HTMLInputElement } | null>(null)
@@ -22,7 +23,12 @@ function go(): void {
 const example = computed(() => {
   const r = REPRESENTATIONS[bench.bench.setup.representation]
   return (
-    EXAMPLES[r.id] ?? (r.verbs ? `${r.verbs.lay} 5 · hold 8 · on 9 · read 9` : 'write 52 · strike tens · answer 5 ones')
+    EXAMPLES[r.id] ??
+    (r.works.includes('beads')
+      ? BEADS
+      : r.verbs
+        ? `${r.verbs.lay} 5 · hold 8 · on 9 · read 9`
+        : 'write 52 · strike tens · answer 5 ones')
   )
 })
 defineExpose({ focus: () => box.value?.$el.focus() })

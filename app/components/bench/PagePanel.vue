@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { REPRESENTATIONS } from '../../../core/representation/index'
 import type { ColumnsState } from '../../../core/representation/columns/state'
 
 defineProps<{ litPlaces: readonly number[] }>()
 const bench = useBench()
 const shows = useLocalStorage<'both' | 'lines' | 'columns'>('sett.page', 'both')
+/** On beads the page is the running totals with their rules, and the chain as a plain column. */
+const beads = computed(() => REPRESENTATIONS[bench.bench.setup.representation].works.includes('beads'))
 const sheet = computed(() => bench.bench.now.states.columns as ColumnsState | undefined)
 const onMat = computed(() => bench.bench.setup.representation === 'columns' || bench.second === 'columns')
 const writable = computed(() => bench.bench.mode === 'together')
@@ -22,7 +25,7 @@ function write(texts: readonly string[]): void {
 
 <template>
   <section class="page" aria-label="The page">
-    <div v-if="sheet && !onMat" class="switch" role="group" aria-label="What the page shows">
+    <div v-if="(sheet && !onMat) || beads" class="switch" role="group" aria-label="What the page shows">
       <button
         v-for="c in CHOICES"
         :key="c.id"
@@ -31,7 +34,7 @@ function write(texts: readonly string[]): void {
         :aria-pressed="shows === c.id"
         @click="shows = c.id"
       >
-        {{ c.label }}
+        {{ beads && c.id === 'lines' ? 'Totals' : beads && c.id === 'columns' ? 'Column' : c.label }}
       </button>
     </div>
     <div class="squared" tabindex="0" role="region" aria-label="Written so far">
@@ -46,8 +49,9 @@ function write(texts: readonly string[]): void {
         />
         <p v-if="waiting" class="waiting" role="status">{{ waiting }}</p>
       </div>
+      <ChainColumn v-if="beads && shows !== 'lines'" :problem="bench.bench.setup.problem" :moment="bench.bench.now" />
       <EquationLines
-        v-if="!sheet || onMat || shows !== 'columns'"
+        v-if="beads ? shows !== 'columns' : !sheet || onMat || shows !== 'columns'"
         :stones="bench.stones"
         :lit="bench.lit"
         @pick="(i) => (bench.picked = i)"

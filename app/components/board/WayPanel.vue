@@ -14,6 +14,7 @@ import { BLOCKS } from '../../../core/representation/blocks/blocks'
 import { CHIPS } from '../../../core/representation/chips/chips'
 import { waysOf } from '../../../core/way/index'
 import type { WayId } from '../../../core/way/way'
+import type { AbacusState } from '../../../core/representation/abacus/frame'
 import type { ColumnsState } from '../../../core/representation/columns/state'
 import type { DrawnState } from '../../../core/representation/drawn/state'
 import type { OpenLineState } from '../../../core/representation/openline/openline'
@@ -45,6 +46,7 @@ const lines = computed(() => {
   return all.filter((t, i) => !(goesOn({ text: t }) && all[i + 1]?.startsWith(`${t} `)) && t !== all[i + 1])
 })
 const written = computed(() => ['partials', 'friendly', 'splits'].includes(id.value))
+const beads = computed(() => REPRESENTATIONS[id.value].works.includes('beads'))
 const pieces = computed(() => id.value === 'blocks' || id.value === 'chips')
 const takes = computed(() => problem.value.terms.some((t) => t.operation === '-'))
 const stateOf = <T,>(): T => props.panel.state as T
@@ -105,6 +107,13 @@ const steps = computed(() => props.panel.plan.steps.filter((s) => (s.moves[id.va
         :standing="standing"
         mode="show"
         :newest="false"
+      />
+      <AbacusMat
+        v-else-if="beads"
+        :state="stateOf<AbacusState>()"
+        :works="false"
+        ones="ones"
+        :label="`Beads of way ${number}`"
       />
       <div v-else class="beside" :class="{ alone: !pieces }">
         <PlacedMat

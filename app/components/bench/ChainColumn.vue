@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { printNumeral, valueOf, printExact } from '../../../core/number/numeral'
+import { compare, type Exact } from '../../../core/number/exact'
+import type { Moment } from '../../../core/record/bench'
+import type { Problem } from '../../../core/problem/problem'
+
+/** A chain as a plain column: its numbers one beneath another, the one in hand lit, and under the rule what has been read. */
+const props = defineProps<{ problem: Problem; moment: Moment }>()
+const rows = computed(() => [
+  { sign: '', text: printNumeral(props.problem.first) },
+  ...props.problem.terms.map((t) => ({ sign: t.operation === '-' ? '−' : '+', text: printNumeral(t.number) })),
+])
+const points = computed(() => Math.max(...rows.value.map((r) => (r.text.split('.')[1] ?? '').length)))
+/** Filled up behind with spaces of a digit's width, so that points stand under points. */
+const padded = (text: string): string => {
+  const behind = (text.split('.')[1] ?? '').length
+  const gap = points.value - behind
+  return text + (gap > 0 && behind === 0 ? '\u2008' : '') + '\u2007'.repeat(gap)
+}
+const inHand = computed(() => props.moment.standing.begun - 1)
+const read = computed<Exact | null>(() => props.moment.standing.read)
+const below = computed(
+  () =>
+    read.value !== null &&
+    compare(read.value, valueOf({ form: 'places', negative: false, digits: '0', decimals: 0 })) < 0,
+)
+</script>
+
+<template>
+  <table class="chain learner" :class="{ short: rows.length < 7 }">
+    <caption class="sr-only">
+      The chain as a column
+    </caption>
+    <tbody>
+      <tr
+        v-for="(row, i) in rows"
+        :key="i"
+        :class="{ now: i === inHand && read === null }"
+        :aria-current="i === inHand && read === null ? 'step' : undefined"
+      >
+        <td class="sign">{{ row.sign }}</td>
+        <td>{{ padded(row.text) }}</td>
+      </tr>
+    </tbody>
+    <tfoot>
+      <tr>
+        <td class="sign">{{ below ? '−' : '' }}</td>
+        <td>{{ read === null ? '\u00a0' : padded(printExact(read).replace('-', '')) }}</td>
+      </tr>
+    </tfoot>
+  </table>
+</template>
+
+<style scoped>
+.chain {
+  border-collapse: collapse;
+  font-size: 1.5rem;
+  margin: 4px auto 10px;
+}
+/* A short column stays in sight while the totals run on beneath it. */
+.short {
+  position: sticky;
+  top: -10px;
+  z-index: 1;
+  background: var(--sheet);
+  box-shadow: 0 0 0 8px var(--sheet);
+}
+td {
+  padding: 2px 10px;
+  text-align: right;
+  white-space: pre;
+}
+.sign {
+  width: 2.2rem;
+  text-align: center;
+}
+.now td {
+  background: var(--clay-wash);
+  font-weight: 700;
+}
+.now .sign {
+  box-shadow: inset 5px 0 0 var(--clay);
+}
+tfoot td {
+  border-top: 3px solid var(--ink);
+  font-weight: 700;
+}
+</style>

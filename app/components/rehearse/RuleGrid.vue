@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import type { BeadRule } from '../../../core/act/beads'
+import type { ComplementNames } from '../../../core/choices'
+import type { Cell } from '../../../core/rehearse/grid'
+import { ruleName } from '../../../core/speech/beads'
+
+/** Nine digits by ten settings: how each goes, and how it has gone. A cell is rehearsed by choosing it. */
+const props = defineProps<{ rows: readonly (readonly Cell[])[]; names: ComplementNames; rules: boolean }>()
+const emit = defineEmits<{ choose: [cell: Cell] }>()
+
+/** Each rule has a mark of its own, and where colours are seen a ground of its own texture. */
+const MARKS: Readonly<Record<BeadRule, string>> = { direct: '·', five: '5', ten: '10', mixed: '5 10' }
+const SIGNS: Readonly<Record<Cell['state'], string>> = { new: '', missed: '✗', due: '↻', sure: '✓' }
+const SAID: Readonly<Record<Cell['state'], string>> = {
+  new: 'not asked yet',
+  missed: 'missed last time',
+  due: 'due again',
+  sure: 'right, not due yet',
+}
+const way = computed(() => (props.rows[0]![0]!.way > 0 ? '+' : '−'))
+const nameOf = (c: Cell): string =>
+  `${way.value}${c.digit} where ${c.shown} shows${props.rules ? `, ${ruleName(c.rule, props.names)}` : ''}: ${SAID[c.state]}${c.tries ? `, ${c.right} of ${c.tries} right` : ''}`
+</script>
+
+<template>
+  <div class="grid-room">
+    <table class="grid">
+      <caption class="sr-only">
+        Digits by what the rod shows
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col" class="corner">rod shows</th>
+          <th v-for="n in 10" :key="n" scope="col" class="learner">{{ n - 1 }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(row, i) in rows" :key="i">
+          <th scope="row" class="learner">{{ way }}{{ i + 1 }}</th>
+          <td v-for="c in row" :key="c.shown">
+            <button
+              type="button"
+              :class="[c.state, rules ? c.rule : '']"
+              :aria-label="nameOf(c)"
+              @click="emit('choose', c)"
+            >
+              <b v-if="rules">{{ MARKS[c.rule] }}</b>
+              <i aria-hidden="true">{{ SIGNS[c.state] }}</i>
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.grid-room {
+  overflow: auto;
+}
+.grid {
+  border-collapse: separate;
+  border-spacing: 3px;
+}
+th {
+  font-weight: 700;
+  font-size: 1.15rem;
+  min-width: 44px;
+  text-align: center;
+}
+.corner {
+  font: 400 0.85rem var(--ui);
+  text-align: right;
+  padding-right: 6px;
+}
+button {
+  width: 52px;
+  height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 4px;
+  background: var(--sheet);
+  cursor: pointer;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 4px;
+  padding: 0;
+}
+button:hover {
+  border-color: var(--ink);
+}
+b {
+  font-size: 0.9rem;
+  font-weight: 400;
+}
+i {
+  font-style: normal;
+  font-weight: 700;
+}
+.missed {
+  background: var(--plum-wash);
+  border: 2.5px solid var(--plum);
+}
+.due {
+  background: var(--clay-wash);
+  border: 2.5px dashed var(--clay);
+}
+.sure {
+  background: var(--moss-wash);
+  border: 2.5px solid var(--moss);
+}
+/* The rules differ by their grounds too: none, one stripe, two, a hatching. */
+.five {
+  background-image: linear-gradient(transparent 44%, var(--rule) 44% 56%, transparent 56%);
+}
+.ten {
+  background-image: linear-gradient(
+    90deg,
+    transparent 20%,
+    var(--rule) 20% 30%,
+    transparent 30% 70%,
+    var(--rule) 70% 80%,
+    transparent 80%
+  );
+}
+.mixed {
+  background-image: repeating-linear-gradient(135deg, transparent 0 7px, var(--rule) 7px 10px);
+}
+</style>
