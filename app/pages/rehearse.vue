@@ -355,7 +355,7 @@ useKeys({ Enter: () => (done.value || !item.value ? ask() : undefined) })
 .rehearse {
   height: 100%;
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 640px;
+  grid-template-columns: minmax(0, 1fr) 652px;
   grid-template-rows: auto minmax(0, 1fr);
   min-height: 0;
 }

@@ -214,6 +214,30 @@ test('three thousand chains worked digit by digit come to what BigInt and an out
   )
 })
 
+test('rods that hold beads in reserve, however they came to be so, are put in order before a digit is worked', () => {
+  const reserve = [
+    { upper: 0, lower: 5 },
+    { upper: 1, lower: 5 },
+    { upper: 2, lower: 0 },
+    { upper: 2, lower: 3 },
+    { upper: 2, lower: 5 },
+  ]
+  const empty = REPRESENTATIONS['two-five'].start(parseProblem('100 + 100'), bead()) as AbacusState
+  for (const ones of reserve)
+    for (const tens of [...reserve, { upper: 0, lower: 2 }])
+      for (const count of digits)
+        for (const way of [1, -1] as const) {
+          const held = {
+            ...empty,
+            rods: empty.rods.map((r, i) => (i === 0 ? ones : i === 1 ? tens : i === 2 ? { upper: 0, lower: 1 } : r)),
+          }
+          const { state, moves, act } = workDigit(held, 0, count, way)
+          expect(Number(abacus.shows(state)) - Number(abacus.shows(held))).toBe(way * count)
+          expect(change(act)).toBe(String(way * count))
+          expect(moves.reduce(abacus.apply, held)).toEqual(state)
+        }
+})
+
 describe('below nought', () => {
   const below = fc
     .tuple(fc.nat(99_999), fc.integer({ min: 1, max: 99_999 }))

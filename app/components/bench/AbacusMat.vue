@@ -289,7 +289,7 @@ const nextAt = (spot: BeadSpot): boolean =>
               : {
                   left: `${(state.rods.length - 1 - rod) * layout.rod}px`,
                   width: `${layout.rod}px`,
-                  height: `calc(100% + 64px)`,
+                  height: `calc(100% + 60px)`,
                 }
           "
           @focus="
@@ -342,7 +342,7 @@ const nextAt = (spot: BeadSpot): boolean =>
 }
 .room {
   overflow: auto;
-  padding: 18px 20px 66px;
+  padding: 18px 20px 72px;
   display: grid;
   place-content: safe center;
 }

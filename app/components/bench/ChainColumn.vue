@@ -27,28 +27,30 @@ const below = computed(
 </script>
 
 <template>
-  <table class="chain learner" :class="{ short: rows.length < 7 }">
-    <caption class="sr-only">
-      The chain as a column
-    </caption>
-    <tbody>
-      <tr
-        v-for="(row, i) in rows"
-        :key="i"
-        :class="{ now: i === inHand && read === null }"
-        :aria-current="i === inHand && read === null ? 'step' : undefined"
-      >
-        <td class="sign">{{ row.sign }}</td>
-        <td>{{ padded(row.text) }}</td>
-      </tr>
-    </tbody>
-    <tfoot>
-      <tr>
-        <td class="sign">{{ below ? '−' : '' }}</td>
-        <td>{{ read === null ? '\u00a0' : padded(printExact(read).replace('-', '')) }}</td>
-      </tr>
-    </tfoot>
-  </table>
+  <div class="room" :class="{ short: rows.length < 7 }">
+    <table class="chain learner">
+      <caption class="sr-only">
+        The chain as a column
+      </caption>
+      <tbody>
+        <tr
+          v-for="(row, i) in rows"
+          :key="i"
+          :class="{ now: i === inHand && read === null }"
+          :aria-current="i === inHand && read === null ? 'step' : undefined"
+        >
+          <td class="sign">{{ row.sign }}</td>
+          <td>{{ padded(row.text) }}</td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <td class="sign">{{ below ? '−' : '' }}</td>
+          <td>{{ read === null ? '\u00a0' : padded(printExact(read).replace('-', '')) }}</td>
+        </tr>
+      </tfoot>
+    </table>
+  </div>
 </template>
 
 <style scoped>
@@ -58,12 +60,16 @@ const below = computed(
   margin: 4px auto 10px;
 }
 /* A short column stays in sight while the totals run on beneath it. */
+.room {
+  margin: -10px -10px 8px;
+  padding: 8px 10px 2px;
+  background: var(--sheet);
+  border-bottom: 2px dashed var(--edge);
+}
 .short {
   position: sticky;
   top: -10px;
   z-index: 1;
-  background: var(--sheet);
-  box-shadow: 0 0 0 8px var(--sheet);
 }
 td {
   padding: 2px 10px;

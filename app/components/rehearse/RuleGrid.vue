@@ -56,7 +56,8 @@ const nameOf = (c: Cell): string =>
 
 <style scoped>
 .grid-room {
-  overflow: auto;
+  overflow-x: auto;
+  min-height: max-content;
 }
 .grid {
   border-collapse: separate;
@@ -74,7 +75,8 @@ th {
   padding-right: 6px;
 }
 button {
-  width: 52px;
+  position: relative;
+  width: 50px;
   height: 44px;
   border: 1.5px solid var(--edge);
   border-radius: 4px;
@@ -94,8 +96,12 @@ b {
   font-weight: 400;
 }
 i {
+  position: absolute;
+  right: 3px;
+  top: 0;
   font-style: normal;
   font-weight: 700;
+  font-size: 0.85rem;
 }
 .missed {
   background: var(--plum-wash);

@@ -45,14 +45,21 @@ const amount = (way: number, n: number, place: Place): AmountAct => ({
 /** Puts a rod in order that holds beads in reserve: five lower ones for an upper one, ten for one of the next rod. */
 function settle(hand: Hand, index: number): readonly Act[] {
   const full = worked(hand.state.beads)
-  const rod = (): { upper: number; lower: number } => hand.state.rods[index]!
-  if (full.upper > 0 && rod().lower > full.lower) (hand.slide(index, 1, 0), hand.slide(index, 0, -5))
-  const over = full.upper > 0 ? rod().upper > 1 : rod().lower > full.lower
-  if (!over) return []
-  if (full.upper > 0) hand.slide(index, -2, 0)
-  else hand.slide(index, 0, -10)
-  carry(hand, index + 1, 1)
-  return [exchangeAct(index + 1 - hand.state.decimals, true)]
+  const acts: Act[] = []
+  const tens = (): void => {
+    const rod = hand.state.rods[index]!
+    if (full.upper > 0 ? rod.upper < 2 : rod.lower <= full.lower) return
+    if (full.upper > 0) hand.slide(index, -2, 0)
+    else hand.slide(index, 0, -10)
+    carry(hand, index + 1, 1)
+    acts.push(exchangeAct(index + 1 - hand.state.decimals, true))
+  }
+  tens()
+  if (full.upper === 0 || hand.state.rods[index]!.lower <= full.lower) return acts
+  hand.slide(index, 1, 0)
+  hand.slide(index, 0, -5)
+  tens()
+  return acts
 }
 
 /** One more, or one fewer, on the next rod; beyond the highest it is owed, or given back. */
@@ -95,8 +102,11 @@ function countInto(hand: Hand, index: number, way: Way): readonly Act[] | undefi
   } else {
     carry(hand, index + 1, -1)
     acts.push(exchangeAct(place + 1, false))
-    if (five) (hand.slide(index, 2, 0), hand.slide(index, -1, 0), hand.slide(index, 0, 5))
-    else hand.slide(index, 0, 10)
+    if (five) {
+      hand.slide(index, 2, 0)
+      hand.slide(index, -1, 0)
+    }
+    hand.slide(index, 0, group)
   }
   hand.slide(index, 0, -1)
   return [...acts, amount(-1, 1, place)]
