@@ -1,6 +1,8 @@
 <script setup lang="ts">
 const classroom = useClassroom()
 const presenting = usePresenting()
+const { wanted, stands } = useNotice()
+const Toast = defineAsyncComponent(() => import('primevue/toast'))
 </script>
 
 <template>
@@ -27,7 +29,7 @@ const presenting = usePresenting()
       <ClassMenu v-if="classroom.classroom" />
     </header>
     <main id="main" tabindex="-1"><slot /></main>
-    <Toast position="bottom-left" />
+    <Toast v-if="wanted" position="bottom-left" @vue:mounted="stands" />
   </div>
 </template>
 

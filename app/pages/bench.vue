@@ -15,7 +15,7 @@ const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDi
 const bench = useBench()
 const classroom = useClassroom()
 const route = useRoute()
-const toast = useToast()
+const { tell } = useNotice()
 const presenting = usePresenting()
 const { predicts, asked, forward, back, play, playing } = useShowing()
 
@@ -58,12 +58,7 @@ function save(): void {
   if (bench.bench.log.length > 0) saving.value = true
 }
 function saved(): void {
-  toast.add({
-    severity: 'secondary',
-    summary: 'Saved',
-    detail: `${bench.problem} is in the Daybook. N sets the next one.`,
-    life: 5000,
-  })
+  void tell('Saved', `${bench.problem} is in the Daybook. N sets the next one.`)
 }
 function next(): void {
   bench.another()

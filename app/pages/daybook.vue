@@ -5,7 +5,7 @@ import type { RecordSummary, SavedRecord } from '../../shared/schemas'
 import { request } from '../utils/request'
 
 const classroom = useClassroom()
-const toast = useToast()
+const { tell } = useNotice()
 const records = ref<readonly RecordSummary[]>([])
 const loaded = ref(false)
 const whose = ref<string>(classroom.learnerId ?? 'all')
@@ -83,7 +83,7 @@ async function takeIn(event: Event): Promise<void> {
       { method: 'POST', text: await file.text() },
     )
     said.value = `${added} taken in${already ? `, ${already} were here already` : ''}${learners ? `, ${learners} new in the class` : ''}.`
-    toast.add({ severity: 'secondary', summary: 'File read', detail: said.value, life: 6000 })
+    void tell('File read', said.value, 6000)
     await Promise.all([load(), classroom.load()])
   } catch (error) {
     trouble.value = (error as Error).message

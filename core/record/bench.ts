@@ -1,63 +1,28 @@
-import type { Act, AmountAct } from '../act/act'
-import { owing, stand, termDone, type Standing } from '../act/standing'
-import { compare, negate, subtract, type Exact } from '../number/exact'
+import type { Act } from '../act/act'
+import { stand, termDone, type Standing } from '../act/standing'
+import type { Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { write, type WrittenLine } from '../plan/lines'
 import { actsAhead, standingFor } from '../plan/plan'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from '../plan/setup'
 import { answer } from '../problem/problem'
 import { Refusal } from '../refusal'
-import { equations, type EquationsState } from '../representation/equations/equations'
+import { equations } from '../representation/equations/equations'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
 import { match, type Match, type Side } from '../representation/match'
 import { applyAll, isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
-import { detailOf, type BeadDetail } from '../speech/beads'
+import type { BeadDetail } from '../speech/beads'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
 import { WORD_PACKS } from '../speech/words'
 import { wayById } from '../way/index'
-import { follow, type Followers } from '../plan/follow'
+import { follow } from '../plan/follow'
 import { worked } from '../plan/worked'
+import { compareWithWay, isAmount } from './comparing'
+import { goesOn, judgedOf, restOf } from './judging'
+import type { Hand, Mode, Moment, Stone } from './moment'
 import { slipIn, slipInColumn, SLIPS } from './slips'
 
-export type Mode = 'show' | 'together' | 'alone'
-
-/** One thing done: the moves of a hand that make it, the acts they are, and what was said and written for them. */
-export interface Stone {
-  /** Where the hand was; null where nothing had to be moved (a number only asked). */
-  readonly on: RepresentationId | null
-  readonly acts: readonly Act[]
-  /** The moves in every representation that could do it. */
-  readonly moves: Readonly<Partial<Record<RepresentationId, readonly unknown[]>>>
-  readonly label: string
-  readonly say: string
-  readonly lines: readonly WrittenLine[]
-  readonly before: Exact
-  readonly shows: Exact
-  /** What is still owed, in words; empty when the stone is whole. */
-  readonly owed: string
-  readonly owedKind: Owed['kind'] | null
-  /** Whether it is what the way asks here; `part` of it, or something else that is nevertheless true. */
-  readonly fits: 'planned' | 'part' | 'other'
-  /** The name of a slip seen in it, for the record; empty where there is none. */
-  readonly slip: string
-  /** On beads: by which rules the digits went, why by no earlier ones, and what hands and fingers do. */
-  readonly detail: BeadDetail | null
-  /** Representations that could not show it, with the reason. */
-  readonly waiting: Readonly<Partial<Record<RepresentationId, string>>>
-}
-
-/** Everything that stands at one moment. */
-export interface Moment {
-  readonly states: Readonly<Partial<Record<RepresentationId, unknown>>>
-  readonly followers: Followers
-  readonly standing: Standing
-  readonly page: EquationsState
-  readonly stones: readonly Stone[]
-  /** The representation that is worked by hand besides, with moments of its own; null where there is none. */
-  readonly second: Moment | null
-  /** The stone still growing: what it grew from and the moves so far. */
-  readonly open: { readonly on: RepresentationId; readonly moves: readonly unknown[]; readonly from: Moment } | null
-}
+export type { Mode, Moment, Stone }
 
 /** One entry of a record: milliseconds since the start, where, and the move as text. On `bench`: `ask`, `go on`, `undo`, `redo`. */
 export interface Entry {
@@ -276,19 +241,6 @@ function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): M
   return grown(setup, { ...now, open: null }, on, [move], alone)
 }
 
-/** What is still wanted of the number in hand; below nought where it is to be taken away. */
-const restOf = ({ doing, ...s }: Standing): Exact =>
-  doing === '-' ? negate(owing({ doing, ...s })) : owing({ doing, ...s })
-
-/** Whether a move goes on with what is open; not where it strays from it and begins another digit rightly. */
-function goesOn(setup: Setup, { open, states, standing }: Moment, on: RepresentationId, move: unknown): boolean {
-  const r = REPRESENTATIONS[on]
-  // Until the first number lies, every bead belongs to laying it.
-  if (!r.judge || !open || !open.from.standing.laid || !setup.all.includes(on)) return true
-  const { status, slip } = r.judge(open.from.states[on], [...open.moves, move], restOf(open.from.standing))
-  return status !== 'off' || slip !== '' || r.judge(states[on], [move], restOf(standing)).status === 'off'
-}
-
 type Known = Exclude<ReturnType<(typeof REPRESENTATIONS)['blocks']['recognise']>, undefined>
 
 function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly unknown[], known: Known): Moment {
@@ -305,90 +257,6 @@ function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly
   const moment = laid(setup, from, acts, hand)
   const whole = judged ? judged.ends : owed === null && fits === 'planned'
   return { ...moment, open: whole ? null : { on, moves, from } }
-}
-
-/** What a material that works digits by rules says of a hand's moves: whether a digit is done, on its way, or went astray. */
-function judgedOf(
-  setup: Setup,
-  from: Moment,
-  on: RepresentationId,
-  moves: readonly unknown[],
-): { readonly hand: Omit<Hand, 'on' | 'moves'>; readonly ends: boolean } | undefined {
-  const r = REPRESENTATIONS[on]
-  if (!r.judge || (moves.at(-1) as { kind: string }).kind === 'read') return undefined
-  const rest = restOf(from.standing)
-  const { status, slip, toGo, work } = r.judge(from.states[on], moves, rest)
-  const detail = work ? detailOf([work], [], setup.choices.abacus.names, WORD_PACKS[setup.choices.words]) : null
-  if (status === 'part')
-    return {
-      hand: { fits: 'part', toGo: { kind: 'to-go', moves: toGo }, slip: slip ? SLIPS[slip] : '', detail },
-      ends: false,
-    }
-  // A number is laid in one: its first digit is a part of it.
-  if (status === 'done' && !from.standing.laid) return { hand: { fits: 'part' }, ends: false }
-  if (status === 'done') return { hand: { fits: 'other' }, ends: true }
-  if (!slip) return { hand: { fits: from.standing.laid ? 'other' : 'part' }, ends: false }
-  const moved = subtract(r.shows(applyAll(r, from.states[on], moves)), r.shows(from.states[on]))
-  return {
-    hand: { fits: 'other', owed: { kind: 'beads', slip, rest: subtract(rest, moved) }, slip: SLIPS[slip], detail },
-    ends: true,
-  }
-}
-
-/** Holds acts against what the way asks from here; what is just that is taken as the way has it, counting and all. */
-function compareWithWay(
-  setup: Setup,
-  from: Moment,
-  done: readonly Act[],
-): { fits: Stone['fits']; acts: readonly Act[] } {
-  let standing = from.standing
-  const acts: Act[] = []
-  for (const act of done) {
-    const next = wayById(setup.way).next(setup.worked, standing, setup.choices)
-    if (!next || !sameAct(next, act))
-      return { fits: done.length === 1 && next && isPart(next, act) ? 'part' : 'other', acts: done }
-    // The words said are the hand's own, not the way's; and so are the pieces, where the way names none.
-    const pieces = isAmount(act) && isAmount(next) && !next.pieces && act.pieces ? { pieces: act.pieces } : {}
-    const said = 'said' in act && act.said ? { said: act.said } : {}
-    const rule = isAmount(act) && act.rule ? { rule: act.rule, ...(act.parts ? { parts: act.parts } : {}) } : {}
-    const taken = { ...next, ...said, ...rule, ...pieces } as Act
-    acts.push(taken)
-    standing = stand(setup.worked, standing, taken)
-  }
-  return { fits: done.length > 0 ? 'planned' : 'other', acts }
-}
-
-/** Amounts worked whole are the same whatever pieces the other names; pieces must be the very pieces. */
-function sameAct(a: Act, b: Act): boolean {
-  if (isAmount(a) && isAmount(b) && (!a.pieces || !b.pieces)) return a.kind === b.kind && a.amount === b.amount
-  return canonical(a) === canonical(b)
-}
-const isAmount = (act: Act): act is AmountAct => act.kind === 'lay' || act.kind === 'join' || act.kind === 'take'
-const canonical = (act: Act): string =>
-  'pieces' in act && act.pieces
-    ? JSON.stringify([act.kind, act.amount, act.pieces])
-    : act.kind === 'read'
-      ? `read ${act.value}`
-      : JSON.stringify(act)
-
-/** Fewer of the very pieces that the way asks for. */
-function isPart(whole: Act, act: Act): boolean {
-  if (whole.kind === 'pose' && act.kind === 'pose')
-    return whole.operation === act.operation && compare(act.amount, whole.amount) < 0
-  if (!isAmount(whole) || !isAmount(act) || whole.kind !== act.kind) return false
-  if (!whole.pieces || !act.pieces) return compare(act.amount, whole.amount) < 0
-  return (act.pieces ?? []).every((p) => (whole.pieces ?? []).some((w) => w.unit === p.unit && w.count >= p.count))
-}
-
-interface Hand {
-  readonly on: RepresentationId | null
-  readonly moves: readonly unknown[]
-  readonly owed?: Owed | null
-  readonly fits?: Stone['fits']
-  /** What would finish a digit that is on its way. */
-  readonly toGo?: Owed
-  readonly slip?: string
-  readonly detail?: BeadDetail | null
 }
 
 /** Lays a stone on a moment: acts in every representation, on the page and in words. */

@@ -212,7 +212,7 @@ test('bad input is answered at the place, and what lies on the mat stays', async
     ['1e9', 'There is a letter, “e”, at place 2.'],
     ['٣+٤', 'is a digit of another script'],
     ['<script>', '“<” at place 1 is not part of a problem.'],
-    ['7'.repeat(400), 'There is a number of 400 digits'],
+    ['7'.repeat(400), 'That number has 400 digits'],
     ['3 - 5', 'Positive and negative counters or a number line would hold it.'],
   ] as const) {
     await ask(problem)

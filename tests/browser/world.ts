@@ -122,9 +122,14 @@ export async function byRole(driver: WebDriver, role: string, name: string | Reg
     group: '[role="group"]',
   }
   const fits = (text: string): boolean => (typeof name === 'string' ? text === name : name.test(text))
+  const selector = css[role] ?? `[role="${role}"]`
   return driver.wait(
     async () => {
-      for (const element of await driver.findElements(By.css(css[role] ?? `[role="${role}"]`))) {
+      // A glance at all of them at once tells which are worth asking for their computed name.
+      const elements = await driver.findElements(By.css(selector))
+      const glances = await driver.executeScript<string[]>(GLANCE, selector)
+      const likely = elements.filter((_, i) => glances[i] === undefined || glances[i] === '' || fits(glances[i]!))
+      for (const element of likely) {
         try {
           if (fits((await element.getAccessibleName()).trim()) && (await element.isDisplayed())) return element
         } catch {
@@ -137,6 +142,10 @@ export async function byRole(driver: WebDriver, role: string, name: string | Reg
     `no ${role} called ${name}`,
   ) as Promise<WebElement>
 }
+
+/** What each element is plainly called by its label or its text; nothing where only the browser can tell. */
+const GLANCE = `return [...document.querySelectorAll(arguments[0])].map((e) =>
+  (e.getAttribute('aria-label') ?? (e.matches('button, a, h1, h2, h3, [role="option"], [role="menuitem"]') && !e.hasAttribute('aria-labelledby') && !e.querySelector('[aria-hidden], [aria-label], img') ? e.innerText : '')).replace(/\\s+/g, ' ').trim())`
 
 /** Waits until the element that `css` finds has a text that fits. */
 export async function text(driver: WebDriver, css: string, fits: string | RegExp): Promise<void> {

@@ -1,0 +1,60 @@
+import type { Act } from '../act/act'
+import type { Standing } from '../act/standing'
+import type { Exact } from '../number/exact'
+import type { Followers } from '../plan/follow'
+import type { WrittenLine } from '../plan/lines'
+import type { EquationsState } from '../representation/equations/equations'
+import type { Owed, RepresentationId } from '../representation/representation'
+import type { BeadDetail } from '../speech/beads'
+
+export type Mode = 'show' | 'together' | 'alone'
+
+/** One thing done: the moves of a hand that make it, the acts they are, and what was said and written for them. */
+export interface Stone {
+  /** Where the hand was; null where nothing had to be moved (a number only asked). */
+  readonly on: RepresentationId | null
+  readonly acts: readonly Act[]
+  /** The moves in every representation that could do it. */
+  readonly moves: Readonly<Partial<Record<RepresentationId, readonly unknown[]>>>
+  readonly label: string
+  readonly say: string
+  readonly lines: readonly WrittenLine[]
+  readonly before: Exact
+  readonly shows: Exact
+  /** What is still owed, in words; empty when the stone is whole. */
+  readonly owed: string
+  readonly owedKind: Owed['kind'] | null
+  /** Whether it is what the way asks here; `part` of it, or something else that is nevertheless true. */
+  readonly fits: 'planned' | 'part' | 'other'
+  /** The name of a slip seen in it, for the record; empty where there is none. */
+  readonly slip: string
+  /** On beads: by which rules the digits went, why by no earlier ones, and what hands and fingers do. */
+  readonly detail: BeadDetail | null
+  /** Representations that could not show it, with the reason. */
+  readonly waiting: Readonly<Partial<Record<RepresentationId, string>>>
+}
+
+/** Everything that stands at one moment. */
+export interface Moment {
+  readonly states: Readonly<Partial<Record<RepresentationId, unknown>>>
+  readonly followers: Followers
+  readonly standing: Standing
+  readonly page: EquationsState
+  readonly stones: readonly Stone[]
+  /** The representation that is worked by hand besides, with moments of its own; null where there is none. */
+  readonly second: Moment | null
+  /** The stone still growing: what it grew from and the moves so far. */
+  readonly open: { readonly on: RepresentationId; readonly moves: readonly unknown[]; readonly from: Moment } | null
+}
+
+/** What a hand did for a stone, and what is already known of it. */
+export interface Hand {
+  readonly on: RepresentationId | null
+  readonly moves: readonly unknown[]
+  readonly owed?: Owed | null
+  readonly fits?: Stone['fits']
+  /** What would finish a digit that is on its way. */
+  readonly toGo?: Owed
+  readonly slip?: string
+  readonly detail?: BeadDetail | null
+}
