@@ -1,6 +1,7 @@
 import { enter, openBench, type Bench, type Mode } from '../core/record/bench'
 import { recordOf } from '../core/record/record'
 import { plan } from '../core/plan/plan'
+import { isRight, parseItem } from '../core/rehearse/items'
 import { REPRESENTATIONS } from '../core/representation/index'
 import type { Help } from '../shared/levels'
 import { handsSchema, type Classroom, type SavedRecord } from '../shared/schemas'
@@ -25,6 +26,8 @@ interface Work {
   readonly note: string
   /** Moves typed by hand; the plan's own where absent. */
   readonly moves?: readonly string[]
+  /** What it is worked on; blocks where absent. */
+  readonly on?: 'blocks' | 'abacus'
 }
 
 const WORK: readonly Work[] = [
@@ -113,28 +116,83 @@ const WORK: readonly Work[] = [
     help: 'hand-over-hand',
     note: 'Wanted the hand; chose to push the last ones alone.',
   },
+  {
+    who: 'Fen',
+    problem: '33 + 4 - 6 + 2',
+    mode: 'together',
+    daysAgo: 3,
+    pace: 3600,
+    help: 'spoken',
+    note: 'Beads on the lantern strings, counted on the abacus.',
+    on: 'abacus',
+  },
+  {
+    who: 'Fen',
+    problem: '8 + 7 + 1',
+    mode: 'alone',
+    daysAgo: 1,
+    pace: 4400,
+    help: 'independent',
+    note: 'Set the ten and went straight on. Ten complements again tomorrow.',
+    on: 'abacus',
+    moves: ['ones pinch 3 to bar', 'tens lower 1 to bar', 'go on', 'ones lower 1 to bar', 'read 19'],
+  },
+]
+
+/** What the teacher has rehearsed: every few minutes an answer, some of them missed. */
+const REHEARSED: readonly (readonly [item: string, given: string])[] = [
+  ['rule 4+1', 'five'],
+  ['rule 3+2', 'five'],
+  ['rule 4+3', 'five'],
+  ['rule 2+4', 'direct'],
+  ['rule 8+2', 'ten'],
+  ['rule 8+7', 'ten'],
+  ['rule 6+7', 'ten'],
+  ['rule 9+1', 'ten'],
+  ['rule 2+4', 'five'],
+  ['rule 5+6', 'mixed'],
+  ['rule 7+7', 'ten'],
+  ['rule 7+9', 'ten'],
+  ['rule 6+7', 'mixed'],
+  ['rule 4+5', 'direct'],
+  ['rule 3+6', 'direct'],
+  ['rule 6+8', 'mixed'],
+  ['rule 7+7', 'ten'],
+  ['rule 5-3', 'five'],
+  ['rule 8-6', 'direct'],
+  ['rule 3-7', 'ten'],
 ]
 
 /** An identifier that is the same on every run: the demo's records are told apart by their number. */
 const idFor = (kind: number, n: number): string =>
   `00000000-0000-4000-8000-${String(kind * 1000 + n).padStart(12, '0')}`
 
-function work({ problem, mode, pace, moves }: Work): Bench {
-  let bench = openBench(
-    { problem, representation: 'blocks', also: ['columns', 'equations'], choices: { words: ROOM.words } },
-    mode,
-  )
+function work({ problem, mode, pace, moves, on: main = 'blocks' }: Work): Bench {
+  const also = main === 'blocks' ? (['columns', 'equations'] as const) : (['equations'] as const)
+  let bench = openBench({ problem, representation: main, also, choices: { words: ROOM.words } }, mode)
   let at = 0
-  const make = (on: 'blocks' | 'bench', move: string): void =>
+  const make = (on: 'blocks' | 'abacus' | 'bench', move: string): void =>
     void (bench = enter(bench, { at: (at += pace), on, move }))
-  if (moves) moves.forEach((m) => make('blocks', m))
+  if (moves) moves.forEach((m) => make(m === 'go on' ? 'bench' : main, m))
   else
-    for (const step of plan({ problem, representation: 'blocks' }).steps) {
-      const made = step.moves.blocks ?? []
+    for (const step of plan({ problem, representation: main }).steps) {
+      const made = step.moves[main] ?? []
       if (made.length === 0 && mode === 'show') make('bench', 'ask')
-      made.forEach((m) => make('blocks', REPRESENTATIONS.blocks.print(m)))
+      made.forEach((m) => make(main, REPRESENTATIONS[main].print(m)))
     }
   return bench
+}
+
+/** The teacher's own answers, one every twelve seconds on the day before. */
+function rehearse(store: Store, today: Date): void {
+  const start = new Date(today)
+  start.setDate(start.getDate() - 1)
+  start.setHours(15, 40, 0, 0)
+  for (const [i, [item, given]] of REHEARSED.entries()) {
+    const right = isRight(parseItem(item), given)
+    const at = start.getTime() + 12_000 * i
+    store.keepAnswer({ id: idFor(3, i), learnerId: null, at, item, given, right, ms: 3200 + 150 * (i % 7) })
+  }
 }
 
 /** Fills an empty store with the demo class. Days are counted back from `today`. */
@@ -158,4 +216,5 @@ export function seedDemo(store: Store, today: Date): void {
       }
     }),
   )
+  rehearse(store, today)
 }

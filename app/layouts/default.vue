@@ -99,4 +99,17 @@ main:focus {
   background: var(--sheet);
   padding: 0.5rem 1rem;
 }
+@media (max-width: 600px) {
+  header {
+    gap: 0.3rem;
+    padding: 0 0.5rem;
+  }
+  .name {
+    font-size: 0;
+    gap: 0;
+  }
+  nav a {
+    padding: 0 0.55rem;
+  }
+}
 </style>

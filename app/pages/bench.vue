@@ -4,6 +4,7 @@ import { decimalsIn } from '../../core/problem/problem'
 import { askInWords } from '../../core/speech/say'
 import { pretty, WORD_PACKS } from '../../core/speech/words'
 import { offersFor, REPRESENTATIONS } from '../../core/representation/index'
+import type { AbacusState } from '../../core/representation/abacus/frame'
 import type { SavedRecord } from '../../shared/schemas'
 import { placesOf } from '../utils/lit'
 import { placesFor } from '../utils/placesFor'
@@ -85,6 +86,12 @@ const nearest = computed(() => {
 const openSelect = (label: string): void =>
   document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
 const onBeads = computed(() => REPRESENTATIONS[setup.value.representation].works.includes('beads'))
+/** A wide frame needs the whole mat; its digits stand under its rods. */
+const wide = computed(
+  () => onBeads.value && (now.value.states[setup.value.representation] as AbacusState).rods.length > 6,
+)
+/** While the first number is being laid there is nothing to leave. */
+const leaves = computed(() => bench.left !== null && !(now.value.open && now.value.standing.begun === 1))
 const stepping = computed(() => bench.bench.mode === 'show' || bench.replaying !== null)
 const working = computed(() => bench.bench.mode !== 'show' && !bench.replaying)
 
@@ -143,7 +150,7 @@ onBeforeUnmount(() => (presenting.value = false))
           @say="(text) => (whisper = text)"
         />
         <p
-          v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.second"
+          v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.second && !wide"
           class="worth learner"
           :class="{ low: setup.representation === 'blocks' || setup.representation === 'chips' }"
           aria-label="What is there now"
@@ -236,7 +243,7 @@ onBeforeUnmount(() => (presenting.value = false))
             <i class="pi pi-refresh" aria-hidden="true" />
           </button>
           <button type="button" class="stone-button" :disabled="!bench.next" @click="offer">Offer a move</button>
-          <button v-if="onBeads && bench.left" type="button" class="stone-button" @click="bench.make('bench', 'go on')">
+          <button v-if="onBeads && leaves" type="button" class="stone-button" @click="bench.make('bench', 'go on')">
             Leave it, next number
           </button>
         </template>
@@ -377,6 +384,10 @@ onBeforeUnmount(() => (presenting.value = false))
 }
 .presenting .words {
   font-size: 2rem;
+}
+/* The way out of presenting lies over the strip's end. */
+.presenting .say {
+  padding-right: 190px;
 }
 @media (max-width: 900px) {
   .work,

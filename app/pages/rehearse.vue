@@ -252,8 +252,8 @@ useKeys({ Enter: () => (done.value || !item.value ? ask() : undefined) })
           <template v-if="done">
             <p class="verdict" :class="{ right: done.right }" role="status">
               <span aria-hidden="true">{{ done.right ? '✓' : '↻' }}</span> {{ verdict }}
-              <small v-for="why in told?.digits[0]?.why ?? []" :key="why"> {{ why }}</small>
-              <small v-for="hand in isDigit(item) ? (told?.hands ?? []) : []" :key="hand"> ▸ {{ hand }}</small>
+              <small v-if="told">{{ told.digits[0]!.why.join(' ') }}</small>
+              <small v-if="told">{{ told.hands.map((h) => `▸ ${h}`).join(' ') }}</small>
             </p>
             <button id="go-on" type="button" class="stone-button main" @click="ask()">Next</button>
           </template>
@@ -433,6 +433,7 @@ useKeys({ Enter: () => (done.value || !item.value ? ask() : undefined) })
   border-left-color: var(--moss);
 }
 .verdict small {
+  display: block;
   font-size: 0.95rem;
 }
 .typed {
@@ -472,6 +473,7 @@ meter {
   padding: 8px 12px;
   overflow: auto;
   display: grid;
+  grid-auto-rows: max-content;
   gap: 6px;
   align-content: start;
 }

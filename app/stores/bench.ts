@@ -12,6 +12,7 @@ import {
   type Mode,
 } from '../../core/record/bench'
 import { recordOf, reopen, type WorkRecord } from '../../core/record/record'
+import { DEFAULT_CHOICES, type AbacusChoices } from '../../core/choices'
 import { translate } from '../../core/record/translate'
 import type { PlanRequest } from '../../core/plan/setup'
 import { waysOf } from '../../core/way/index'
@@ -43,6 +44,11 @@ export const useBench = defineStore('bench', () => {
   const byHand = useLocalStorage('sett.by-hand', false)
   /** Whether beads are stepped one movement at a time, or a digit at once. */
   const byMove = useLocalStorage('sett.by-move', true)
+  /** How the abacus is worked at this bench, where that is not simply as the room has it. */
+  const ownAbacus = useLocalStorage<AbacusChoices | null>('sett.abacus', null, { serializer: abacusSerializer })
+  const abacus = computed<AbacusChoices>(
+    () => ownAbacus.value ?? classroom.classroom?.hands.abacus ?? DEFAULT_CHOICES.abacus,
+  )
   const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: jsonSerializer })
 
   const bench = shallowRef<Bench>(
@@ -158,7 +164,11 @@ export const useBench = defineStore('bench', () => {
     if (fits && !byHand.value) also.push(other)
     // A plain copy: what a bench is made of is data, never something that watches itself.
     const hands = classroom.classroom?.hands
-    const choices = { words: classroom.words, ...(hands ? (structuredClone(toRaw(hands)) as Hands) : {}) }
+    const choices = {
+      words: classroom.words,
+      ...(hands ? (structuredClone(toRaw(hands)) as Hands) : {}),
+      abacus: { ...toRaw(abacus.value) },
+    }
     return {
       problem: text,
       representation,
@@ -182,6 +192,19 @@ export const useBench = defineStore('bench', () => {
     const opened = attempt(() => translate(bench.value, m === 'show' ? followed(request) : request))
     if ('refused' in opened) refusal.value = opened.refused
     else change(opened.ok)
+  }
+
+  /** Works the abacus otherwise at this bench, or (null) as the room has it; what was done stays done. A frame too small is refused. */
+  function setAbacus(wanted: AbacusChoices | null): void {
+    const was = ownAbacus.value
+    ownAbacus.value = wanted && { ...wanted }
+    const m = bench.value.mode
+    const asked = requestFor(problem.value, { way: bench.value.setup.way })
+    const opened = attempt(() => translate(bench.value, m === 'show' ? followed(asked) : asked))
+    if ('refused' in opened) {
+      ownAbacus.value = was
+      refusal.value = opened.refused
+    } else change(opened.ok)
   }
 
   /** Another material for the same work. What did not come across whole is set aside, to be brought back. */
@@ -372,6 +395,9 @@ export const useBench = defineStore('bench', () => {
     nextMoves: moves,
     left,
     byMove,
+    abacus,
+    ownAbacus,
+    setAbacus,
     result,
     unsaved,
     ask,
@@ -402,6 +428,23 @@ export const useBench = defineStore('bench', () => {
 /** What is always written along with a material on the page. */
 const besides = (main: RepresentationId): readonly RepresentationId[] =>
   main === 'blocks' ? ['columns', 'equations'] : ['equations']
+
+/** What is kept here passes the same door as the room's choices; what does not is let go. */
+const abacusSerializer = {
+  read: (text: string): AbacusChoices | null => {
+    const json = attemptJson(text)
+    const known = json && typeof json === 'object' && Object.keys(DEFAULT_CHOICES.abacus).every((k) => k in json)
+    return known ? { ...DEFAULT_CHOICES.abacus, ...(json as AbacusChoices) } : null
+  },
+  write: (choices: AbacusChoices | null): string => JSON.stringify(choices),
+}
+function attemptJson(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return null
+  }
+}
 
 const idSerializer = {
   read: (text: string): RepresentationId | null => (isRepresentation(text) ? text : null),

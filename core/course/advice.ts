@@ -75,6 +75,8 @@ export function adviseWays(problem: Problem, choices: Choices, { losesTrack }: N
         `${printNumeral(long)} has ${digitsIn(long)} digits: the column sheet keeps them in line.`,
       )
   }
+  if (numbers.length > 2)
+    offer('abacus', 'compensate', `One setting carries the whole chain of ${numbers.length} numbers, digit by digit.`)
   offer('partials', 'apart', 'Tens with tens, ones with ones, then both together: it always goes.')
   offer('openline', 'hops', 'One number stays whole; tens and ones are hopped, and every landing is written.')
   offer('drawn', 'ones-first', 'Squares, lines and dots show each exchange.')

@@ -20,7 +20,7 @@ test('the demo class is whole: every record replays, and is right when it says s
   const records = store.records(null)
   expect(records.length).toBeGreaterThan(8)
   for (const r of records) expect(unsound(r.work as WorkRecord)).toBeUndefined()
-  expect(records.filter((r) => !r.outcome.right).map((r) => r.work.problem)).toEqual(['38 + 24'])
+  expect(records.filter((r) => !r.outcome.right).map((r) => r.work.problem)).toEqual(['38 + 24', '8 + 7 + 1'])
   seedDemo(store, new Date())
   expect(store.records(null)).toHaveLength(records.length)
 })
@@ -73,8 +73,9 @@ test('a file taken into an empty room gives the very same records', () => {
   const from = demo()
   const into = makeStore(path())
   const file = JSON.parse(JSON.stringify(toFile(from, from.records(null))))
-  expect(takeIn(into, readFile(file))).toEqual({ added: 11, already: 0, learners: 6 })
-  expect(takeIn(into, readFile(file))).toEqual({ added: 0, already: 11, learners: 0 })
+  const records = from.records(null).length
+  expect(takeIn(into, readFile(file))).toEqual({ added: records, already: 0, learners: 6 })
+  expect(takeIn(into, readFile(file))).toEqual({ added: 0, already: records, learners: 0 })
   expect(toFile(into, into.records(null))).toEqual(file)
 })
 

@@ -1,6 +1,10 @@
 import { parseMissing, solveMissing } from '../../core/problem/missing'
 import { parseProblem } from '../../core/problem/problem'
+import { DEFAULT_CHOICES } from '../../core/choices'
+import { setChains } from '../../core/course/chains/chains'
+import { before, lessonId, lessonOf } from '../../core/course/chains/lessons'
 import { plan } from '../../core/index'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import { enter, openBench, type Bench } from '../../core/record/bench'
 import type { Figure } from './all'
 
@@ -38,6 +42,16 @@ function paired(): Bench {
   return bench
 }
 
+/** A frame of 13 rods in the middle of a chain. */
+function abacusAtWork(): Bench {
+  const abacus = { ...DEFAULT_CHOICES.abacus, rods: 13 }
+  const request = { problem: '123456789 + 98765432', representation: 'abacus' as const, choices: { abacus } }
+  let bench = openBench(request, 'together')
+  for (const move of plan(request).steps[0]!.moves.abacus!)
+    bench = enter(bench, { at: 0, on: 'abacus', move: REPRESENTATIONS.abacus.print(move) })
+  return bench
+}
+
 export function timesOfCore(): Figure[] {
   const problems = ['4321 - 1987', '9000 - 4567', '4678 + 3987'].map(parseProblem)
   const planned = problems.map((problem) =>
@@ -53,9 +67,48 @@ export function timesOfCore(): Figure[] {
   const wide = time(100, () => void plan({ problem: eight, representation: 'columns', way: 'by-column' }))
   const pair = paired()
   const inStep = time(500, () => void enter(pair, { at: 0, on: 'chips', move: 'break ten' }))
+  const frame = abacusAtWork()
+  const bead = time(500, () => void enter(frame, { at: 0, on: 'abacus', move: 'rod 8 lower 1 to bar' }))
+  const chain = parseProblem('123456789 + 98765432 - 7654321 + 654321 - 54321 + 4321 - 321 + 21')
+  const beads = time(50, () => void plan({ problem: chain, representation: 'abacus', also: ['columns'] }))
+  const lesson = lessonOf('ten+7')!
+  const setter = time(
+    5,
+    () =>
+      void setChains({
+        lesson,
+        rod: 0,
+        times: 'once',
+        terms: 6,
+        digits: 3,
+        taught: before(lesson).map(lessonId),
+        signs: 'both',
+        least: 0,
+        greatest: 999,
+        order: 'highest',
+        beads: { upper: 1, lower: 4 },
+        count: 200,
+        seed: 1,
+      }),
+  )
   const riddle = parseMissing('2?6 + 1?8 = 4?4')
   const missing = time(200, () => void solveMissing(riddle))
   return [
+    {
+      what: 'one bead move, 13 rods, a chain of 9-digit numbers',
+      value: ms(bead.middle),
+      beside: `half a frame is 8 ms; worst ${ms(bead.worst)}`,
+    },
+    {
+      what: 'plan() of a chain of 8 numbers to 9 digits on the abacus',
+      value: ms(beads.middle),
+      beside: `worst ${ms(beads.worst)}`,
+    },
+    {
+      what: '200 chains of 6 three-digit numbers for a rule, counted',
+      value: ms(setter.middle),
+      beside: `a second is allowed; worst ${ms(setter.worst)}`,
+    },
     {
       what: 'plan() of 8 addends to 9 digits on the column sheet',
       value: ms(wide.middle),

@@ -43,6 +43,28 @@ const shown = computed(() => digitsOn(props.state))
 const rods = computed(() => props.state.rods.map((_, i) => i).reverse())
 const placeOf = (rod: number): number => rod - props.state.decimals
 const nameOf = (place: number, n = 2): string => (place === 0 && n !== 1 ? props.ones : placeName(place, n))
+/** What a narrow rod is called under it; its whole name is told. */
+const SHORT = new Map([
+  [-3, 'thths'],
+  [-2, 'hdths'],
+  [2, 'hund.'],
+  [3, 'th.'],
+  [4, '10 th.'],
+  [5, '100 th.'],
+  [6, 'mill.'],
+  [7, '10 mill.'],
+  [8, '100 mill.'],
+  [9, 'bill.'],
+  [10, '10 bill.'],
+  [11, '100 bill.'],
+  [12, 'trill.'],
+])
+const underRod = (rod: number): string => {
+  const place = placeOf(rod)
+  // About seven pixels a letter.
+  const tight = !layoutAcross.value && nameOf(place).length * 7 > layout.value.rod
+  return (tight && SHORT.get(place)) || nameOf(place)
+}
 const NUMBERS = ['nought', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
 const reading = (rod: number): string => `${nameOf(placeOf(rod))}: ${NUMBERS[shown.value[rod]!] ?? shown.value[rod]}`
 const described = computed(
@@ -302,7 +324,7 @@ const nextAt = (spot: BeadSpot): boolean =>
         >
           <span class="foot learner"
             ><b v-if="digits">{{ shown[rod] }}</b
-            ><small>{{ nameOf(placeOf(rod)) }}</small></span
+            ><small aria-hidden="true">{{ underRod(rod) }}</small></span
           >
         </div>
         <span v-if="state.owed > 0" class="owed learner" role="note">{{ state.owed }} owed</span>
@@ -487,8 +509,7 @@ const nextAt = (spot: BeadSpot): boolean =>
 .foot small {
   font-size: 0.86rem;
   max-width: 100%;
-  overflow: hidden;
-  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .across .foot {
   left: calc(100% - 108px);

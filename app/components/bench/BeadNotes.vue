@@ -9,7 +9,7 @@ defineProps<{ detail: BeadDetail }>()
   <div class="notes">
     <p v-for="(d, i) in detail.digits.filter((x) => x.rule !== 'direct')" :key="i">
       <strong v-if="detail.digits.length > 1 && i > 0">On the {{ d.rod }}: {{ d.formula }}, {{ d.name }}. </strong>
-      <span v-for="why in d.why" :key="why">{{ why }} </span>
+      {{ d.why.join(' ') }}
     </p>
     <ol v-if="detail.hands.length" aria-label="Fingers">
       <li v-for="(hand, i) in detail.hands" :key="i">{{ hand }}</li>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Classroom, Hands } from '../../../shared/schemas'
 import { DEFAULT_CHOICES, FINGERS, marksOf } from '../../../core/choices'
-import { MOST_RODS } from '../../../core/representation/abacus/abacus'
 import { WORD_PACKS } from '../../../core/speech/words'
 
 const props = defineProps<{ first: boolean }>()
@@ -171,56 +170,7 @@ async function keep(): Promise<void> {
         ><input v-model="hands.columnMethod" type="checkbox" /> The class works the column method already</label
       >
       <h2>On the abacus</h2>
-      <label
-        >Numbers are worked from
-        <select v-model="hands.abacus.order">
-          <option value="highest">the highest place</option>
-          <option value="ones">the ones</option>
-        </select></label
-      >
-      <label
-        >Of a ten complement, first
-        <select v-model="hands.abacus.first">
-          <option value="ten">the ten on the next rod</option>
-          <option value="complement">the complement on this rod</option>
-        </select></label
-      >
-      <label
-        >Beads are moved with
-        <select v-model="hands.abacus.hands">
-          <option value="right">the right hand</option>
-          <option value="left">the left hand</option>
-          <option value="both">both, the left for the tens</option>
-        </select></label
-      >
-      <label
-        >The complements are called
-        <select v-model="hands.abacus.names">
-          <option value="complement">five complement, ten complement</option>
-          <option value="friend">small friend, big friend</option>
-          <option value="partner">five partner, ten partner</option>
-        </select></label
-      >
-      <label
-        >Rods on the frame
-        <select v-model.number="hands.abacus.rods">
-          <option :value="0">as many as the problem needs</option>
-          <option v-for="n in MOST_RODS" :key="n" :value="n">{{ n }}</option>
-        </select></label
-      >
-      <label
-        >Rods right of the unit rod, at least
-        <select v-model.number="hands.abacus.right">
-          <option v-for="n in 4" :key="n" :value="n - 1">{{ n - 1 }}</option>
-        </select></label
-      >
-      <label
-        >Beads on a rod of the bead frame
-        <select v-model.number="hands.abacus.frameBeads">
-          <option :value="9">nine</option>
-          <option :value="10">ten</option>
-        </select></label
-      >
+      <AbacusForm v-model="hands.abacus" />
       <h2>On the open number line</h2>
       <label
         >It starts from

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import type { AbacusChoices } from '../../../core/choices'
+import { MOST_RODS } from '../../../core/representation/abacus/abacus'
+
+/** How the abacus is worked: where schools differ. */
+const choices = defineModel<AbacusChoices>({ required: true })
+function set<K extends keyof AbacusChoices>(key: K, value: string | number): void {
+  choices.value = { ...choices.value, [key]: value as AbacusChoices[K] }
+}
+const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
+
+interface Row {
+  readonly key: keyof AbacusChoices
+  readonly label: string
+  readonly options: readonly (readonly [string | number, string])[]
+}
+const ROWS: readonly Row[] = [
+  {
+    key: 'order',
+    label: 'Numbers are worked from',
+    options: [
+      ['highest', 'the highest place'],
+      ['ones', 'the ones'],
+    ],
+  },
+  {
+    key: 'first',
+    label: 'Of a ten complement, first',
+    options: [
+      ['ten', 'the ten on the next rod'],
+      ['complement', 'the complement on this rod'],
+    ],
+  },
+  {
+    key: 'hands',
+    label: 'Beads are moved with',
+    options: [
+      ['right', 'the right hand'],
+      ['left', 'the left hand'],
+      ['both', 'both, the left for the tens'],
+    ],
+  },
+  {
+    key: 'names',
+    label: 'The complements are called',
+    options: [
+      ['complement', 'five complement, ten complement'],
+      ['friend', 'small friend, big friend'],
+      ['partner', 'five partner, ten partner'],
+    ],
+  },
+  {
+    key: 'rods',
+    label: 'Rods on the frame',
+    options: [
+      [0, 'as many as are needed'],
+      ...Array.from({ length: MOST_RODS }, (_, i) => [i + 1, String(i + 1)] as const),
+    ],
+  },
+  {
+    key: 'right',
+    label: 'Rods right of the unit rod, at least',
+    options: [0, 1, 2, 3].map((n) => [n, n === 0 ? 'none' : String(n)] as const),
+  },
+  {
+    key: 'frameBeads',
+    label: 'Beads on a rod of the bead frame',
+    options: [
+      [9, 'nine'],
+      [10, 'ten'],
+    ],
+  },
+]
+const read = (row: Row, text: string): string | number => (typeof row.options[0]![0] === 'number' ? Number(text) : text)
+</script>
+
+<template>
+  <div class="abacus-choices">
+    <label v-for="row in ROWS" :key="row.key"
+      >{{ row.label }}
+      <select :value="choices[row.key]" @change="(e) => set(row.key, read(row, valueOf(e)))">
+        <option v-for="[value, name] in row.options" :key="value" :value="value">{{ name }}</option>
+      </select></label
+    >
+  </div>
+</template>
+
+<style scoped>
+.abacus-choices {
+  display: grid;
+  gap: 0.4rem;
+}
+label {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+  align-items: center;
+  justify-content: space-between;
+}
+select {
+  min-height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 4px;
+  background: var(--sheet);
+  padding: 0 0.6rem;
+}
+</style>
