@@ -150,7 +150,9 @@ export const rehearsalSchema = z.strictObject({
 })
 
 /** Whose answers: a learner's, or the teacher's own. */
-export const personSchema = z.union([z.literal('teacher'), uuid], 'Whose answers is wanted: a learner’s, or “teacher”.')
+export const personSchema = z
+  .string('Whose answers is wanted: a learner’s, or “teacher”.')
+  .regex(/^(?:teacher|[0-9a-f-]{36})$/i, 'Whose answers is wanted: a learner’s, or “teacher”.')
 
 /** An answer as it is kept, with whether it is right. */
 export type KeptAnswer = z.infer<typeof rehearsalSchema> & { readonly right: boolean }

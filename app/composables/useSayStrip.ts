@@ -55,12 +55,15 @@ export function useSayStrip() {
   watch([told, () => bench.stones.length], () => (spoken.value = told.value))
   /** Said by the machine's own voice, where it has one and it is wanted. */
   const aloud = useLocalStorage('sett.aloud', false)
-  const voice = useSpeechSynthesis(spoken, { lang: 'en' })
-  watch(spoken, (text) => {
+  const heard = ref('')
+  const voice = useSpeechSynthesis(heard, { lang: 'en' })
+  function speak(text: string): void {
+    heard.value = text
     if (!aloud.value || !voice.isSupported.value) return
     voice.stop()
     if (text) voice.speak()
-  })
+  }
+  watch(spoken, speak)
   watch(
     () => bench.bench,
     () => (notice.value = ''),
@@ -70,5 +73,5 @@ export function useSayStrip() {
     await nextTick()
     spoken.value = told.value
   }
-  return { said, detail, tone, notice, spoken, aloud, canSpeak: voice.isSupported, sayAgain }
+  return { said, detail, tone, notice, spoken, aloud, canSpeak: voice.isSupported, speak, sayAgain }
 }

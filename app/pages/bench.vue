@@ -5,6 +5,7 @@ import { askInWords } from '../../core/speech/say'
 import { pretty, WORD_PACKS } from '../../core/speech/words'
 import { offersFor, REPRESENTATIONS } from '../../core/representation/index'
 import type { AbacusState } from '../../core/representation/abacus/frame'
+import type { RepresentationId } from '../../core/representation/representation'
 import type { SavedRecord } from '../../shared/schemas'
 import { placesOf } from '../utils/lit'
 import { placesFor } from '../utils/placesFor'
@@ -53,8 +54,13 @@ const places = computed(() => placesFor(setup.value.problem))
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])
 const newest = computed(() => bench.lit === bench.stones.length - 1)
 
-const { said, detail, tone, notice, spoken, aloud, canSpeak, sayAgain } = useSayStrip()
+const { said, detail, tone, notice, spoken, aloud, canSpeak, speak, sayAgain } = useSayStrip()
 
+/** What a mat tells by itself: what is in the hand, what a rod shows. */
+function whispered(text: string): void {
+  whisper.value = text
+  speak(text)
+}
 function save(): void {
   if (bench.bench.log.length > 0) saving.value = true
 }
@@ -81,7 +87,8 @@ const nearest = computed(() => {
     .filter((o) => o.fits)
     .map((o) => o.representation)
   const wanted = ['columns', 'chips', 'openline', 'counters'] as const
-  return wanted.find((id) => id !== setup.value.representation && fits.includes(id)) ?? null
+  const other = (id: RepresentationId): boolean => id !== setup.value.representation && fits.includes(id)
+  return wanted.find(other) ?? fits.find((id) => id !== 'equations' && other(id)) ?? null
 })
 const openSelect = (label: string): void =>
   document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
@@ -147,7 +154,7 @@ onBeforeUnmount(() => (presenting.value = false))
           :newest="newest"
           :places="places"
           @refuse="(why) => (notice = why)"
-          @say="(text) => (whisper = text)"
+          @say="whispered"
         />
         <p
           v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.second && !wide"

@@ -392,6 +392,18 @@ legend {
   }
   .chains {
     display: block;
+    height: auto;
+  }
+  .set {
+    overflow: visible;
+    background: none;
+  }
+  .set header {
+    position: static;
+    background: none;
+  }
+  .sheets {
+    grid-template-columns: repeat(5, 1fr);
   }
   .number {
     text-decoration: none;

@@ -177,12 +177,28 @@ const people = computed(() => [
   ...classroom.learners.map((l) => ({ value: l.id, label: l.codeName })),
 ])
 const leaving = ref(false)
+/** All answers as a file of their own. */
+function download(): void {
+  const file = { format: 'sett-rehearsals', version: 1, who: who.value, answers: answers.value }
+  const url = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }))
+  Object.assign(document.createElement('a'), { href: url, download: 'rehearsals.json' }).click()
+  URL.revokeObjectURL(url)
+}
 async function forgetAll(): Promise<void> {
   await forget()
   leaving.value = false
   item.value = null
 }
-useKeys({ Enter: () => (done.value || !item.value ? ask() : undefined) })
+/** The answers offered, by their number. */
+function pick(n: number): void {
+  if (done.value) return
+  if (item.value?.kind === 'rule' && RULES[n - 1]) void answer(RULES[n - 1]!)
+  if (item.value?.kind === 'finger' && FINGERS[n - 1]) void answer(FINGERS[n - 1]!.id)
+}
+useKeys({
+  ...Object.fromEntries([1, 2, 3, 4].map((n) => [String(n), () => pick(n)])),
+  Enter: () => (done.value || !item.value ? ask() : undefined),
+})
 </script>
 
 <template>
@@ -345,7 +361,10 @@ useKeys({ Enter: () => (done.value || !item.value ? ask() : undefined) })
           <button type="button" class="stone-button" @click="forgetAll">Delete</button>
           <button type="button" class="stone-button bare" @click="leaving = false">Keep</button></template
         >
-        <button v-else type="button" class="stone-button bare" @click="leaving = true">Delete these answers</button>
+        <template v-else>
+          <button type="button" class="stone-button" @click="download">Export</button>
+          <button type="button" class="stone-button bare" @click="leaving = true">Delete these answers</button>
+        </template>
       </p>
     </section>
   </div>

@@ -69,7 +69,7 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
       return no(
         `At number ${step + 1} of the chain the total is ${total}, below nought, and ${limits.name} shows nothing below nought. ` +
           'Positive and negative counters or a number line would hold it.',
-        [],
+        ['abacus'],
       )
     if (compare(sizeOf(total), greatest) > 0)
       return no(`the total comes to ${total}; ${limits.name} holds ${most} at most: ${limits.because}.`, limits.instead)

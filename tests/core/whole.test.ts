@@ -100,8 +100,10 @@ describe('two representations in step', () => {
     '%s: the acts of one, recognised and performed in the other, show the same after every act',
     (text) => {
       const problem = parseProblem(text)
+      // These two are the abacus with other beads or another look; tests/core/abacus.test.ts holds them to the same.
+      const twins = ['two-five', 'stay-put']
       const fitting = representationsFor(problem)
-        .filter((o) => o.fits)
+        .filter((o) => o.fits && !twins.includes(o.representation))
         .map((o) => o.representation)
       let pairs = 0
       for (const a of fitting)

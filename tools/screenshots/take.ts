@@ -49,15 +49,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'bench-owing',
-    path: '/bench',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '141 - 26')
-      await move(d, 'lay 141', 'return ten')
-    },
-  },
-  {
     name: 'bench-narrow',
     path: '/bench',
     size: [390, 844],
@@ -135,12 +126,34 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'split-diagram',
+    name: 'abacus',
     path: '/bench',
     act: async (d) => {
-      await ask(d, '37 + 45')
-      await choose(d, 'split diagram')
-      await press(d, STEP, STEP, STEP, STEP, STEP, STEP)
+      await choose(d, 'abacus')
+      await ask(d, '33 + 4 - 6 + 28')
+      await press(d, ...Array.from({ length: 10 }, () => STEP))
+      await text(d, '[aria-label="What to say"]', 'Five complement: +2 = +5 −3.')
+    },
+  },
+  {
+    name: 'stay-put',
+    path: '/bench',
+    act: async (d) => {
+      await choose(d, 'stay-put frame')
+      await ask(d, '46 + 27')
+      await (await byRole(d, 'button', 'Together')).click()
+      await move(d, 'tens lower 4 to bar', 'ones pinch 1 to bar', 'tens upper 1 to bar')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  { name: 'chains', path: '/chains', act: async (d) => text(d, '[role="status"]', 'that there are') },
+  {
+    name: 'rehearse',
+    path: '/rehearse',
+    act: async (d) => {
+      await (await byRole(d, 'button', /^\+7 where 6 shows/)).click()
+      await d.findElement(By.css('.choices .big')).click()
+      await text(d, '.verdict', 'Look again')
     },
   },
   { name: 'board', path: '/board?problem=304%20-%20178', act: async (d) => text(d, '.said', 'All four ways say 126.') },

@@ -107,6 +107,8 @@ const { justPushed } = usePushing<BeadMove>(root, '.bead', {
   grip(target) {
     const spot = spotOf(target)
     if (!spot || !props.works) return null
+    // A finger that feels its way over the frame moves nothing: only a bead that was pushed once is taken hold of.
+    if (props.touch && armed.value !== `${spot.rod} ${spot.bead} ${spot.nth}`) return null
     const what = pushOf(spot, pinching.value)
     const goes = (other: BeadSpot): boolean =>
       other.rod === spot.rod &&

@@ -77,6 +77,8 @@ function readIt(): void {
   if (read.value.trim() && bench.make(bench.bench.setup.representation, `read ${read.value.trim()}`)) read.value = ''
 }
 
+/** Materials of which there is one: “the abacus”, but “chips”. */
+const SINGULAR: readonly RepresentationId[] = ['columns', 'openline', 'abacus', 'two-five', 'frame', 'stay-put']
 const answerShown = computed(() => (bench.result.read === null ? '' : bench.result.read))
 defineExpose({
   focus: () => {
@@ -175,7 +177,7 @@ defineExpose({
         class="stone-button"
         @click="askOn(o.representation)"
       >
-        Work it with {{ o.representation === 'columns' ? 'the column sheet' : o.title }}
+        Work it with {{ SINGULAR.includes(o.representation) ? `the ${o.title}` : o.title }}
       </button>
     </p>
   </section>

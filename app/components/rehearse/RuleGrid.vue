@@ -92,6 +92,7 @@ button:hover {
   border-color: var(--ink);
 }
 b {
+  margin-bottom: 8px;
   font-size: 0.9rem;
   font-weight: 400;
 }
@@ -115,21 +116,25 @@ i {
   background: var(--moss-wash);
   border: 2.5px solid var(--moss);
 }
-/* The rules differ by their grounds too: none, one stripe, two, a hatching. */
+/* The rules differ by a band at the foot too: none, one line, two lines, a hatching. */
 .five {
-  background-image: linear-gradient(transparent 44%, var(--rule) 44% 56%, transparent 56%);
+  background-image: linear-gradient(var(--edge), var(--edge));
+  background-repeat: no-repeat;
+  background-position: 50% calc(100% - 4px);
+  background-size: 70% 2px;
 }
 .ten {
-  background-image: linear-gradient(
-    90deg,
-    transparent 20%,
-    var(--rule) 20% 30%,
-    transparent 30% 70%,
-    var(--rule) 70% 80%,
-    transparent 80%
-  );
+  background-image: linear-gradient(var(--edge), var(--edge)), linear-gradient(var(--edge), var(--edge));
+  background-repeat: no-repeat;
+  background-position:
+    50% calc(100% - 4px),
+    50% calc(100% - 9px);
+  background-size: 70% 2px;
 }
 .mixed {
-  background-image: repeating-linear-gradient(135deg, transparent 0 7px, var(--rule) 7px 10px);
+  background-image: repeating-linear-gradient(135deg, transparent 0 3px, var(--edge) 3px 5px);
+  background-repeat: no-repeat;
+  background-position: 50% calc(100% - 3px);
+  background-size: 70% 9px;
 }
 </style>
