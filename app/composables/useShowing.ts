@@ -1,7 +1,14 @@
+import type { BeadMove } from '../../core/act/beads'
 import { predictionOf, type Prediction } from '../../core/speech/predict'
 
 /** Milliseconds between two steps while playing. */
 const PACE = 1800
+
+/** Of beads the columns are the rods that move, also where a number below nought shows other digits. */
+function rodsOf(moves: readonly unknown[]): Partial<Prediction> {
+  const beads = (moves as readonly (BeadMove | { kind: string })[]).filter((m): m is BeadMove => m.kind === 'beads')
+  return beads.length > 0 ? { columns: [...new Set(beads.map((m) => m.rod))].sort((a, b) => b - a) } : {}
+}
 
 /** Stepping and playing: through the plan, or through a record; with a pause for a prediction where it is wanted. */
 export function useShowing() {
@@ -17,9 +24,11 @@ export function useShowing() {
     }
     const next = bench.next
     if (!next) return false
-    const foretold = predicts.value && (next.kind === 'join' || next.kind === 'take' || next.kind === 'exchange')
+    const onTheWay = bench.bench.now.open !== null && bench.stones.at(-1)?.fits === 'part'
+    const foretold =
+      predicts.value && !onTheWay && (next.kind === 'join' || next.kind === 'take' || next.kind === 'exchange')
     if (foretold && !asked.value) {
-      asked.value = predictionOf(next, bench.bench.now.standing.value)
+      asked.value = { ...predictionOf(next, bench.bench.now.standing.value), ...rodsOf(bench.nextMoves) }
       return false
     }
     asked.value = null

@@ -262,6 +262,15 @@ onBeforeUnmount(() => (presenting.value = false))
         <MoreMenu ref="more" />
         <button type="button" class="stone-button" :disabled="bench.bench.log.length === 0" @click="save">Save</button>
         <button type="button" class="stone-button" @click="next">Next problem</button>
+        <button
+          v-if="bench.queue.length > 0"
+          type="button"
+          class="stone-button bare"
+          :aria-label="`${bench.queue.length} chains are set to come. Let them go`"
+          @click="bench.queue = []"
+        >
+          {{ bench.queue.length }} to come <i class="pi pi-times" aria-hidden="true" />
+        </button>
         <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">
           <i class="pi pi-expand" aria-hidden="true" />
         </button>

@@ -7,9 +7,8 @@ import { pretty } from '../../core/speech/words'
 
 /** Chains for a rule: which lesson, at which rod, with what has been taught; and how many there are at all. */
 const bench = useBench()
-const classroom = useClassroom()
-const names = computed(() => classroom.classroom?.hands.abacus.names ?? 'complement')
-const order = computed(() => classroom.classroom?.hands.abacus.order ?? 'highest')
+const names = computed(() => bench.abacus.names)
+const order = computed(() => bench.abacus.order)
 
 const kept = useLocalStorage('sett.chains', {
   lesson: 'five+2',

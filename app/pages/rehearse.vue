@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { BeadFinger, BeadRule } from '../../core/act/beads'
-import { DEFAULT_CHOICES } from '../../core/choices'
 import { byRule, grid, type Cell } from '../../core/rehearse/grid'
 import {
   firstFinger,
@@ -25,7 +24,8 @@ import { capital, pretty, WORD_PACKS } from '../../core/speech/words'
 
 /** Rehearse: which rule, which beads, which finger; reading and setting numbers. What was missed comes back. */
 const classroom = useClassroom()
-const style = computed(() => classroom.classroom?.hands.abacus ?? DEFAULT_CHOICES.abacus)
+const bench = useBench()
+const style = computed(() => bench.abacus)
 const names = computed(() => style.value.names)
 const pack = computed(() => WORD_PACKS[classroom.words])
 

@@ -280,6 +280,10 @@ export const useBench = defineStore('bench', () => {
     for (let guard = 0; stones.value.length < count && guard < 2000; guard++) {
       if (bench.value.undone.length > 0 ? !redo() : !advance()) break
     }
+    // A digit that is stepped move by move is finished before one rests on it.
+    const onTheWay = (): boolean =>
+      bench.value.mode === 'show' && bench.value.now.open !== null && stones.value.at(-1)?.fits === 'part'
+    for (let guard = 0; onTheWay() && guard < 100; guard++) if (!advance()) break
   }
 
   /** Starts the same problem again, in another mode or way if asked. */
@@ -287,7 +291,7 @@ export const useBench = defineStore('bench', () => {
     ask(problem.value, over)
 
   /** Problems set beforehand, to be worked one after another. */
-  const queue = ref<readonly string[]>([])
+  const queue = useLocalStorage<readonly string[]>('sett.queue', [])
 
   /** The next problem of those set beforehand; else the same kind of problem with other numbers. */
   function another(): Refusal | null {

@@ -84,9 +84,8 @@ button {
   cursor: pointer;
   display: flex;
   align-items: center;
-  justify-content: center;
-  gap: 4px;
-  padding: 0;
+  justify-content: flex-start;
+  padding: 0 0 0 7px;
 }
 button:hover {
   border-color: var(--ink);
