@@ -278,20 +278,6 @@ label :is(select, input:not([type='checkbox'])) {
   grid-template-columns: 1fr 1fr;
   gap: 10px;
 }
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-  font-weight: 700;
-}
-summary::before {
-  content: '▸ ';
-  white-space: pre;
-}
-details[open] summary::before {
-  content: '▾ ';
-}
 fieldset {
   border: 0;
   padding: 0;

@@ -264,20 +264,6 @@ const litPlaces = computed(() => [] as number[])
   flex: 1;
   font-size: 1.25rem;
 }
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-  font-weight: 700;
-}
-summary::before {
-  content: '▸ ';
-  white-space: pre;
-}
-details[open] summary::before {
-  content: '▾ ';
-}
 .rules {
   display: grid;
   gap: 8px;

@@ -220,6 +220,28 @@ test('below nought: a one is owed, and what is not set is read', async () => {
   await text(driver, totals, '312 − 745 = −433')
 })
 
+test('a bench may work its abacus otherwise than the room, and goes back to it', async () => {
+  await bench('46 + 27', 'abacus', 'Show', { 'sett.by-move': 'false' })
+  await click('More')
+  await (await byRole(driver, 'menuitem', 'How the abacus is worked')).click()
+  await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"] select'))).length === 7, 5000)
+  for (const value of ['ones', 'complement', 'both', 'friend'])
+    await (await driver.findElement(By.css(`[role="dialog"] option[value="${value}"]`))).click()
+  await noViolations(driver)
+  await click('Go on')
+  await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 5000)
+  await driver.executeScript('document.activeElement.blur()')
+  for (let i = 0; i < 3; i++) await press(Key.ARROW_RIGHT)
+  const said = '[aria-label="What to say"]'
+  await text(driver, said, 'Add seven. Fifty-three now. Big and small friend: +7 = +2 −5 +10.')
+  await text(driver, said, 'Left index sets the upper bead on the tens.')
+  await click('More')
+  await (await byRole(driver, 'menuitem', 'How the abacus is worked')).click()
+  await click('As the room has it')
+  await click('Go on')
+  await text(driver, said, 'Both complements: +7 =')
+})
+
 test('chains for a rule are set, counted, and worked one after another', async () => {
   await driver.get(`${app.url}/chains`)
   await driver.executeScript('localStorage.clear()')

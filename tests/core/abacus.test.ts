@@ -294,6 +294,30 @@ describe('schools of working', () => {
     expect(worked('ones')).toEqual(['3', '20', '100'])
   })
 
+  test.each([
+    ['complement', 'Both complements: +7 = +10 +2 −5.'],
+    ['friend', 'Big and small friend: +7 = +10 +2 −5.'],
+    ['partner', 'Both partners: +7 = +10 +2 −5.'],
+  ] as const)('the complements have the class’s own names: %s', (names, said) => {
+    const { steps } = plan({ problem: '6 + 7', representation: 'abacus', choices: bead({ names }) })
+    expect(steps.at(-2)!.say).toBe(`Add seven. Thirteen now. ${said}`)
+  })
+
+  test('a ripple over several rods tells the rule of each, and why no earlier one', () => {
+    const { detail } = plan({ problem: '999 + 1', representation: 'abacus' }).steps.at(-2)!
+    expect(detail!.digits.map((d) => `${d.rod}: ${d.name}`)).toEqual([
+      'ones: ten complement',
+      'tens: ten complement',
+      'hundreds: ten complement',
+      'thousands: direct',
+    ])
+    expect(detail!.digits[1]!.why).toEqual([
+      'Not direct: one lower bead wanted, nought left to set.',
+      'No five complement: the upper bead is at the bar already.',
+    ])
+    expect(detail!.hands).toHaveLength(4)
+  })
+
   test('the ways agree: bead by bead comes to what complements come to', () => {
     fc.assert(
       fc.property(fc.nat(999), fc.nat(99), fc.boolean(), fc.constantFrom(...FRAMES), (a, b, plus, representation) => {

@@ -15,7 +15,7 @@ const each = (law: (problem: Problem, way: WayId) => void): void => {
     HARD.forEach((p) => law(p, way))
     fc.assert(
       fc.property(chains(), (problem) => law(problem, way)),
-      { numRuns: 120 },
+      { numRuns: 90 },
     )
   }
 }

@@ -109,6 +109,8 @@ describe('two representations in step', () => {
       for (const a of fitting)
         for (const b of fitting)
           for (const { way } of a === b ? [] : waysOf(problem, REPRESENTATIONS[a])) {
+            // Counting hundreds bead by bead shows nothing that tens have not shown.
+            if (way === 'count-beads' && /\d{3}|\./.test(text)) continue
             let bench: Bench = openBench({ problem, representation: a, way, also: [b] }, 'show')
             for (const { moves, act } of plan({ problem, representation: a, way }).steps) {
               for (const move of moves[a] ?? [])

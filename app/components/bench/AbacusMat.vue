@@ -2,10 +2,9 @@
 import { placeName } from '../../../core/number/places'
 import { capital } from '../../../core/number/words'
 import type { BeadMove } from '../../../core/act/beads'
-import { digitsOn, push, type AbacusState } from '../../../core/representation/abacus/frame'
+import { digitsOn, type AbacusState } from '../../../core/representation/abacus/frame'
 import { print } from '../../../core/representation/abacus/text'
 import { BAR, beadSpots, layFrame, type BeadSpot } from '../../utils/beadLayout'
-import { usePushing } from '../../composables/usePushing'
 
 /**
  * A frame of beads. A bead is pushed by a tap or drawn along by mouse and finger, and takes along what lies between; two fingers
@@ -75,106 +74,46 @@ const described = computed(
       .join(', ') || 'every rod is clear',
 )
 const lit = (rod: number): boolean => props.newest && props.litPlaces.includes(placeOf(rod))
-const pinching = ref(false)
-
-/** What a push on a bead would do. With the upper and the lower beads going the same way, a pinch takes the upper one along. */
-function pushOf(spot: BeadSpot, pinch: boolean): BeadMove {
-  const move = push(props.state, placeOf(spot.rod), spot.bead, spot.nth)
-  const { upper } = props.state.rods[spot.rod]!
-  const along = move.to === 'bar' ? upper < props.state.beads.upper : upper > 0
-  return pinch && spot.bead === 'lower' && along ? { ...move, bead: 'pinch' } : move
-}
 const make = (move: BeadMove): void => emit('move', print(move))
+const beads = (rod: number, bead: BeadMove['bead'], count: number, to: BeadMove['to']): void =>
+  make({ kind: 'beads', rod: placeOf(rod), bead, count, to, hand: null, finger: null })
 
-/* --- by mouse and finger --- */
-const spotOf = (element: HTMLElement): BeadSpot | undefined => spots.value[Number(element.dataset.spot)]
-const armed = ref('')
-function tap(event: MouseEvent, index: number): void {
-  if (justPushed() || !props.works) return
-  const spot = spots.value[index]!
-  const key = `${spot.rod} ${spot.bead} ${spot.nth}`
-  if (props.touch && armed.value !== key) {
-    armed.value = key
+const { pinching, tap, isArmed } = useBeadPushes({
+  room: root,
+  state: () => props.state,
+  spots: () => spots.value,
+  layout: () => layout.value,
+  works: () => props.works,
+  staysPut: () => props.touch,
+  make,
+  feel: ({ rod, bead, nth, atBar }) =>
     emit(
       'say',
-      `${capital(nameOf(placeOf(spot.rod)))}, ${spot.bead} bead ${spot.nth + 1}, ${spot.atBar ? 'at the bar' : 'away'}. Push again to move it.`,
-    )
-    return
-  }
-  make(pushOf(spot, pinching.value || event.shiftKey))
-}
-const { justPushed } = usePushing<BeadMove>(root, '.bead', {
-  grip(target) {
-    const spot = spotOf(target)
-    if (!spot || !props.works) return null
-    // A finger that feels its way over the frame moves nothing: only a bead that was pushed once is taken hold of.
-    if (props.touch && armed.value !== `${spot.rod} ${spot.bead} ${spot.nth}`) return null
-    const what = pushOf(spot, pinching.value)
-    const goes = (other: BeadSpot): boolean =>
-      other.rod === spot.rod &&
-      other.bead === spot.bead &&
-      other.atBar === spot.atBar &&
-      (spot.atBar ? other.nth >= spot.nth : other.nth <= spot.nth)
-    const elements = [...(frame.value?.querySelectorAll<HTMLElement>('.bead') ?? [])].filter((e) => goes(spotOf(e)!))
-    const out = spot.bead === 'upper' ? -1 : 1
-    return {
-      what,
-      elements,
-      travel: layout.value.travel,
-      axis: layoutAcross.value ? 'x' : 'y',
-      way: (spot.atBar ? out : -out) as 1 | -1,
-    }
-  },
-  pushed(all) {
-    for (const move of pinched(all)) make(move)
-  },
+      `${capital(nameOf(placeOf(rod)))}, ${bead} bead ${nth + 1}, ${atBar ? 'at the bar' : 'away'}. Push again to move it.`,
+    ),
 })
-/** An upper and a lower push on one rod, both to the bar or both away, are one pinch. */
-function pinched(moves: readonly BeadMove[]): readonly BeadMove[] {
-  const [a, b] = moves
-  if (moves.length !== 2 || !a || !b || a.rod !== b.rod || a.to !== b.to || a.bead === b.bead) return moves
-  const lower = [a, b].find((m) => m.bead === 'lower')
-  return lower && [a, b].some((m) => m.bead === 'upper' && m.count === 1) ? [{ ...lower, bead: 'pinch' }] : moves
-}
-
-/* --- by keyboard: each rod is one stop --- */
-const at = ref(0)
 const stops = ref<HTMLElement[]>([])
-const current = computed(() => Math.min(at.value || props.state.decimals, props.state.rods.length - 1))
-function key(event: KeyboardEvent, rod: number): void {
-  const step = { ArrowLeft: 1, ArrowRight: -1 }[event.key]
-  const [on, off] = layoutAcross.value ? ['Enter', 'Backspace'] : ['ArrowUp', 'ArrowDown']
-  if (step !== undefined || (layoutAcross.value && ['ArrowUp', 'ArrowDown'].includes(event.key))) {
-    event.preventDefault()
-    const to = rod + (step ?? (event.key === 'ArrowUp' ? 1 : -1))
-    if (to < 0 || to >= props.state.rods.length) return
-    at.value = to
-    void nextTick(() => stops.value.find((e) => e.dataset.rod === String(to))?.focus())
-    return
-  }
-  if (!props.works) return
-  const upper = event.shiftKey && props.state.beads.upper > 0
-  const meant: Partial<Record<string, ['upper' | 'lower', 'bar' | 'away', number]>> = upper
-    ? { ArrowDown: ['upper', 'bar', 1], ArrowUp: ['upper', 'away', 1] }
-    : { [on!]: ['lower', 'bar', 1], [off!]: ['lower', 'away', 1] }
-  const digit = /^[1-9]$/.test(event.key) && event.key
-  const move = digit ? (['lower', 'bar', Number(digit)] as const) : meant[event.key]
-  if (!move) return
-  event.preventDefault()
-  const [bead, to, count] = move
-  if (digit) return slideTo(rod, Number(digit))
-  make({ kind: 'beads', rod: placeOf(rod), bead, count, to, hand: null, finger: null })
-}
-/** A digit key pushes so many lower beads: to the bar, or, where so many are not away, it says so. */
-function slideTo(rod: number, count: number): void {
-  const free = props.state.beads.lower - props.state.rods[rod]!.lower
-  if (count > free)
-    return emit(
+const { stop, stand, onKey } = useRodKeys({
+  state: () => props.state,
+  works: () => props.works,
+  across: () => layoutAcross.value,
+  focus: (rod) => stops.value.find((e) => e.dataset.rod === String(rod))?.focus(),
+  make: beads,
+  tooFew: (rod, free) =>
+    emit(
       'refuse',
       `Only ${NUMBERS[free]} lower ${free === 1 ? 'bead is' : 'beads are'} away on the ${nameOf(placeOf(rod))} rod.`,
-    )
-  make({ kind: 'beads', rod: placeOf(rod), bead: 'lower', count, to: 'bar', hand: null, finger: null })
-}
+    ),
+})
+/** What is owed stands over the rod that it would be taken from, or beside the frame where there is no such rod. */
+const owedAt = computed(() => {
+  const { beyond, rods: all } = props.state
+  if (beyond >= all.length) return {}
+  const along = `${(all.length - 0.5 - beyond) * layout.value.rod}px`
+  return layoutAcross.value
+    ? { top: along, left: '50%', translate: '-50% -50%', zIndex: 3 }
+    : { left: along, translate: '-50% 0', zIndex: 3 }
+})
 const HOW = computed(() =>
   layoutAcross.value
     ? 'Enter counts a bead, Backspace takes it away, arrows go to the next rod.'
@@ -183,7 +122,6 @@ const HOW = computed(() =>
 
 /* --- each rod spoken, where it is worked by touch --- */
 watch(shown, (now, was) => {
-  armed.value = ''
   if (!props.touch) return
   const changed = rods.value.filter((r) => now[r] !== was[r])
   if (changed.length > 0) emit('say', changed.map((r) => capital(reading(r))).join('. '))
@@ -201,12 +139,10 @@ function feel(event: PointerEvent): void {
 const clear = (): void => {
   for (const rod of rods.value) {
     const { upper, lower } = props.state.rods[rod]!
-    const away = (bead: BeadMove['bead'], count: number): void =>
-      make({ kind: 'beads', rod: placeOf(rod), bead, count, to: 'away', hand: null, finger: null })
-    if (upper === 1 && lower > 0) away('pinch', lower)
+    if (upper === 1 && lower > 0) beads(rod, 'pinch', lower, 'away')
     else {
-      if (upper > 0) away('upper', upper)
-      if (lower > 0) away('lower', lower)
+      if (upper > 0) beads(rod, 'upper', upper, 'away')
+      if (lower > 0) beads(rod, 'lower', lower, 'away')
     }
   }
 }
@@ -274,17 +210,14 @@ const nextAt = (spot: BeadSpot): boolean =>
           v-for="(spot, i) in spots"
           :key="`${spot.rod}${spot.bead}${spot.nth}`"
           class="bead"
-          :class="[
-            spot.bead,
-            { counts: spot.atBar, next: nextAt(spot), armed: armed === `${spot.rod} ${spot.bead} ${spot.nth}` },
-          ]"
+          :class="[spot.bead, { counts: spot.atBar, next: nextAt(spot), armed: isArmed(spot) }]"
           :data-spot="i"
           :style="{
             transform: `translate(${spot.x}px, ${spot.y}px)`,
             width: `${layoutAcross ? layout.bead : layout.rod}px`,
             height: `${layoutAcross ? layout.rod : layout.bead}px`,
           }"
-          @click="(e) => tap(e, i)"
+          @click="(e) => tap(e, spot)"
         >
           <span class="stone" />
         </div>
@@ -295,7 +228,7 @@ const nextAt = (spot: BeadSpot): boolean =>
           class="stop"
           role="slider"
           :data-rod="rod"
-          :tabindex="rod === current ? 0 : -1"
+          :tabindex="rod === stop ? 0 : -1"
           :aria-label="`${capital(nameOf(placeOf(rod)))} rod`"
           :aria-valuenow="shown[rod]"
           aria-valuemin="0"
@@ -318,18 +251,18 @@ const nextAt = (spot: BeadSpot): boolean =>
           "
           @focus="
             () => {
-              at = rod
+              stand(rod)
               if (touch) emit('say', capital(reading(rod)))
             }
           "
-          @keydown="(e) => key(e, rod)"
+          @keydown="(e) => onKey(e, rod)"
         >
           <span class="foot learner"
             ><b v-if="digits">{{ shown[rod] }}</b
             ><small aria-hidden="true">{{ underRod(rod) }}</small></span
           >
         </div>
-        <span v-if="state.owed > 0" class="owed learner" role="note">{{ state.owed }} owed</span>
+        <span v-if="state.owed > 0" class="owed learner" role="note" :style="owedAt">{{ state.owed }} owed</span>
       </div>
     </div>
     <div v-if="works" class="acts" role="group" aria-label="Frame">
