@@ -243,7 +243,7 @@ useKeys({ Enter: () => !item.value && ask() })
 }
 .asking {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto auto;
+  grid-template-rows: minmax(0, 1fr) auto;
   min-height: 0;
   min-width: 0;
 }
@@ -252,7 +252,6 @@ useKeys({ Enter: () => !item.value && ask() })
   min-height: 54px;
 }
 .begin {
-  grid-row: 1 / 4;
   display: grid;
   place-content: center;
   justify-items: center;

@@ -29,28 +29,30 @@ export interface FrameLayout {
 
 /** As thick as the bar between upper and lower beads is drawn. */
 export const BAR = 22
-/** The least room of a rod and of a bead: what a finger can hit. */
-const LEAST = 44
+/** The least room of a rod and of a bead: what a finger can hit; and where nothing is to be hit, what an eye can tell apart. */
+const LEAST = { rod: 44, bead: 30, seen: 14 }
 
 /**
  * The frame's measures in a space. Rods stand upright where there are upper beads; a frame of single beads lies across, so that
- * nine or ten beads in a row are each as large as a finger.
+ * nine or ten beads in a row are each as large as a finger. A frame that is only looked at may be smaller.
  */
 export function layFrame(
   { beads, rods }: Pick<AbacusState, 'beads' | 'rods'>,
   space: { w: number; h: number },
+  works = true,
 ): FrameLayout {
   const across = beads.upper === 0
   const n = rods.length
+  const least = works ? LEAST.rod : LEAST.seen
   if (across) {
     // Two beads' room between what is counted and what is not, so that one sees at a glance where to part them.
-    const bead = Math.max(LEAST, Math.min(62, (space.w - BAR) / (beads.lower + 2)))
-    const rod = Math.max(LEAST, Math.min(74, space.h / n))
+    const bead = Math.max(least, Math.min(62, (space.w - BAR) / (beads.lower + 2)))
+    const rod = Math.max(least, Math.min(74, space.h / n))
     return { across, width: BAR + bead * (beads.lower + 2), height: rod * n, rod, bead, travel: 2 * bead, bar: 0 }
   }
   const along = beads.upper + beads.lower + 2
-  const bead = Math.max(30, Math.min(64, (space.h - BAR) / along))
-  const rod = Math.max(LEAST, Math.min(118, bead * 2.1, space.w / n))
+  const bead = Math.max(works ? LEAST.bead : LEAST.seen, Math.min(64, (space.h - BAR) / along))
+  const rod = Math.max(least, Math.min(118, bead * 2.1, space.w / n))
   return {
     across,
     width: rod * n,

@@ -54,6 +54,17 @@ test('what a finger must hit is at least 44 pixels along or across the rod', () 
   )
 })
 
+test('a frame that is only looked at fits into little room', () => {
+  fc.assert(
+    fc.property(state, (s) => {
+      if (s.rods.length > 5) return
+      const { width, height } = layFrame(s, { w: 330, h: 150 }, false)
+      expect(width).toBeLessThanOrEqual(330)
+      expect(height).toBeLessThanOrEqual(150)
+    }),
+  )
+})
+
 test('a digit lights its own rod and those that it sets off', () => {
   const lit = plan({ problem: '99 + 1', representation: 'abacus' }).steps.map((s) => [...placesOf(s.act)].sort())
   expect(lit.at(-2)).toEqual([0, 1, 2])

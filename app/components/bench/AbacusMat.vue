@@ -23,11 +23,22 @@ const props = withDefaults(
     touch?: boolean
     /** Whether totals fall below nought, so that a one may be borrowed. */
     below?: boolean
+    /** Only looked at, in little room. */
+    small?: boolean
     /** Beads that are to move next, to be pointed at. */
     next?: readonly BeadMove[]
     label?: string
   }>(),
-  { litPlaces: () => [], newest: false, digits: true, touch: false, below: false, next: () => [], label: 'The mat' },
+  {
+    litPlaces: () => [],
+    newest: false,
+    digits: true,
+    touch: false,
+    below: false,
+    small: false,
+    next: () => [],
+    label: 'The mat',
+  },
 )
 const emit = defineEmits<{ move: [text: string]; refuse: [why: string]; say: [text: string] }>()
 
@@ -35,7 +46,7 @@ const root = ref<HTMLElement | null>(null)
 const room = ref<HTMLElement | null>(null)
 const frame = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(room)
-const layout = computed(() => layFrame(props.state, { w: width.value, h: height.value }))
+const layout = computed(() => layFrame(props.state, { w: width.value, h: height.value }, props.works || !props.small))
 const layoutAcross = computed(() => props.state.beads.upper === 0)
 const spots = computed(() => beadSpots(props.state, layout.value))
 const shown = computed(() => digitsOn(props.state))
@@ -60,8 +71,8 @@ const SHORT = new Map([
 ])
 const underRod = (rod: number): string => {
   const place = placeOf(rod)
-  // About seven pixels a letter.
-  const tight = !layoutAcross.value && nameOf(place).length * 7 > layout.value.rod
+  // About seven pixels a letter, and a gap.
+  const tight = !layoutAcross.value && nameOf(place).length * 7.6 > layout.value.rod
   return (tight && SHORT.get(place)) || nameOf(place)
 }
 const NUMBERS = ['nought', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']

@@ -112,6 +112,7 @@ const steps = computed(() => props.panel.plan.steps.filter((s) => (s.moves[id.va
         v-else-if="beads"
         :state="stateOf<AbacusState>()"
         :works="false"
+        small
         ones="ones"
         :label="`Beads of way ${number}`"
       />

@@ -243,6 +243,15 @@ meter {
   height: 20px;
   margin-left: auto;
 }
+meter::-webkit-meter-bar {
+  height: 14px;
+  border: 1.5px solid var(--edge);
+  border-radius: 3px;
+  background: var(--sheet);
+}
+meter::-webkit-meter-optimum-value {
+  background: var(--clay);
+}
 .trouble {
   color: var(--plum);
   font-weight: 700;
