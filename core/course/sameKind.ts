@@ -1,10 +1,12 @@
 import { valueOf, type Numeral } from '../number/numeral'
-import { compare, isWhole, sign, ZERO } from '../number/exact'
-import { kindOf } from '../problem/features'
-import { printProblem, totals, WORKED, type Problem, type Term } from '../problem/problem'
+import { compare, isWhole, sign, ZERO, type Exact } from '../number/exact'
+import { features, featuresOf } from '../problem/features'
+import { decimalsIn, printProblem, totals, WORKED, type Problem, type Term } from '../problem/problem'
 import { seeded, between, type Random } from './random'
 
-const TRIES = 4000
+/** How many problems are begun, and how many numbers are tried for each of their terms. */
+const BEGINNINGS = 400
+const TRIES = 60
 
 /** A number written with as many digits, before and after the point, as `like`, chosen by chance. */
 function sized(like: Numeral, random: Random): Numeral {
@@ -28,25 +30,38 @@ export function sameKind(
   avoid: readonly string[] = [],
   suits: (problem: Problem) => boolean = () => true,
 ): Problem | undefined {
-  const kind = kindOf(problem)
+  const decimals = decimalsIn(problem)
+  const wanted = features(problem).map((f) => JSON.stringify(f))
   const random = seeded(seed)
   const used = new Set([printProblem(problem), ...avoid])
   const below = totals(problem).some((t) => sign(t) < 0)
-  for (let i = 0; i < TRIES; i++) {
-    const first = sized(problem.first, random)
-    let total = valueOf(first)
-    const terms: Term[] = []
-    for (const { operation, number } of problem.terms) {
-      const chosen = sized(number, random)
-      const value = valueOf(chosen)
-      if (operation === '/' && value === ZERO) break
-      total = WORKED[operation](total, value)
-      if ((compare(total, ZERO) < 0 && !below) || (operation === '/' && !isWhole(total))) break
-      terms.push({ operation, number: chosen })
+
+  /** A term that asks the same as the original's does, from the total reached; undefined where none comes by chance. */
+  function termLike(i: number, total: Exact): { readonly term: Term; readonly total: Exact } | undefined {
+    const { operation, number } = problem.terms[i]!
+    for (let n = 0; n < TRIES; n++) {
+      const term = { operation, number: sized(number, random) }
+      const value = valueOf(term.number)
+      if (operation === '/' && value === ZERO) continue
+      const next = WORKED[operation](total, value)
+      if ((compare(next, ZERO) < 0 && !below) || (operation === '/' && !isWhole(next))) continue
+      if (JSON.stringify(featuresOf(total, term, decimals)) === wanted[i]) return { term, total: next }
     }
-    if (terms.length < problem.terms.length) continue
-    const found = { first, terms }
-    if (kindOf(found) === kind && !used.has(printProblem(found)) && suits(found)) return found
+    return undefined
+  }
+
+  for (let begun = 0; begun < BEGINNINGS; begun++) {
+    const first = sized(problem.first, random)
+    const terms: Term[] = []
+    let total = valueOf(first)
+    while (terms.length < problem.terms.length) {
+      const found = termLike(terms.length, total)
+      if (!found) break
+      terms.push(found.term)
+      total = found.total
+    }
+    const made = { first, terms }
+    if (terms.length === problem.terms.length && !used.has(printProblem(made)) && suits(made)) return made
   }
   return undefined
 }

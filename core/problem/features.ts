@@ -1,7 +1,7 @@
-import { sizeOf } from '../number/exact'
+import { sizeOf, type Exact } from '../number/exact'
 import { digitsOf, type Place } from '../number/places'
 import { valueOf } from '../number/numeral'
-import { decimalsIn, totals, type Operation, type Problem } from './problem'
+import { decimalsIn, totals, type Operation, type Problem, type Term } from './problem'
 
 /** What one operation of a chain of whole numbers asks of the learner. */
 export interface TermFeatures {
@@ -14,30 +14,31 @@ export interface TermFeatures {
   readonly acrossZero: readonly Place[]
 }
 
-/** The features of each operation, in order. For whole numbers and decimals whose totals never fall below nought. */
+/** The features of each operation, in order. For whole numbers and decimals. */
 export function features(problem: Problem): readonly TermFeatures[] {
   const reached = totals(problem)
   const decimals = decimalsIn(problem)
-  return problem.terms.map((term, i) => {
-    const b = valueOf(term.number)
-    // Below nought the sizes are compared: what is asked of the learner there is another thing than exchanging.
-    const above = digitsOf(sizeOf(reached[i]!), 1, decimals)
-    const below = digitsOf(sizeOf(b), 1, decimals)
-    const exchanges: Place[] = []
-    const acrossZero: Place[] = []
-    let moved = 0
-    for (let p = 0; p < Math.max(above.length, below.length); p++) {
-      const x = above[p] ?? 0
-      const y = below[p] ?? 0
-      const exchanged = term.operation === '+' ? x + y + moved > 9 : term.operation === '-' ? x - moved < y : false
-      if (exchanged) {
-        exchanges.push(p - decimals)
-        if (term.operation === '-' && above[p + 1] === 0) acrossZero.push(p - decimals)
-      }
-      moved = exchanged ? 1 : 0
+  return problem.terms.map((term, i) => featuresOf(reached[i]!, term, decimals))
+}
+
+/** The features of one operation on the total reached so far. Below nought the sizes are compared: that asks another thing of the learner than exchanging. */
+export function featuresOf(total: Exact, { operation, number }: Term, decimals: number): TermFeatures {
+  const above = digitsOf(sizeOf(total), 1, decimals)
+  const below = digitsOf(sizeOf(valueOf(number)), 1, decimals)
+  const exchanges: Place[] = []
+  const acrossZero: Place[] = []
+  let moved = 0
+  for (let p = 0; p < Math.max(above.length, below.length); p++) {
+    const x = above[p] ?? 0
+    const y = below[p] ?? 0
+    const exchanged = operation === '+' ? x + y + moved > 9 : operation === '-' ? x - moved < y : false
+    if (exchanged) {
+      exchanges.push(p - decimals)
+      if (operation === '-' && above[p + 1] === 0) acrossZero.push(p - decimals)
     }
-    return { operation: term.operation, digits: [above.length, below.length], exchanges, acrossZero }
-  })
+    moved = exchanged ? 1 : 0
+  }
+  return { operation, digits: [above.length, below.length], exchanges, acrossZero }
 }
 
 /** Two problems of one kind ask the same of a learner in every operation; this text is equal for them. */

@@ -26,6 +26,8 @@ export interface WholeLimits {
   readonly because: string
   /** How many places below the ones it has; none where absent. */
   readonly decimals?: number
+  /** How many numbers a chain may have; twelve where absent, which a page holds. */
+  readonly numbers?: number
   /** Whether totals on the way may fall below nought. */
   readonly below?: boolean
   /** Whether it also multiplies and divides. */
@@ -33,6 +35,9 @@ export interface WholeLimits {
   /** Representations that go further. */
   readonly instead: readonly string[]
 }
+
+/** As many numbers as one page of work holds. */
+const PAGE = 12
 
 /** The fit of every material that shows whole numbers from nought up to a greatest one, checked at each total on the way. */
 export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
@@ -46,6 +51,9 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
       `${limits.name} adds and takes away. Multiplying and dividing are counted in steps on fingers, and nines on nines hands.`,
       ['fingers', 'nines'],
     )
+  const [numbers, room] = [1 + problem.terms.length, limits.numbers ?? PAGE]
+  if (numbers > room)
+    return no(`${limits.name} works chains of up to ${room} numbers; this one has ${numbers}.`, ['abacus'])
   // With decimals the digits after the point count among the nine that a number may have.
   const greatest = exact(Math.min(limits.greatest, 10 ** (MAX_DIGITS - Math.min(decimalsIn(problem), 8)) - 1))
   const most = printNumeral(numeralOf(greatest))

@@ -94,12 +94,15 @@ export const exchangesFirst: Way = {
   next: (problem, standing) => next(problem, standing, true),
 }
 
+/** As many addends as are written beneath one another (practice, section 7). */
+const MOST_ADDENDS = 8
+
 export const byColumn: Way = {
   id: 'by-column',
   title: 'all numbers at once',
   school: 'All addends are written beneath one another and added column by column, ones first.',
   at: 'The column sheet, with up to eight addends; blocks and chips where all of them lie beside one another.',
   works: 'places',
-  suits: (p) => p.terms.length > 1 && p.terms.every((t) => t.operation === '+'),
+  suits: (p) => p.terms.length > 1 && p.terms.length < MOST_ADDENDS && p.terms.every((t) => t.operation === '+'),
   next: (problem, standing) => next(problem, standing, false, true),
 }

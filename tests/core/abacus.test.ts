@@ -344,6 +344,19 @@ describe('schools of working', () => {
     ])
   })
 
+  test('a chain of a hundred numbers goes on one setting, where other materials have room for twelve', () => {
+    const text = `500 ${Array.from({ length: 99 }, (_, i) => `${i % 2 ? '-' : '+'} ${17 + ((i * 7) % 80)}`).join(' ')}`
+    const { steps, answer } = plan({ problem: text, representation: 'abacus' })
+    expect(exactMath.evaluate(`${text} == ${answer}`)).toBe(true)
+    expect(steps.at(-1)!.shows).toBe(answer)
+    for (const id of ['blocks', 'chips', 'columns', 'openline'] as const)
+      expect(REPRESENTATIONS[id].fits(parseProblem(text))).toMatchObject({
+        fits: false,
+        why: expect.stringContaining('up to 12 numbers; this one has 100'),
+        instead: ['abacus'],
+      })
+  })
+
   test('a frame says how far it goes, and decimals take rods to the right of the unit rod', () => {
     const fit = (problem: string, over: Partial<AbacusChoices>) => abacus.fits(parseProblem(problem), bead(over))
     expect(fit('95 + 7', { rods: 2 })).toMatchObject({ fits: false, why: expect.stringContaining('it has 2 rods') })

@@ -5,7 +5,7 @@ import { sign, sizeOf } from '../../number/exact'
 import { valueOf } from '../../number/numeral'
 import { digitsOf } from '../../number/places'
 import { fitWholes, type Fit } from '../../problem/fit'
-import { decimalsIn, totals, type Problem } from '../../problem/problem'
+import { decimalsIn, MAX_NUMBERS, totals, type Problem } from '../../problem/problem'
 import { DEFAULT_CHOICES } from '../../choices'
 import type { Beside, Representation, RepresentationId } from '../representation'
 import { apply, digitOn, invert, shows, type AbacusMove, type AbacusState, type Beads } from './frame'
@@ -48,6 +48,7 @@ function fits(frame: Frame, problem: Problem, { abacus }: Choices): Fit {
         : `it has ${rods} ${rods === 1 ? 'rod' : 'rods'}${right ? `, ${right} of them to the right of the unit rod` : ''}`,
     decimals: MOST_DECIMALS,
     below: true,
+    numbers: MAX_NUMBERS,
     instead: ['columns', 'chips'],
   })
 }

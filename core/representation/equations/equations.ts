@@ -13,7 +13,7 @@ import {
   type Counts,
 } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
-import { answer, decimalsIn, printProblem, type Problem } from '../../problem/problem'
+import { answer, decimalsIn, MAX_NUMBERS, printProblem, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { countsOnly, exchangesIn, parted } from '../parted'
 import type { Recognised, Representation } from '../representation'
@@ -295,6 +295,7 @@ export const equations: Representation<EquationsState, EquationsMove> = {
       because: `numbers here have up to ${MAX_DIGITS} digits`,
       instead: [],
       groups: true,
+      numbers: MAX_NUMBERS,
       decimals: 9,
     }),
   start: (problem, _, beside) => {
