@@ -17,6 +17,7 @@ import { translate } from '../../core/record/translate'
 import type { PlanRequest } from '../../core/plan/setup'
 import { waysOf } from '../../core/way/index'
 import { sameKind } from '../../core/course/sameKind'
+import { rulesIn } from '../../core/course/sameRules'
 import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
 import { attempt, type Refusal } from '../../core/refusal'
 import { isRepresentation, REPRESENTATIONS } from '../../core/representation/index'
@@ -304,7 +305,13 @@ export const useBench = defineStore('bench', () => {
     const { problem: asked, representation, way: worked, choices } = bench.value.setup
     const r = REPRESENTATIONS[representation]
     const suits = (p: Problem): boolean => r.fits(p, choices).fits && waysOf(p, r).some((w) => w.way === worked)
-    const found = sameKind(asked, seed, used.value, suits) ?? sameKind(asked, seed, [], suits)
+    // On beads the same kind is the same rules; where none is found so, the same exchanges will do.
+    const rules = rulesIn(asked, representation, choices)
+    const alike = (p: Problem): boolean => suits(p) && rulesIn(p, representation, choices) === rules
+    const found =
+      (rules && sameKind(asked, seed, used.value, alike)) ||
+      sameKind(asked, seed, used.value, suits) ||
+      sameKind(asked, seed, [], suits)
     return ask(found ? printProblem(found) : problem.value)
   }
 

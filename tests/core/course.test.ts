@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { DEFAULT_CHOICES } from '../../core/choices'
 import { adviseWays } from '../../core/course/advice'
+import { rulesIn } from '../../core/course/sameRules'
 import { sameKind } from '../../core/course/sameKind'
 import {
   allowedPairs,
@@ -176,3 +177,23 @@ test.each([
   ['-4321', 'thin', '-4\u202f321'],
   ['4321', 'none', '4321'],
 ] as const)('%s with %s is %s', (text, separator, written) => expect(grouped(text, separator)).toBe(written))
+
+describe('the same kind on beads is the same rules', () => {
+  test.each([
+    ['4 + 2', '[["five"]]'],
+    ['8 + 7', '[["ten direct"]]'],
+    ['6 + 7 - 8', '[["mixed direct"],["mixed direct"]]'],
+    ['99 + 1', '[["ten ten direct"]]'],
+    ['312 - 745', '[["mixed beyond","ten direct","ten direct"]]'],
+  ])('%s needs %s, and so does the next', (text, rules) => {
+    const problem = parseProblem(text)
+    const of = (p: Problem): string => rulesIn(p, 'abacus', DEFAULT_CHOICES)
+    expect(of(problem)).toBe(rules)
+    const next = sameKind(problem, 11, [], (p) => of(p) === rules)
+    expect(next && of(next)).toBe(rules)
+    expect(next).not.toEqual(problem)
+  })
+
+  test('other materials have no such rules', () =>
+    expect(rulesIn(parseProblem('4 + 2'), 'blocks', DEFAULT_CHOICES)).toBe(''))
+})

@@ -1,0 +1,35 @@
+import type { DigitWork } from '../act/beads'
+import type { Choices } from '../choices'
+import { valueOf } from '../number/numeral'
+import type { Problem } from '../problem/problem'
+import { attempt } from '../refusal'
+import { REPRESENTATIONS } from '../representation/index'
+import { applyAll, type RepresentationId } from '../representation/representation'
+
+/**
+ * By which rules each number of a chain goes in a material that works digits by rules, as text that is equal for problems of one
+ * kind there: `4 + 2` and `3 + 4` both need a five complement. Empty for every other material, and where a number cannot be worked.
+ */
+export function rulesIn(problem: Problem, representation: RepresentationId, choices: Choices): string {
+  const r = REPRESENTATIONS[representation]
+  if (!r.working) return ''
+  const worked = attempt(() => {
+    let state = r.start(problem, choices)
+    return problem.terms.map(({ operation, number }, i) => {
+      if (i === 0) state = applyAll(r, state, r.perform(state, { kind: 'lay', amount: valueOf(problem.first) }))
+      const act = { kind: operation === '-' ? ('take' as const) : ('join' as const), amount: valueOf(number) }
+      const digits = r.working!(state, act)
+      state = applyAll(
+        r,
+        state,
+        digits.flatMap((d) => d.moves),
+      )
+      return digits.map((d) => ruleAndRipple(d.work))
+    })
+  })
+  return 'ok' in worked ? JSON.stringify(worked.ok) : ''
+}
+
+/** A digit's rule with those of the rods above that it sets off. */
+const ruleAndRipple = ({ rule, next }: DigitWork): string =>
+  next === null ? rule : `${rule} ${next === 'beyond' ? next : ruleAndRipple(next)}`
