@@ -46,13 +46,13 @@ export function layFrame(
   const least = works ? LEAST.rod : LEAST.seen
   if (across) {
     // Two beads' room between what is counted and what is not, so that one sees at a glance where to part them.
-    const bead = Math.max(least, Math.min(62, (space.w - BAR) / (beads.lower + 2)))
-    const rod = Math.max(least, Math.min(74, space.h / n))
+    const bead = Math.max(least, Math.min(96, (space.w - BAR) / (beads.lower + 2)))
+    const rod = Math.max(least, Math.min(112, space.h / n))
     return { across, width: BAR + bead * (beads.lower + 2), height: rod * n, rod, bead, travel: 2 * bead, bar: 0 }
   }
   const along = beads.upper + beads.lower + 2
-  const bead = Math.max(works ? LEAST.bead : LEAST.seen, Math.min(64, (space.h - BAR) / along))
-  const rod = Math.max(least, Math.min(118, bead * 2.1, space.w / n))
+  const bead = Math.max(works ? LEAST.bead : LEAST.seen, Math.min(110, (space.h - BAR) / along))
+  const rod = Math.max(least, Math.min(210, bead * 2.1, space.w / n))
   return {
     across,
     width: rod * n,

@@ -18,7 +18,7 @@ import {
 import { grouped } from '../../core/number/grouped'
 import { plan } from '../../core/index'
 import { board } from '../../core/plan/board'
-import { parseProblem, printProblem } from '../../core/problem/problem'
+import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
 import { columnDigits, sayColumn, sumOrder } from '../../core/speech/columnSum'
 import { WORD_PACKS } from '../../core/speech/words'
 import { chains } from './worlds'

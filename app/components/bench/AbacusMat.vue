@@ -375,7 +375,7 @@ const nextAt = (spot: BeadSpot): boolean =>
 /* A stone with a groove through which the rod goes; the five has a second one. */
 .stone {
   width: calc(100% - 8px);
-  max-width: 92px;
+  max-width: 84%;
   height: calc(100% - 4px);
   border-radius: 9px;
   border: 2.5px solid color-mix(in srgb, var(--on-felt) 62%, var(--felt-2));
@@ -395,7 +395,7 @@ const nextAt = (spot: BeadSpot): boolean =>
 }
 .upper .stone {
   border-radius: 3px;
-  max-width: 104px;
+  max-width: 93%;
 }
 .upper .stone::after {
   top: 28%;
@@ -412,7 +412,7 @@ const nextAt = (spot: BeadSpot): boolean =>
   max-width: none;
   width: calc(100% - 4px);
   height: calc(100% - 10px);
-  max-height: 52px;
+  max-height: 76%;
 }
 .across .stone::after {
   left: calc(50% - 1.25px);
@@ -490,7 +490,7 @@ const nextAt = (spot: BeadSpot): boolean =>
 }
 .touch .stone {
   border-width: 4px;
-  max-width: 120px;
+  max-width: 96%;
 }
 .touch .counts .stone {
   background: #fff;
