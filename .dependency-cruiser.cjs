@@ -32,6 +32,12 @@ module.exports = {
       { pathNot: ['^core/', '^node_modules/fraction\\.js/'] },
     ),
     rule(
+      'rehearse-knows-its-scheduler',
+      { path: '^core/rehearse/' },
+      { pathNot: ['^core/', '^node_modules/(fraction\\.js|ts-fsrs)/'] },
+    ),
+    rule('workers-know-the-core', { path: '^workers/' }, { pathNot: ['^(core|workers)/'] }),
+    rule(
       'representations-apart',
       { path: '^core/representation/([^/]+)/' },
       // Blocks and chips are two materials of pieces in columns; what they share has a folder of its own.
