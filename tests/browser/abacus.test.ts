@@ -302,6 +302,9 @@ test('rehearsing beads by keyboard: moved rightly it is taken as right at once',
   await driver.get(`${app.url}/rehearse`)
   await click(/^\+2 where 4 shows/)
   await focus(await rod('Ones'))
+  // A fifth lower bead is not there: it is said, and nothing is lost.
+  await press(Key.ARROW_UP)
+  await text(driver, '[role="alert"]', 'There are no lower beads away from the bar on the ones rod')
   await press(Key.chord(Key.SHIFT, Key.ARROW_DOWN), Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN)
   await text(driver, '.verdict', 'Yes. Five complement')
   await press(Key.ENTER)

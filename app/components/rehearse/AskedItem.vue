@@ -3,6 +3,7 @@ import type { BeadFinger } from '../../../core/act/beads'
 import type { AbacusChoices } from '../../../core/choices'
 import { exact } from '../../../core/number/exact'
 import { firstFinger, frameFor, isDigit, isRight, moved, rightAnswer, type Item } from '../../../core/rehearse/items'
+import { attempt } from '../../../core/refusal'
 import { judge } from '../../../core/representation/abacus/judge'
 import { RULES } from '../../../core/representation/abacus/rules'
 import { parse } from '../../../core/representation/abacus/text'
@@ -44,9 +45,11 @@ const refused = ref('')
 /** Beads that stand right are right at once, and a slip that has a name ends the try. */
 function move(text: string): void {
   if (!works.value) return
-  refused.value = ''
+  const all = [...moves.value, text].join('; ')
+  const made = attempt(() => moved(start, all))
+  refused.value = 'refused' in made ? made.refused.message : ''
+  if ('refused' in made) return
   moves.value = [...moves.value, text]
-  const all = moves.value.join('; ')
   if (isRight(props.item, all)) return answer(all)
   if (!isDigit(props.item)) return
   const judged = judge(start, moves.value.map(parse), exact(props.item.way * props.item.digit))
@@ -95,7 +98,8 @@ const left = ref(props.limit)
 useIntervalFn(() => {
   if (props.limit === 0 || done.value) return
   left.value = Math.max(0, props.limit - (performance.now() - begun) / 1000)
-  if (left.value === 0) answer(moves.value.join('; ') || given.value, true)
+  // What was not given in time is no answer.
+  if (left.value === 0) answer('', true)
 }, 200)
 
 /** The answers offered, by their number. */
