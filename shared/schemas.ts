@@ -10,8 +10,8 @@ import { HELP_LEVELS, MODES, type Help } from './levels'
 
 export const WORDS = ['exchange', 'regroup'] as const
 
-/** The largest record file that is read, in bytes. */
-export const MAX_FILE_BYTES = 2_000_000
+/** The largest file that is read, in bytes. */
+export const MAX_FILE_BYTES = 20_000_000
 /** The most moves one record may hold. */
 export const MAX_MOVES = 5000
 /** The version of the file that Sett writes; later ones are refused. */
@@ -149,6 +149,15 @@ export const rehearsalSchema = z.strictObject({
   ms: z.int('How long it took is wanted, in milliseconds.').min(0).max(86_400_000),
 })
 
+/** One answer inside a file: the learner goes by code name there, and the teacher by none. */
+export const filedAnswerSchema = rehearsalSchema.omit({ learnerId: true }).extend({ learner: codeName.nullable() })
+
+export const rehearsalFileSchema = z.strictObject({
+  format: z.literal('sett-rehearsals', 'This is not a file of rehearsals.'),
+  version: z.literal(FILE_VERSION, 'This file is of another version.'),
+  answers: z.array(filedAnswerSchema).max(50_000, 'A file holds at most 50,000 answers.'),
+})
+
 /** Whose answers: a learner's, or the teacher's own. */
 export const personSchema = z
   .string('Whose answers is wanted: a learner’s, or “teacher”.')
@@ -157,6 +166,8 @@ export const personSchema = z
 /** An answer as it is kept, with whether it is right. */
 export type KeptAnswer = z.infer<typeof rehearsalSchema> & { readonly right: boolean }
 
+export type FiledAnswer = z.infer<typeof filedAnswerSchema>
+export type RehearsalFile = z.infer<typeof rehearsalFileSchema>
 export type Hands = z.infer<typeof handsSchema>
 export type Classroom = z.infer<typeof classroomSchema>
 export type NewLearner = z.infer<typeof newLearnerSchema>
@@ -165,6 +176,14 @@ export type Outcome = z.infer<typeof outcomeSchema>
 export type SavedRecord = z.infer<typeof saveSchema>
 export type FiledRecord = z.infer<typeof filedSchema>
 export type RecordFile = z.infer<typeof fileSchema>
+
+/** What taking in a file came to. */
+export interface TakenIn {
+  readonly added: number
+  readonly already: number
+  /** Learners who were not in the class before. */
+  readonly learners: number
+}
 
 /** A line of the Daybook. */
 export interface RecordSummary {

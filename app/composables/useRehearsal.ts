@@ -9,16 +9,23 @@ export function useRehearsal(who: Ref<string>) {
   const unkept = useLocalStorage<Omit<KeptAnswer, 'right'>[]>('sett.unkept', [])
   let sending = false
 
+  async function read(): Promise<void> {
+    const person = who.value
+    try {
+      const found = await request<KeptAnswer[]>(`/api/rehearsals?of=${encodeURIComponent(person)}`)
+      if (person !== who.value) return
+      // An answer given while the others were being read is not among them yet.
+      const known = new Set(found.map((a) => a.id))
+      answers.value = [...found, ...answers.value.filter((a) => !known.has(a.id))]
+    } catch (error) {
+      trouble.value = (error as Error).message
+    }
+  }
   watch(
     who,
-    async (person) => {
+    () => {
       answers.value = []
-      try {
-        const read = await request<KeptAnswer[]>(`/api/rehearsals?of=${encodeURIComponent(person)}`)
-        if (person === who.value) answers.value = read
-      } catch (error) {
-        trouble.value = (error as Error).message
-      }
+      void read()
     },
     { immediate: true },
   )
@@ -50,5 +57,5 @@ export function useRehearsal(who: Ref<string>) {
     await request(`/api/rehearsals?of=${encodeURIComponent(who.value)}`, { method: 'DELETE' })
     answers.value = []
   }
-  return { answers, trouble, keep, forget }
+  return { answers, trouble, read, keep, forget }
 }

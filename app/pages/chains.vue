@@ -22,6 +22,7 @@ const kept = useLocalStorage('sett.chains', {
   count: 12,
   seed: 1,
   single: false,
+  undoing: false,
   /** What has been taught, where it is not simply all that comes before. */
   taught: null as string[] | null,
 })
@@ -69,10 +70,12 @@ function setThem(fresh: boolean): void {
     digits: Number(k.digits),
     taught: [...taught.value],
     signs: k.signs,
+    undoing: k.undoing === true,
     least: Number(k.least),
     greatest: Number(k.greatest),
     order: order.value,
     beads: k.single ? { upper: 0, lower: 9 } : { upper: 1, lower: 4 },
+    names: names.value,
     count: Number(k.count),
     seed: k.seed,
   })
@@ -86,7 +89,7 @@ const counted = computed(() => {
   const all = chains.value
   if (!all || all.chains.length === 0) return ''
   const shown = `${all.chains.length} ${all.chains.length === 1 ? 'chain' : 'chains'}`
-  if (all.total === null) return `${shown}. There are too many of this kind to be counted.`
+  if (all.total === null) return all.why ? '' : `${shown}. How many there are in all is counted for shorter ones only.`
   const number = all.counted
     ? all.total.toLocaleString('en-GB')
     : `about ${all.total.toPrecision(2).replace('e+', ' × 10^')}`
@@ -158,6 +161,9 @@ const sheet = (): void => window.print()
           >
           <label>How many <input v-model.number="kept.count" type="number" min="1" max="500" /></label>
         </div>
+        <label class="check"
+          ><input v-model="kept.undoing" type="checkbox" /> A number may take back the one before it</label
+        >
         <label class="check"><input v-model="kept.single" type="checkbox" /> For a frame of single beads</label>
         <details>
           <summary>Taught already: {{ taught.length }} of {{ LESSONS.length }}</summary>

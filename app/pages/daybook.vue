@@ -12,7 +12,6 @@ const whose = ref<string>(classroom.learnerId ?? 'all')
 const trouble = ref('')
 const said = ref('')
 const lastDeleted = shallowRef<SavedRecord | null>(null)
-const picker = ref<HTMLInputElement | null>(null)
 
 const HELP = {
   independent: 'without help',
@@ -73,22 +72,9 @@ async function bringBack(): Promise<void> {
     trouble.value = (error as Error).message
   }
 }
-async function takeIn(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  trouble.value = ''
-  if (!file) return
-  try {
-    const { added, already, learners } = await request<{ added: number; already: number; learners: number }>(
-      '/api/records/file',
-      { method: 'POST', text: await file.text() },
-    )
-    said.value = `${added} taken in${already ? `, ${already} were here already` : ''}${learners ? `, ${learners} new in the class` : ''}.`
-    void tell('File read', said.value, 6000)
-    await Promise.all([load(), classroom.load()])
-  } catch (error) {
-    trouble.value = (error as Error).message
-  }
-  if (picker.value) picker.value.value = ''
+async function taken(said: string): Promise<void> {
+  void tell('File read', said, 6000)
+  await load()
 }
 </script>
 
@@ -102,15 +88,11 @@ async function takeIn(event: Event): Promise<void> {
       <a class="stone-button" :href="fileUrl" download
         >Export {{ whose === 'all' ? 'all' : classroom.nameOf(whose) }}</a
       >
-      <button type="button" class="stone-button" @click="picker?.click()">Import a file</button>
-      <input
-        ref="picker"
-        class="sr-only"
-        type="file"
-        accept="application/json,.json"
-        aria-label="File of records"
-        tabindex="-1"
-        @change="takeIn"
+      <ImportFile
+        url="/api/records/file"
+        label="File of records"
+        @taken="taken"
+        @trouble="(said) => (trouble = said)"
       />
     </header>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>

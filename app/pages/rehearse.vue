@@ -17,7 +17,7 @@ const who = useLocalStorage('sett.rehearser', 'teacher')
 watchEffect(() => {
   if (who.value !== 'teacher' && !classroom.learners.some((l) => l.id === who.value)) who.value = 'teacher'
 })
-const { answers, trouble, keep, forget } = useRehearsal(who)
+const { answers, trouble, read, keep, forget } = useRehearsal(who)
 const kept = useLocalStorage('sett.rehearse', {
   kinds: ['rule', 'beads'] as Kind[],
   rules: [...RULES] as BeadRule[],
@@ -85,12 +85,11 @@ const people = computed(() => [
   ...classroom.learners.map((l) => ({ value: l.id, label: l.codeName })),
 ])
 const leaving = ref(false)
-/** All answers as a file of their own. */
-function download(): void {
-  const file = { format: 'sett-rehearsals', version: 1, who: who.value, answers: answers.value }
-  const url = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }))
-  Object.assign(document.createElement('a'), { href: url, download: 'rehearsals.json' }).click()
-  URL.revokeObjectURL(url)
+const taken = ref('')
+async function takenIn(said: string): Promise<void> {
+  taken.value = said
+  await read()
+  now.value = Date.now()
 }
 async function forgetAll(): Promise<void> {
   await forget()
@@ -188,17 +187,32 @@ useKeys({ Enter: () => !item.value && ask() })
         </div>
       </dl>
       <p class="quiet key">✓ right, not due yet · ↻ due again · ✗ missed last time. Choose a square to rehearse it.</p>
-      <p v-if="answers.length > 0" class="forget">
+      <div class="files">
         <template v-if="leaving"
           >Delete all {{ answers.length }} answers?
           <button type="button" class="stone-button" @click="forgetAll">Delete</button>
           <button type="button" class="stone-button bare" @click="leaving = false">Keep</button></template
         >
         <template v-else>
-          <button type="button" class="stone-button" @click="download">Export</button>
-          <button type="button" class="stone-button bare" @click="leaving = true">Delete these answers</button>
+          <a
+            v-if="answers.length > 0"
+            class="stone-button"
+            :href="`/api/rehearsals/file?of=${encodeURIComponent(who)}`"
+            download
+            >Export</a
+          >
+          <ImportFile
+            url="/api/rehearsals/file"
+            label="File of rehearsals"
+            @taken="takenIn"
+            @trouble="(said) => (trouble = said)"
+          />
+          <button v-if="answers.length > 0" type="button" class="stone-button bare" @click="leaving = true">
+            Delete these answers
+          </button>
         </template>
-      </p>
+        <span class="quiet" role="status">{{ taken }}</span>
+      </div>
     </section>
   </div>
 </template>
@@ -297,8 +311,9 @@ dt {
 dd {
   margin: 0;
 }
-.forget {
+.files {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
 }

@@ -15,7 +15,8 @@ export function rehearsalTable(db: Db) {
   )
   const forget = db.prepare<[string | null]>('DELETE FROM rehearsal WHERE learner_id IS ?')
   return {
-    keepAnswer: (a: KeptAnswer): void => void put.run({ ...a, right: a.right ? 1 : 0 }),
+    /** Keeps an answer; false where it was kept before. */
+    keepAnswer: (a: KeptAnswer): boolean => put.run({ ...a, right: a.right ? 1 : 0 }).changes > 0,
     answers: (learnerId: string | null): KeptAnswer[] =>
       all.all(learnerId).map((row) => ({ ...row, right: row.right === 1 })),
     forgetAnswers: (learnerId: string | null): void => void forget.run(learnerId),

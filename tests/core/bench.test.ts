@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { nextAct, openBench, enter, outcome, type Bench, type Mode } from '../../core/record/bench'
 import { recordOf, reopen, replay, type WorkRecord } from '../../core/record/record'
+import { parseProblem } from '../../core/problem/problem'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { Refusal } from '../../core/refusal'
 import { blocks } from '../../core/representation/blocks/blocks'
@@ -208,7 +209,8 @@ describe('nothing is lost', () => {
             expect(REPRESENTATIONS.columns.shows(b.now.states.columns)).toBe(b.now.standing.value)
         }
       }),
-      { numRuns: 150 },
+      // A ten laid where the sheet has only a ones column.
+      { numRuns: 150, examples: [[parseProblem('0 + 0'), ['lay 1 tens']]] },
     )
   })
 })

@@ -18,10 +18,12 @@ const wish = (id: string, over: Partial<ChainWish> = {}): ChainWish => {
     digits: 1,
     taught: before(lesson).map(lessonId),
     signs: 'both',
+    undoing: true,
     least: 0,
     greatest: 9,
     order: 'highest',
     beads: { upper: 1, lower: 4 },
+    names: 'complement',
     count: 10,
     seed: 7,
     ...over,
@@ -65,10 +67,8 @@ function bruteForce(w: ChainWish): readonly string[] {
       if (against(chain, w) === '') found.push(chain.join())
       return
     }
-    for (const n of numbers) {
-      if (w.signs !== '-') go([...chain, n], total + n)
-      if (w.signs !== '+') go([...chain, -n], total - n)
-    }
+    for (const n of numbers.flatMap((n) => (w.signs === 'both' ? [n, -n] : w.signs === '+' ? [n] : [-n])))
+      if (w.undoing || n !== -chain.at(-1)!) go([...chain, n], total + n)
   }
   numbers.forEach((n) => go([n], n))
   return found
@@ -84,6 +84,10 @@ describe('how many there are', () => {
     wish('ten-9', { terms: 3, greatest: 12, times: 'some' }),
     wish('five+4', { terms: 3, signs: '+', greatest: 12 }),
     wish('five+1', { terms: 2, digits: 2, greatest: 30, rod: 1 }),
+    wish('five+2', { undoing: false, greatest: 6 }),
+    wish('five-3', { terms: 5, times: 'some', undoing: false, greatest: 5 }),
+    wish('direct+2', { terms: 5, greatest: 3, undoing: false }),
+    wish('ten-9', { terms: 3, greatest: 12, times: 'some', undoing: false, order: 'ones' }),
   ])('$lesson.rule $lesson.digit, $terms numbers of $digits up to $greatest: as brute force has it', (w) => {
     const all = bruteForce(w)
     const { total, counted, chains } = setChains({ ...w, count: 500 })
@@ -109,6 +113,7 @@ describe('what is set', () => {
       times: fc.constantFrom('once' as const, 'some' as const),
       order: fc.constantFrom('highest' as const, 'ones' as const),
       rod: fc.constantFrom(0, 1, 'any' as const),
+      undoing: fc.boolean(),
       seed: fc.nat(9999),
     })
     .map(({ lesson, digits, ...over }: { lesson: Lesson; digits: number } & Partial<ChainWish>) =>
@@ -129,6 +134,7 @@ describe('what is set', () => {
           const totals = chain.map((_, i) => chain.slice(0, i + 1).reduce((a, b) => a + b, 0))
           expect(totals.every((t) => t >= w.least && t <= w.greatest)).toBe(true)
           expect(chain.every((n) => String(Math.abs(n)).length === w.digits)).toBe(true)
+          if (!w.undoing) expect(chain.some((n, i) => i > 0 && n === -chain[i - 1]!)).toBe(false)
         }
       }),
       { numRuns: 30 },
@@ -146,8 +152,14 @@ describe('what is set', () => {
 
 describe('why there is none', () => {
   test.each([
-    [wish('five+2', { lesson: { rule: 'five', way: 1, digit: 7 } }), 'There is no five complement of +7'],
-    [wish('mixed-7', { lesson: { rule: 'mixed', way: -1, digit: 3 } }), 'mixed complements are for 6 to 9'],
+    [
+      wish('five+2', { lesson: { rule: 'five', way: 1, digit: 7 } }),
+      'There is no +7 with the five complement: only the digits 1 to 4',
+    ],
+    [
+      wish('mixed-7', { lesson: { rule: 'mixed', way: -1, digit: 3 } }),
+      'There is no −3 with both complements: only the digits 6 to 9',
+    ],
     [wish('five+2', { terms: 1 }), 'The numbers in a chain cannot be 1'],
     [wish('five+2', { greatest: 0 }), 'The greatest total cannot be 0'],
   ])('a wish without sense is refused', (w, why) => expect(() => setChains(w)).toThrow(why))
@@ -157,11 +169,21 @@ describe('why there is none', () => {
     [wish('ten+7', { greatest: 99, taught: [] }), '+1 has not been taught'],
     [wish('five+2', { signs: '-' }), '+2 adds, and these chains only take away'],
     [wish('five+2', { rod: 1, greatest: 99 }), 'never move 2 on the tens rod'],
-    [wish('five+2', { beads: { upper: 0, lower: 9 } }), 'no fives'],
+    [wish('five+2', { beads: { upper: 0, lower: 9 } }), 'no fives, and so no five complement'],
+    [wish('ten+7', { names: 'friend' }), '+7 with the big friend needs a ten'],
+    [
+      wish('mixed-7', { greatest: 99, taught: [], names: 'partner' }),
+      '−7 with both partners moves one on the next rod',
+    ],
     [wish('five+2', { digits: 3, greatest: 99 }), 'No number of 3 digits fits'],
-    [wish('five+2', { terms: 3, taught: [], signs: '+' }), 'would also need the'],
+    [wish('five+2', { terms: 3, taught: [], signs: '+' }), 'would also need +3 direct, which has not been taught'],
+    [
+      wish('direct+1', { terms: 3, greatest: 1, taught: ['direct-1'], undoing: false }),
+      'a number takes back the one before it',
+    ],
     [wish('five+4', { greatest: 4 }), 'leave no room'],
     [wish('direct+1', { terms: 5, taught: [], signs: '+', greatest: 9 }), 'cannot come just once'],
+    [wish('five+2', { terms: 3, digits: 3, greatest: 999, taught: [], signs: '+' }), 'would also need'],
   ])('%#: said in words', (w, why) => {
     const { chains, total, why: said } = setChains(w)
     expect([chains.length, total]).toEqual([0, 0])

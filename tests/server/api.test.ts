@@ -205,8 +205,19 @@ test('answers of rehearsing are checked, judged here, kept once, and deleted wit
     ['rule 6+7', false],
   ])
   expect((await of('teacher')).filter((a) => a.item === 'read 407').map((a) => a.right)).toEqual([false])
+  const file = await get<{ answers: unknown[] }>('/api/rehearsals/file?of=teacher')
   expect((await call('DELETE', '/api/rehearsals?of=teacher')).status).toBe(204)
   expect(await of('teacher')).toEqual([])
+  expect((await call('POST', '/api/rehearsals/file', file)).body).toEqual({
+    added: file.answers.length,
+    already: 0,
+    learners: 0,
+  })
+  expect((await of('teacher')).length).toBe(file.answers.length)
+  problem(await call('POST', '/api/rehearsals/file', { ...file, version: 2 }), 422, 'later Sett', '/version')
+  problem(await call('POST', '/api/rehearsals/file', '[1'), 400, 'not complete JSON')
+  problem(await call('GET', '/api/rehearsals/file?of=everybody'), 422, 'Whose answers is wanted')
+  problem(await call('GET', `/api/rehearsals/file?of=${randomUUID()}`), 404, 'no such learner')
   expect((await call('DELETE', `/api/learners/${learnerId}`)).status).toBe(204)
   expect(await of(learnerId)).toEqual([])
 })

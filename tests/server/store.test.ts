@@ -1,11 +1,14 @@
+import { randomUUID } from 'node:crypto'
 import { mkdtempSync, existsSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { seedDemo } from '../../demo/lantern-walk'
 import { readFile, takeIn, toFile, unsound } from '../../server/utils/keep'
+import { readRehearsals, rehearsalsToFile, takeInRehearsals } from '../../server/utils/rehearsals'
 import { makeStore, type Store } from '../../server/utils/store'
 import type { WorkRecord } from '../../core/record/record'
+import type { RehearsalFile } from '../../shared/schemas'
 
 const path = (): string => join(mkdtempSync(join(tmpdir(), 'sett-store-')), 'sett.db')
 const demo = (at = path()): Store => {
@@ -96,6 +99,81 @@ test('a file with one bad record is refused whole, at the place', () => {
   expect(into.records(null)).toEqual([])
   expect(into.learners()).toEqual([])
 })
+
+describe('a file of rehearsals', () => {
+  const answers = (store: Store, learnerId: string | null): void => {
+    const items: [string, string, boolean][] = [
+      ['rule 6+7', 'mixed', true],
+      ['rule 6+7', 'ten', false],
+      ['beads 4+1', 'rod 0 upper 1 to bar; rod 0 lower 4 away', true],
+      ['read 407', '470', false],
+      ['set 52', '', false],
+    ]
+    for (const [i, [item, given, right]] of items.entries())
+      store.keepAnswer({ id: randomUUID(), learnerId, at: 1_790_000_000_000 + i, item, given, right, ms: 900 * i })
+  }
+
+  test('taken into an empty room gives the very same answers, judged anew; a second time changes nothing', () => {
+    const from = demo()
+    const [wren] = from.learners()
+    from.forgetAnswers(wren!.id)
+    answers(from, wren!.id)
+    const file = JSON.parse(JSON.stringify(rehearsalsToFile(from, from.answers(wren!.id))))
+    expect(file.answers[0]).not.toHaveProperty('right')
+    const into = makeStore(path())
+    expect(takeInRehearsals(into, readRehearsals(file))).toEqual({ added: 5, already: 0, learners: 1 })
+    expect(takeInRehearsals(into, readRehearsals(file))).toEqual({ added: 0, already: 5, learners: 0 })
+    const there = into.answers(into.learnerNamed(wren!.codeName)!.id)
+    expect(there.map(({ learnerId: _, ...a }) => a)).toEqual(from.answers(wren!.id).map(({ learnerId: _, ...a }) => a))
+    expect(there.map((a) => a.right)).toEqual([true, false, true, false, false])
+  })
+
+  test('the teacher’s own answers stay the teacher’s', () => {
+    const [from, into] = [makeStore(path()), makeStore(path())]
+    answers(from, null)
+    const file = rehearsalsToFile(from, from.answers(null))
+    expect(takeInRehearsals(into, readRehearsals(file))).toEqual({ added: 5, already: 0, learners: 0 })
+    expect(into.answers(null)).toEqual(from.answers(null))
+    expect(into.learners()).toEqual([])
+  })
+
+  test.each([
+    [
+      'another format',
+      (f: RehearsalFile) => ({ ...f, format: 'sett-records' }),
+      'This is not a file of rehearsals.',
+      '/format',
+    ],
+    [
+      'a later version',
+      (f: RehearsalFile) => ({ ...f, version: 2 }),
+      'written by a later Sett (version 2)',
+      '/version',
+    ],
+    ['no list', (f: RehearsalFile) => ({ ...f, answers: null }), 'Nothing was taken in.', '/answers'],
+    ['a made-up item', with3({ item: 'rule 6+0' }), '“rule 6+0” is nothing to rehearse.', '/answers/3/item'],
+    ['a bad name', with3({ learner: '<b>' }), 'A code name is made of letters and digits.', '/answers/3/learner'],
+    ['a time before time', with3({ at: 0 }), 'When is wanted', '/answers/3/at'],
+  ])('%s is refused whole, at the place', (_, broken, detail, pointer) => {
+    const from = makeStore(path())
+    answers(from, null)
+    const into = makeStore(path())
+    let said: { data?: { detail: string; errors: { pointer: string }[] } } = {}
+    try {
+      takeInRehearsals(into, readRehearsals(broken(rehearsalsToFile(from, from.answers(null)))))
+    } catch (error) {
+      said = error as typeof said
+    }
+    expect(said.data?.detail).toContain(detail)
+    expect(said.data?.errors[0]?.pointer).toBe(pointer)
+    expect(into.answers(null)).toEqual([])
+  })
+})
+
+/** A file whose fourth answer has something else in it. */
+function with3(over: object): (file: RehearsalFile) => unknown {
+  return (file) => ({ ...file, answers: file.answers.map((a, i) => (i === 3 ? { ...a, ...over } : a)) })
+}
 
 test('a database of a later Sett is left alone', () => {
   const at = path()

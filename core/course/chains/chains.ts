@@ -1,7 +1,9 @@
 import type { BeadRule } from '../../act/beads'
+import type { ComplementNames } from '../../choices'
 import { placeName } from '../../number/places'
+import { ruleName } from '../../speech/beads'
 import { Refusal } from '../../refusal'
-import { seeded, type Random } from '../random'
+import { seeded } from '../random'
 import { needs } from './classify'
 import { countWays, sample, world } from './exact'
 import { LESSONS, lessonId, numberOf, type Lesson } from './lessons'
@@ -24,8 +26,10 @@ export interface Chains {
 export const MOST_TERMS = 12
 export const MOST_TERM_DIGITS = 5
 export const MOST_CHAINS = 500
-/** Worlds up to this many pairs of total and number are counted through; larger ones are searched. */
-const SMALL_WORLD = 3_000_000
+/** Up to this many steps, of pairs of total and number times numbers, are counted through at once. */
+const AT_ONCE = 2_000_000
+/** Larger worlds are searched first; up to this many pairs are counted through where a search finds too few. */
+const IF_NEEDED = 3_000_000
 
 /** Checks a wish. @throws Refusal with the reason. */
 function check(w: ChainWish): void {
@@ -41,41 +45,39 @@ function check(w: ChainWish): void {
   whole(w.count, 1, MOST_CHAINS, 'How many chains')
   whole(w.least, 0, 999_999_998, 'The least total')
   whole(w.greatest, w.least + 1, 999_999_999, 'The greatest total')
-  if (numberOf(w.lesson) < 0) throw new Refusal(noSuchRule(w.lesson))
+  if (numberOf(w.lesson) < 0) throw new Refusal(noSuchRule(w.lesson, w.names))
 }
 
 const signed = ({ way, digit }: Lesson): string => `${way > 0 ? '+' : '−'}${digit}`
-const RULE: Record<BeadRule, string> = {
-  direct: 'direct move',
-  five: 'five complement',
-  ten: 'ten complement',
-  mixed: 'mixed complement',
-}
-const named = (lesson: Lesson): string => `${RULE[lesson.rule]} of ${signed(lesson)}`
+const carries = ({ rule }: Lesson): boolean => rule === 'ten' || rule === 'mixed'
 
-const noSuchRule = (lesson: Lesson): string =>
-  lesson.rule === 'five'
-    ? `There is no ${named(lesson)}: five complements are for 1 to 4.`
-    : lesson.rule === 'mixed'
-      ? `There is no ${named(lesson)}: mixed complements are for 6 to 9.`
-      : `There is no ${named(lesson)}: digits go from 1 to 9.`
+/** A lesson in the class's words: `+3 direct`, `+2 with the five complement`, `+7 with both complements`. */
+function named(lesson: Lesson, names: ComplementNames): string {
+  const rule = ruleName(lesson.rule, names)
+  if (lesson.rule === 'direct') return `${signed(lesson)} ${rule}`
+  return `${signed(lesson)} with ${lesson.rule === 'mixed' ? rule : `the ${rule}`}`
+}
+
+function noSuchRule(lesson: Lesson, names: ComplementNames): string {
+  const digits = lesson.rule === 'five' ? '1 to 4' : lesson.rule === 'mixed' ? '6 to 9' : '1 to 9'
+  return `There is no ${named(lesson, names)}: only the digits ${digits} go so.`
+}
 
 /** What shuts a wish out before anything is searched; empty where nothing does. */
 export function impossible(w: ChainWish): string {
-  const { lesson, rod } = w
+  const { lesson, rod, names } = w
   const rods = rod === 'any' ? Array.from({ length: w.digits }, (_, i) => i) : [rod]
-  const carries = lesson.rule === 'ten' || lesson.rule === 'mixed'
   if (w.beads.upper === 0 && (lesson.rule === 'five' || lesson.rule === 'mixed'))
-    return 'A frame of single beads has no fives, and so no five complement.'
+    return `A frame of single beads has no fives, and so no ${ruleName('five', names)}.`
   if (w.signs !== 'both' && (w.signs === '+') !== lesson.way > 0)
     return `${signed(lesson)} ${lesson.way > 0 ? 'adds' : 'takes away'}, and these chains only ${w.signs === '+' ? 'add' : 'take away'}.`
   if (rod !== 'any' && rod >= w.digits && lesson.digit !== 1)
     return `Numbers of ${w.digits} ${w.digits === 1 ? 'digit' : 'digits'} never move ${lesson.digit} on the ${placeName(rod)} rod.`
-  if (carries && rods.every((r) => w.greatest < 10 ** (r + 1)))
-    return `A ${RULE[lesson.rule]} needs a ten on the next rod, and totals go only to ${w.greatest}.`
-  const tens = ['direct', 'five', 'ten'].map((rule) => lessonId({ rule: rule as BeadRule, way: lesson.way, digit: 1 }))
-  if (carries && !tens.some((id) => w.taught.includes(id) || id === lessonId(lesson)))
-    return `A ${RULE[lesson.rule]} moves one on the next rod, and ${lesson.way > 0 ? '+1' : '−1'} has not been taught.`
+  if (carries(lesson) && rods.every((r) => w.greatest < 10 ** (r + 1)))
+    return `${named(lesson, names)} needs a ten on the next rod, and totals go only to ${w.greatest}.`
+  const ones = ['direct', 'five', 'ten'].map((rule) => lessonId({ rule: rule as BeadRule, way: lesson.way, digit: 1 }))
+  if (carries(lesson) && !ones.some((id) => w.taught.includes(id) || id === lessonId(lesson)))
+    return `${named(lesson, names)} moves one on the next rod, and ${lesson.way > 0 ? '+1' : '−1'} has not been taught.`
   if (10 ** (w.digits - 1) > w.greatest) return `No number of ${w.digits} digits fits into totals up to ${w.greatest}.`
   return ''
 }
@@ -89,13 +91,18 @@ export function setChains(wish: ChainWish): Chains {
   check(wish)
   const shut = impossible(wish)
   if (shut) return { chains: [], total: 0, counted: true, why: shut }
-  const random = seeded(wish.seed)
-  const numbers = 10 ** wish.digits - 10 ** (wish.digits - 1)
-  if ((wish.greatest - wish.least + 1) * numbers * 2 > SMALL_WORLD) return searched(wish, random)
+  const pairs = (wish.greatest - wish.least + 1) * 18 * 10 ** (wish.digits - 1)
+  if (pairs * wish.terms <= AT_ONCE) return counted(wish)
+  const found = search(wish, seeded(wish.seed))
+  if (found.length < wish.count && pairs <= IF_NEEDED) return counted(wish)
+  return { chains: found, total: null, counted: false, why: whyFew(found.length, wish.count) }
+}
+
+function counted(wish: ChainWish): Chains {
   const small = world(wish)
   const ways = countWays(small, wish.terms)
   if (ways.total === 0) return { chains: [], total: 0, counted: true, why: whyNone(wish) }
-  const chains = sample(small, ways, wish.terms, wish.count, random)
+  const chains = sample(small, ways, wish.terms, wish.count, seeded(wish.seed))
   const few = chains.length < wish.count
   return {
     chains,
@@ -105,16 +112,9 @@ export function setChains(wish: ChainWish): Chains {
   }
 }
 
-function searched(wish: ChainWish, random: Random): Chains {
-  const chains = search(wish, random)
-  const few = chains.length < wish.count
-  const why =
-    chains.length === 0
-      ? 'None was found in a long search. More numbers, a wider range or more rules taught may help.'
-      : few
-        ? `Only ${chains.length} were found in a long search.`
-        : ''
-  return { chains, total: null, counted: false, why }
+function whyFew(found: number, wanted: number): string {
+  if (found === 0) return 'None was found in a long search. More numbers, a wider range or more rules taught may help.'
+  return found < wanted ? `Only ${found} were found in a long search.` : ''
 }
 
 /** Why a small world has no such chain: which one wish, given up, would let some exist. */
@@ -122,12 +122,18 @@ function whyNone(wish: ChainWish): string {
   const some = (over: Partial<ChainWish>): boolean =>
     countWays(world({ ...wish, ...over }), over.terms ?? wish.terms).total > 0
   const where = wish.rod === 'any' ? '' : ` on the ${placeName(wish.rod)}`
-  const what = `the ${named(wish.lesson)}${where}`
+  const what = `${named(wish.lesson, wish.names)}${where}`
   if (wish.times === 'once' && some({ times: 'some' }))
     return `In ${wish.terms} numbers ${what} cannot come just once; at least once it can.`
+  if (!wish.undoing && some({ undoing: true }))
+    return `In every chain for ${what} a number takes back the one before it. Where it may, there are such chains.`
   const missing = untaught(wish)
-  if (missing.length > 0)
-    return `A chain for ${what} would also need ${missing.map((l) => `the ${named(l)}`).join(' and ')}, which ${missing.length === 1 ? 'has' : 'have'} not been taught.`
+  if (missing.length > 0) {
+    const needed = inOneList(
+      missing.map((l) => `${named(l, wish.names)}${isOf(l, wish.lesson) ? ' on other rods' : ''}`),
+    )
+    return `A chain for ${what} would also need ${needed}, which ${missing.length === 1 ? 'has' : 'have'} not been taught.`
+  }
   const wider = 10 ** (wish.digits + 1) - 1
   if ((wish.greatest < wider || wish.least > 0) && some({ least: 0, greatest: Math.min(wider, 999) }))
     return `Totals from ${wish.least} to ${wish.greatest} leave no room for ${what}.`
@@ -136,14 +142,22 @@ function whyNone(wish: ChainWish): string {
   return `With ${wish.terms} numbers of ${wish.digits} ${wish.digits === 1 ? 'digit' : 'digits'} no chain comes to ${what}.`
 }
 
-/** The fewest lessons that would have to be taught besides, told from chains that need whatever they need; none where even that fails. */
+const isOf = (a: Lesson, b: Lesson): boolean => lessonId(a) === lessonId(b)
+const inOneList = (all: readonly string[]): string =>
+  all.length < 2 ? all.join('') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`
+
+/** So many chains that need whatever they need are looked at for the one that lacks least. */
+const LOOKED_AT = 2000
+
+/** The fewest lessons found that would have to be taught besides, in teaching order; none where even that would not do. */
 function untaught(wish: ChainWish): readonly Lesson[] {
   const free = world({ ...wish, taught: LESSONS.map(lessonId) })
   const ways = countWays(free, wish.terms)
   if (ways.total === 0) return []
   const needed = needs(wish)
-  const wanting = sample(free, ways, wish.terms, Math.min(200, ways.total), seeded(wish.seed)).map(needed)
-  return wanting.reduce((least, more) => (more.length < least.length ? more : least))
+  const wanting = sample(free, ways, wish.terms, Math.min(LOOKED_AT, ways.total), seeded(wish.seed)).map(needed)
+  const least = wanting.reduce((least, more) => (more.length < least.length ? more : least))
+  return LESSONS.filter((l) => least.includes(l))
 }
 
 /** A chain as a problem is written. */

@@ -36,7 +36,7 @@ function build(
   // The lesson comes at one number chosen beforehand; elsewhere it may come too where once is not all.
   const day = between(random, 1, terms - 1)
   for (let i = 1; i < terms; i++) {
-    const by = pick(wish, classify, random, budget, total, i === day)
+    const by = pick(wish, classify, random, budget, total, chain.at(-1)!, i === day)
     if (by === undefined) return undefined
     chain.push(by)
     total += by
@@ -50,13 +50,14 @@ function pick(
   random: Random,
   budget: { left: number },
   total: number,
+  last: number,
   day: boolean,
 ): number | undefined {
   for (let i = 0; i < TRIES_HERE && budget.left > 0; i++) {
     budget.left -= 1
     const by = draw(wish, random, day)
     const to = total + by
-    if (to < wish.least || to > wish.greatest) continue
+    if (to < wish.least || to > wish.greatest || (by === -last && !wish.undoing)) continue
     const uses = classify(total, by)
     const fits = day ? (wish.times === 'once' ? uses === 1 : uses > 0) : wish.times === 'once' ? uses === 0 : uses >= 0
     if (fits) return by

@@ -1,4 +1,5 @@
 import type { Beads } from '../../representation/abacus/frame'
+import type { ComplementNames } from '../../choices'
 import type { Lesson } from './lessons'
 
 /** What chains are wanted. */
@@ -14,11 +15,15 @@ export interface ChainWish {
   /** What has been taught, by lesson (`five+2`); the lesson of the day may be among them. */
   readonly taught: readonly string[]
   readonly signs: 'both' | '+' | '-'
+  /** Whether a number may only take back the one before it, as 4 + 3 − 3 does. */
+  readonly undoing: boolean
   /** Totals stay within these, the first number included. */
   readonly least: number
   readonly greatest: number
   readonly order: 'highest' | 'ones'
   readonly beads: Beads
+  /** What the class calls the complements; reasons are given in these words. */
+  readonly names: ComplementNames
   readonly count: number
   readonly seed: number
 }

@@ -113,6 +113,11 @@ const joinsBand = (s: ColumnsState, operation: Sign): boolean =>
   s.bands.at(-1)!.carry.every((c) => c === 0) &&
   s.bands.at(-1)!.below.some((b) => b.amount !== ZERO)
 
+/** @throws Refusal where the sheet has no column for a place. */
+function checkColumn(s: ColumnsState, place: Place): void {
+  if (place >= s.width) throw new Refusal(`This sheet has no ${columnName(s, place)} column.`)
+}
+
 /** Joins or takes whole digits of the number below; the sheet has no mark for part of a digit. */
 function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): readonly ColumnsMove[] {
   const band = s.bands.at(-1)
@@ -127,6 +132,7 @@ function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): re
   }
   for (const [place, count] of counts.entries()) {
     if (count === 0) continue
+    checkColumn(state, place)
     if (answered(state, place))
       throw new Refusal(`The sheet waits: its ${columnName(state, place)} are worked already.`)
     if (count !== belowAt(state, place))
@@ -145,6 +151,7 @@ function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): re
 }
 
 function exchange(s: ColumnsState, from: Place, fromCount: number, to: Place, toCount: number): readonly ColumnsMove[] {
+  for (const place of [from, to]) checkColumn(s, place)
   const held = holdings(s)
   const carriedInto = s.bands.at(-1)?.operation === '+' && from < to && !answered(s, from) && belowAt(s, from) === 0
   if (carriedInto) {
@@ -153,9 +160,8 @@ function exchange(s: ColumnsState, from: Place, fromCount: number, to: Place, to
     return [sum, ...exchange(applyAt(s, sum), from, fromCount, to, toCount)]
   }
   const left = held[from]! - fromCount
-  const more = (held[to] ?? 0) + toCount
+  const more = held[to]! + toCount
   if (left < 0) throw new Refusal(`There are too few ${columnName(s, from)} on the sheet.`)
-  if (to >= s.width) throw new Refusal(`This sheet has no ${columnName(s, to)} column.`)
   const rewrite = (place: Place, digit: number): readonly ColumnsMove[] => {
     const carried = answered(s, place) ? 0 : (s.bands.at(-1)?.carry[place] ?? 0)
     if (digit < carried) throw new Refusal(`The carry mark over the ${columnName(s, place)} would have to go.`)
