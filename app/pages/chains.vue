@@ -260,12 +260,7 @@ label {
   min-width: 0;
 }
 label :is(select, input:not([type='checkbox'])) {
-  min-height: 44px;
   width: 100%;
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  padding: 0 0.5rem;
   font-weight: 400;
 }
 .check {

@@ -107,7 +107,7 @@ useKeys({ Enter: () => !item.value && ask() })
         >Who
         <Select v-model="who" :options="people" option-label="label" option-value="value" aria-label="Who rehearses"
       /></label>
-      <div role="group" aria-label="What is asked" class="chips">
+      <div role="group" aria-label="What is asked" class="chips several">
         <button
           v-for="k in KINDS"
           :key="k"
@@ -119,7 +119,7 @@ useKeys({ Enter: () => !item.value && ask() })
           {{ SAID_KIND[k] }}
         </button>
       </div>
-      <div role="group" aria-label="Rules" class="chips">
+      <div role="group" aria-label="Rules" class="chips several">
         <button
           v-for="r in RULES"
           :key="r"
@@ -229,31 +229,15 @@ useKeys({ Enter: () => !item.value && ask() })
   grid-column: 1 / -1;
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
+  gap: 6px 14px;
   align-items: center;
-  padding: 8px 14px;
+  padding: 6px 14px;
   border-bottom: 1.5px solid var(--edge);
 }
 .who {
   display: flex;
   gap: 0.5rem;
   align-items: center;
-}
-.who select {
-  min-height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  padding: 0 0.5rem;
-}
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-}
-.chips .stone-button {
-  border-radius: 0;
-  margin-left: -1.5px;
-  padding: 0.2rem 0.6rem;
 }
 .asking {
   display: grid;
@@ -284,11 +268,11 @@ useKeys({ Enter: () => !item.value && ask() })
 }
 .results {
   border-left: 1.5px solid var(--edge);
-  padding: 8px 12px;
+  padding: 6px 12px;
   overflow: auto;
   display: grid;
   grid-auto-rows: max-content;
-  gap: 6px;
+  gap: 5px;
   align-content: start;
 }
 .results header {
@@ -298,8 +282,9 @@ useKeys({ Enter: () => !item.value && ask() })
 .sums {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 2px 13px;
   margin: 0;
+  font-size: 0.93rem;
 }
 .sums div {
   display: flex;

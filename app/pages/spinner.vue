@@ -276,12 +276,7 @@ const litPlaces = computed(() => [] as number[])
 }
 .rules input,
 .rules select {
-  min-height: 44px;
   width: 100%;
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  padding: 0 0.5rem;
 }
 .trouble {
   background: var(--plum-wash);

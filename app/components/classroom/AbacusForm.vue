@@ -97,11 +97,4 @@ label {
   align-items: center;
   justify-content: space-between;
 }
-select {
-  min-height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  padding: 0 0.6rem;
-}
 </style>

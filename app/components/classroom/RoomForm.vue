@@ -262,13 +262,6 @@ label {
   justify-content: space-between;
   font-weight: 400;
 }
-.hands :is(select, .number) {
-  min-height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  padding: 0 0.6rem;
-}
 .row {
   display: flex;
   gap: 0.6rem;

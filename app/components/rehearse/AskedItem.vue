@@ -141,13 +141,13 @@ useKeys({
         <button id="go-on" type="button" class="stone-button main" @click="emit('next')">Next</button>
       </template>
       <template v-else-if="item.kind === 'rule'">
-        <button v-for="r in RULES" :key="r" type="button" class="stone-button big" @click="answer(r)">
-          {{ ruleName(r, names) }}
+        <button v-for="(r, i) in RULES" :key="r" type="button" class="stone-button big" @click="answer(r)">
+          <kbd aria-hidden="true">{{ i + 1 }}</kbd> {{ ruleName(r, names) }}
         </button>
       </template>
       <template v-else-if="item.kind === 'finger'">
-        <button v-for="f in FINGERS" :key="f.id" type="button" class="stone-button big" @click="answer(f.id)">
-          {{ f.name }}
+        <button v-for="(f, i) in FINGERS" :key="f.id" type="button" class="stone-button big" @click="answer(f.id)">
+          <kbd aria-hidden="true">{{ i + 1 }}</kbd> {{ f.name }}
         </button>
       </template>
       <form v-else-if="item.kind === 'read'" class="typed" novalidate @submit.prevent="given.trim() && answer(given)">
@@ -213,6 +213,11 @@ useKeys({
 .big {
   font-size: 1.2rem;
   min-height: 54px;
+}
+
+kbd {
+  font: 0.85rem var(--ui);
+  color: var(--ink-soft);
 }
 
 .verdict {

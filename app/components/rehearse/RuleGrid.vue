@@ -61,7 +61,7 @@ const nameOf = (c: Cell): string =>
 }
 .grid {
   border-collapse: separate;
-  border-spacing: 3px;
+  border-spacing: 2px;
 }
 th {
   font-weight: 700;
@@ -75,6 +75,7 @@ th {
   padding-right: 6px;
 }
 button {
+  display: block;
   position: relative;
   width: 50px;
   height: 44px;
@@ -82,16 +83,16 @@ button {
   border-radius: 4px;
   background: var(--sheet);
   cursor: pointer;
-  display: flex;
-  align-items: center;
-  justify-content: flex-start;
-  padding: 0 0 0 7px;
 }
 button:hover {
   border-color: var(--ink);
 }
+/* The rule's mark stands below the state's, so that neither is ever over the other. */
 b {
-  margin-bottom: 8px;
+  position: absolute;
+  left: 7px;
+  bottom: 12px;
+  line-height: 1;
   font-size: 0.9rem;
   font-weight: 400;
 }
