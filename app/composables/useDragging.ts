@@ -1,4 +1,4 @@
-import interact from 'interactjs'
+import interact from '../utils/interact'
 
 interface Dragging {
   /** What can be gripped, and what moves along with the finger, as selectors inside the area. */

@@ -1,4 +1,4 @@
-import interact from 'interactjs'
+import interact from '../utils/interact'
 
 /** What a finger on something has hold of: what moves along with it, how far it can go, and which way counts as going. */
 export interface Grip<T> {

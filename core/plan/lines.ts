@@ -14,8 +14,36 @@ export interface WrittenLine {
   readonly beside?: boolean
 }
 
-/** Whether a line goes on with the count of the line before, which then need not be shown on its own. */
-export const goesOn = (line: WrittenLine): boolean => line.text.includes(' · ')
+/** A line as the page shows it: which steps wrote it, the first and the last, and the rule that stands beside it. */
+export interface PageLine extends WrittenLine {
+  readonly from: number
+  readonly to: number
+  readonly rule: string
+}
+
+/** Whether a line goes on with the line before: a count with more words, or numbers asked one after another. */
+function goesOn(line: WrittenLine, last: WrittenLine): boolean {
+  const asks = !last.equation && !line.equation && / [+−] /.test(last.text)
+  return (last.text.includes(' · ') || asks) && line.text.startsWith(`${last.text} `)
+}
+
+/**
+ * The lines of some steps as a page shows them: of a line that grows only its last state, and a sentence that stands already is not
+ * written twice, only read. A rule stands beside the total that it made, and stays there.
+ */
+export function onPage(steps: readonly { readonly lines: readonly WrittenLine[] }[]): readonly PageLine[] {
+  const page: PageLine[] = []
+  for (const [step, { lines }] of steps.entries()) {
+    const rule = lines.find((l) => l.beside)?.text ?? ''
+    for (const line of lines.filter((l) => !l.beside)) {
+      const last = page.at(-1)
+      const same = last !== undefined && (goesOn(line, last) || line.text === last.text)
+      if (same) page.pop()
+      page.push({ ...line, from: same ? last.from : step, to: step, rule: rule || (same ? last.rule : '') })
+    }
+  }
+  return page
+}
 
 /** A count as it stands on the page: the number counted from, a point, and the words so far (`8 · 9 10 11`). */
 function sequence(lines: readonly Line[], upTo: number): string {

@@ -1,27 +1,11 @@
 <script setup lang="ts">
-import { goesOn } from '../../../core/plan/lines'
+import { onPage } from '../../../core/plan/lines'
 import type { Stone } from '../../../core/record/bench'
 
 const props = defineProps<{ stones: readonly Stone[]; lit: number }>()
 const emit = defineEmits<{ pick: [index: number | null] }>()
 const list = ref<HTMLElement | null>(null)
-/** A count is one line that grows, and so are numbers asked one after another: of its words only the last state is shown, and it belongs to all its stones. */
-const lines = computed(() => {
-  const all = props.stones.flatMap((stone, index) =>
-    // A rule stands beside the total that it made.
-    stone.lines
-      .filter((line) => !line.beside)
-      .map((line) => ({ ...line, index, to: index, rule: stone.lines.find((l) => l.beside)?.text ?? '' })),
-  )
-  return all.reduce<typeof all>((kept, line) => {
-    const last = kept.at(-1)
-    const asks = last && !last.equation && !line.equation && / [+−] /.test(last.text)
-    const grows = last && (goesOn(last) || asks) && line.text.startsWith(`${last.text} `)
-    // A sentence that stands already is not written twice, only read.
-    const again = last?.text === line.text
-    return grows || again ? [...kept.slice(0, -1), { ...line, index: last!.index }] : [...kept, line]
-  }, [])
-})
+const lines = computed(() => onPage(props.stones))
 watch(
   () => lines.value.length,
   async () => {
@@ -39,7 +23,7 @@ watch(
     <li
       v-for="(line, i) in lines"
       :key="i"
-      :class="{ lit: line.index <= lit && lit <= line.to }"
+      :class="{ lit: line.from <= lit && lit <= line.to }"
       @mouseenter="emit('pick', line.to)"
       @mouseleave="emit('pick', null)"
     >

@@ -2,7 +2,7 @@
 import type { BoardPanel } from '../../../core/plan/board'
 import { setUp } from '../../../core/plan/setup'
 import { standingFor } from '../../../core/plan/plan'
-import { goesOn } from '../../../core/plan/lines'
+import { onPage } from '../../../core/plan/lines'
 import { stand } from '../../../core/act/standing'
 import { printExact } from '../../../core/number/numeral'
 import { capital } from '../../../core/number/words'
@@ -40,11 +40,8 @@ const materials = computed(() =>
 const ways = computed(() =>
   waysOf(problem.value, REPRESENTATIONS[id.value]).map((w) => ({ value: w.way, label: w.title })),
 )
-/** Lines for a material that leaves nothing written: a count only as it ends. */
-const lines = computed(() => {
-  const all = props.panel.plan.steps.flatMap((s) => s.lines.map((l) => l.text))
-  return all.filter((t, i) => !(goesOn({ text: t }) && all[i + 1]?.startsWith(`${t} `)) && t !== all[i + 1])
-})
+/** Lines for a material that leaves nothing written. */
+const lines = computed(() => onPage(props.panel.plan.steps))
 const written = computed(() => ['partials', 'friendly', 'splits'].includes(id.value))
 const beads = computed(() => REPRESENTATIONS[id.value].works.includes('beads'))
 const pieces = computed(() => id.value === 'blocks' || id.value === 'chips')
@@ -108,15 +105,7 @@ const steps = computed(() => props.panel.plan.steps.filter((s) => (s.moves[id.va
         mode="show"
         :newest="false"
       />
-      <AbacusMat
-        v-else-if="beads"
-        :state="stateOf<AbacusState>()"
-        :works="false"
-        small
-        ones="ones"
-        :label="`Beads of way ${number}`"
-      />
-      <div v-else class="beside" :class="{ alone: !pieces }">
+      <div v-else class="beside" :class="{ alone: !pieces && !beads, ruled: beads }">
         <PlacedMat
           v-if="pieces"
           :material="id === 'blocks' ? BLOCKS : CHIPS"
@@ -132,8 +121,18 @@ const steps = computed(() => props.panel.plan.steps.filter((s) => (s.moves[id.va
           :stones="0"
           ones="ones"
         />
+        <AbacusMat
+          v-else-if="beads"
+          :state="stateOf<AbacusState>()"
+          :works="false"
+          small
+          ones="ones"
+          :label="`Beads of way ${number}`"
+        />
         <ol class="learner lines">
-          <li v-for="(line, i) in lines" :key="i">{{ line }}</li>
+          <li v-for="(line, i) in lines" :key="i">
+            {{ line.text }} <small v-if="line.rule">{{ line.rule }}</small>
+          </li>
         </ol>
       </div>
     </div>
@@ -195,6 +194,23 @@ header :deep(.p-select) {
 }
 .beside.alone {
   grid-template-columns: minmax(0, 1fr);
+}
+.beside.ruled {
+  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+}
+.lines li {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 0.8rem;
+}
+.lines small {
+  margin-left: auto;
+  color: var(--ink-2);
+}
+.ruled .lines {
+  font-size: 1.05rem;
+  line-height: 1.3;
 }
 .lines {
   list-style: none;
