@@ -177,7 +177,7 @@ const nextAt = (spot: BeadSpot): boolean =>
 </script>
 
 <template>
-  <div ref="root" class="abacus felt" :class="{ touch, across: layoutAcross }" role="group" :aria-label="label">
+  <div ref="root" class="abacus felt" :class="{ touch, small, across: layoutAcross }" role="group" :aria-label="label">
     <p class="sr-only" aria-live="polite">{{ described }}</p>
     <div ref="room" class="room">
       <div
@@ -466,6 +466,17 @@ const nextAt = (spot: BeadSpot): boolean =>
   align-items: center;
   grid-auto-flow: column;
   gap: 8px;
+}
+/* In little room rods that lie across keep their digits, and leave their names to be told. */
+.small.across .room {
+  padding-right: 58px;
+}
+.small.across .foot {
+  left: calc(100% - 112px);
+  width: 44px;
+}
+.small.across .foot small {
+  display: none;
 }
 .owed {
   position: absolute;
