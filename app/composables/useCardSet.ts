@@ -30,6 +30,3 @@ function place(problem: string, value: string | null): void {
     cards: set.value.cards.map((c) => (c.problem === problem ? { ...c, placed: value } : c)),
   }
 }
-
-/** A sentence card's problem, read again. */
-export const problemOn = (card: SentenceCard): Problem => parseProblem(card.problem)

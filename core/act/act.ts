@@ -1,4 +1,4 @@
-import { add, divide, exact, multiply, negate, subtract, sum, ZERO, type Exact } from '../number/exact'
+import { add, divide, exact, multiply, negate, subtract, ZERO, type Exact } from '../number/exact'
 import { placeOfUnit, unitOf, worth, type Counts } from '../number/places'
 import type { Sign } from '../problem/problem'
 import type { BeadRule } from './beads'
@@ -87,9 +87,6 @@ export function change(act: Act): Exact {
       return ZERO
   }
 }
-
-/** What pieces are worth together. */
-export const worthOf = (pieces: readonly Pieces[]): Exact => sum(pieces.map((p) => multiply(exact(p.count), p.unit)))
 
 /** The value after an act. */
 export const after = (value: Exact, act: Act): Exact => add(value, change(act))

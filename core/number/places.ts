@@ -3,9 +3,6 @@ import { exact, isWhole, multiply, sizeOf, type Exact } from './exact'
 /** A decimal place as its power of ten: 0 is ones, 1 tens, −1 tenths. */
 export type Place = number
 
-/** The places of a place-value chart of whole numbers, ones first. */
-export const CHART_PLACES: readonly Place[] = [0, 1, 2, 3]
-
 const NAMES = new Map<Place, readonly [string, string]>([
   [-3, ['thousandth', 'thousandths']],
   [-2, ['hundredth', 'hundredths']],

@@ -40,6 +40,3 @@ export function featuresOf(total: Exact, { operation, number }: Term, decimals: 
   }
   return { operation, digits: [above.length, below.length], exchanges, acrossZero }
 }
-
-/** Two problems of one kind ask the same of a learner in every operation; this text is equal for them. */
-export const kindOf = (problem: Problem): string => JSON.stringify(features(problem))

@@ -28,9 +28,6 @@ export interface DigitItem {
 
 export const isDigit = (item: Item): item is DigitItem => item.kind !== 'read' && item.kind !== 'set'
 
-/** The greatest number to read or set. */
-export const MOST_TO_READ = 99_999
-
 export const printItem = (item: Item): string =>
   isDigit(item) ? `${item.kind} ${item.shown}${item.way > 0 ? '+' : '-'}${item.digit}` : `${item.kind} ${item.number}`
 

@@ -1,7 +1,6 @@
 import type { BeadMove, BeadRule, BeadSlip, DigitWork, Lack, OweMove } from '../act/beads'
 import type { ComplementNames } from '../choices'
 import { exact } from '../number/exact'
-import type { DigitWorked } from '../representation/representation'
 import { capital, named, pretty, say, type WordPack } from './words'
 
 /** What the rules are called, by the class's names for the complements. */
@@ -97,8 +96,6 @@ export const detailOf = (
     m.kind === 'read' || (m.kind === 'beads' && m.hand === null) ? [] : [moveInWords(m, pack)],
   ),
 })
-
-export const worksOf = (digits: readonly DigitWorked[]): readonly DigitWork[] => digits.map((d) => d.work)
 
 /** What is said of a frame that owes a one when it is read: what is not set on every rod, and one more. */
 export function sayNotSet(digits: readonly number[], pack: WordPack): string {

@@ -64,7 +64,7 @@ export async function jsonBody(event: H3Event, most: number): Promise<unknown> {
   if (!/^application\/json\b/.test(event.node.req.headers['content-type'] ?? ''))
     refuse(415, 'JSON is wanted here (content-type: application/json).')
   const announced = Number(event.node.req.headers['content-length'] ?? 0)
-  const large = `That is larger than ${Math.round(most / 1000)} kB, more than Sett reads at once.`
+  const large = `That is larger than ${most / 1_000_000} MB, more than Sett reads at once.`
   if (announced > most) refuse(413, large)
   const text = (await readRawBody(event, 'utf8')) ?? ''
   if (Buffer.byteLength(text) > most) refuse(413, large)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { answerCards, answerCardsOf, CARDS, sentenceCards, SET } from '../../core/course/cards'
 import { answer, parseProblem, printProblem } from '../../core/problem/problem'
-import { kindOf } from '../../core/problem/features'
+import { features } from '../../core/problem/features'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { small } from './worlds'
 
@@ -29,7 +29,10 @@ test('a set of sentence cards is of one kind, and every answer lies once among a
       const set = sentenceCards(problem, seed, (p) => counters.fits(p).fits)
       expect(set.length).toBeLessThanOrEqual(SET)
       expect(new Set(set.map(printProblem)).size).toBe(set.length)
-      expect(set.every((p) => kindOf(p) === kindOf(problem) && counters.fits(p).fits)).toBe(true)
+      for (const p of set) {
+        expect(features(p)).toEqual(features(problem))
+        expect(counters.fits(p).fits).toBe(true)
+      }
       const cards = answerCardsOf(set, seed)
       const answers = new Set(set.map((p) => Number(answer(p))))
       expect(new Set(cards).size).toBe(cards.length)

@@ -82,9 +82,3 @@ export function formula(rule: BeadRule, digit: number, way: Way, first: 'ten' | 
       return withTen(way > 0 ? [5 - back, -5] : [-5, 5 - back])
   }
 }
-
-/** A digit's rule as it is written: `+7 = +2 -5 +10`, in plain ASCII. */
-export function printFormula(digit: number, way: Way, terms: readonly number[]): string {
-  const signed = (n: number): string => (n < 0 ? `-${-n}` : `+${n}`)
-  return `${signed(way * digit)} = ${terms.map(signed).join(' ')}`
-}

@@ -45,6 +45,3 @@ export type PlacedMove =
   /** Ten times `times` of the next lower become `times` of this place. */
   | { readonly kind: 'tie'; readonly place: Place; readonly times: number }
   | { readonly kind: 'read'; readonly value: Exact | null }
-
-/** How many pieces lie out in all, the store not counted. */
-export const piecesOut = (s: PlacedState): number => [s.mat, s.beside, s.taken].flat().reduce((n, c) => n + c, 0)
