@@ -10,8 +10,8 @@ import { HELP_LEVELS, MODES, type Help } from './levels'
 
 export const WORDS = ['exchange', 'regroup'] as const
 
-/** The largest file that is read, in bytes. */
-export const MAX_FILE_BYTES = 20_000_000
+/** The largest file that is read, in bytes: several school years of one class, so that whatever was exported can be read back. */
+export const MAX_FILE_BYTES = 60_000_000
 /** The most moves one record may hold. */
 export const MAX_MOVES = 5000
 /** The version of the file that Sett writes; later ones are refused. */
@@ -136,7 +136,7 @@ export const filedSchema = z.strictObject({
 export const fileSchema = z.strictObject({
   format: z.literal('sett-records', 'This is not a file of Sett records.'),
   version: z.literal(FILE_VERSION, 'This file is of another version.'),
-  records: z.array(filedSchema).max(2000, 'A file holds at most 2,000 records.'),
+  records: z.array(filedSchema).max(20_000, 'A file holds at most 20,000 records.'),
 })
 
 /** One answer of rehearsing; without a learner it is the teacher's own. */

@@ -1,5 +1,5 @@
 import type { KeptAnswer } from '../../shared/schemas'
-import { request } from '../utils/request'
+import { request, ServerRefusal } from '../utils/request'
 
 /** The answers of one person, the teacher or a learner: read when the person changes, and each kept as it is given. */
 export function useRehearsal(who: Ref<string>) {
@@ -40,22 +40,32 @@ export function useRehearsal(who: Ref<string>) {
   async function send(): Promise<void> {
     if (sending) return
     sending = true
-    try {
-      for (let next = unkept.value[0]; next; next = unkept.value[0]) {
-        await request('/api/rehearsals', { method: 'POST', body: next })
-        unkept.value = unkept.value.slice(1)
-      }
-      trouble.value = ''
-    } catch (error) {
-      trouble.value = `${(error as Error).message} The answer is held here and kept with the next one.`
+    trouble.value = ''
+    for (let next = unkept.value[0]; next; next = unkept.value[0]) {
+      const error = await sent(next)
+      // What the server will never take (its learner has been deleted, say) does not hold up the others.
+      const never = error instanceof ServerRefusal && error.status === 422
+      if (error)
+        trouble.value = `${error.message} ${never ? 'That answer was not kept.' : 'The answer is held here and kept with the next one.'}`
+      if (error && !never) break
+      unkept.value = unkept.value.slice(1)
     }
     sending = false
   }
+  const sent = (answer: Omit<KeptAnswer, 'right'>): Promise<Error | null> =>
+    request('/api/rehearsals', { method: 'POST', body: answer }).then(
+      () => null,
+      (error: Error) => error,
+    )
   if (unkept.value.length > 0) void send()
 
   async function forget(): Promise<void> {
-    await request(`/api/rehearsals?of=${encodeURIComponent(who.value)}`, { method: 'DELETE' })
-    answers.value = []
+    try {
+      await request(`/api/rehearsals?of=${encodeURIComponent(who.value)}`, { method: 'DELETE' })
+      answers.value = []
+    } catch (error) {
+      trouble.value = (error as Error).message
+    }
   }
   return { answers, trouble, read, keep, forget }
 }

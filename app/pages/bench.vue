@@ -143,9 +143,13 @@ onBeforeUnmount(() => (presenting.value = false))
       <button type="button" class="stone-button" @click="bench.look(0)">To its start</button>
     </p>
     <p v-else-if="bench.aside" class="aside" role="status">
-      <span>{{ pretty(bench.aside.work.problem) }} was left unsaved.</span>
+      <span
+        >{{ pretty(bench.aside.work.problem) }} was left unsaved<template v-if="bench.asides.length > 1"
+          >, and {{ bench.asides.length - 1 }} before it</template
+        >.</span
+      >
       <button type="button" class="stone-button" @click="bench.resume(bench.aside, false)">Bring it back</button>
-      <button type="button" class="stone-button bare" @click="bench.aside = null">Let it go</button>
+      <button type="button" class="stone-button bare" @click="bench.letGo">Let it go</button>
     </p>
     <div class="work" :class="{ paired: bench.second }">
       <div class="mat-side">

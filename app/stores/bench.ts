@@ -20,19 +20,13 @@ import { sameKind } from '../../core/course/sameKind'
 import { rulesIn } from '../../core/course/sameRules'
 import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
 import { attempt, type Refusal } from '../../core/refusal'
-import { isRepresentation, REPRESENTATIONS } from '../../core/representation/index'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
 import type { Hands, Outcome, SavedRecord } from '../../shared/schemas'
+import { keptAbacus, keptDraft, keptDrafts, keptId, type Draft } from '../utils/kept'
 import { request } from '../utils/request'
 import { useClassroom } from './classroom'
-
-/** What is kept in the browser so that a closed lid loses nothing. */
-interface Draft {
-  readonly id: string
-  readonly startedAt: string
-  readonly work: WorkRecord
-}
 
 /** The bench as it stands: the core's Bench, the settings it was laid with, and what is only seen. */
 export const useBench = defineStore('bench', () => {
@@ -41,16 +35,18 @@ export const useBench = defineStore('bench', () => {
   const way = useLocalStorage<WayId>('sett.way', 'ones-first')
   const material = useLocalStorage<RepresentationId>('sett.material', 'blocks')
   /** The representation shown beside the main one, and whether it is worked by hand too. */
-  const beside = useLocalStorage<RepresentationId | null>('sett.beside', null, { serializer: idSerializer })
+  const beside = useLocalStorage<RepresentationId | null>('sett.beside', null, { serializer: keptId })
   const byHand = useLocalStorage('sett.by-hand', false)
   /** Whether beads are stepped one movement at a time, or a digit at once. */
   const byMove = useLocalStorage('sett.by-move', true)
   /** How the abacus is worked at this bench, where that is not simply as the room has it. */
-  const ownAbacus = useLocalStorage<AbacusChoices | null>('sett.abacus', null, { serializer: abacusSerializer })
+  const ownAbacus = useLocalStorage<AbacusChoices | null>('sett.abacus', null, { serializer: keptAbacus })
   const abacus = computed<AbacusChoices>(
     () => ownAbacus.value ?? classroom.classroom?.hands.abacus ?? DEFAULT_CHOICES.abacus,
   )
-  const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: jsonSerializer })
+  const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: keptDraft })
+  /** Unfinished work that new problems pushed aside, the newest last; there until it is brought back or let go. */
+  const asides = useLocalStorage<readonly Draft[]>('sett.aside', [], { serializer: keptDrafts })
 
   const bench = shallowRef<Bench>(
     openBench({ problem: '52 - 37', representation: 'blocks', also: ['columns', 'equations'] }, 'show'),
@@ -64,8 +60,6 @@ export const useBench = defineStore('bench', () => {
   const used = ref<string[]>([])
   /** The stone that hovering or focusing has picked out; the newest otherwise. */
   const picked = ref<number | null>(null)
-  /** The unfinished work that a new problem pushed aside. */
-  const aside = shallowRef<Draft | null>(null)
   const hint = ref(false)
   /** A record being looked at move by move: every bench it went through, and which is shown. */
   const replaying = shallowRef<{ readonly benches: readonly Bench[]; readonly at: number } | null>(null)
@@ -87,6 +81,8 @@ export const useBench = defineStore('bench', () => {
     const { both, all } = bench.value.setup
     return both ?? (beside.value && beside.value !== all[0] && all.includes(beside.value) ? beside.value : null)
   })
+  /** What was pushed aside last. */
+  const aside = computed<Draft | null>(() => asides.value.at(-1) ?? null)
   const unsaved = computed(() => bench.value.log.length > savedLength.value)
 
   /** While the bench is lent to a practice page, nothing of it is kept or set aside: what was there comes back as it was. */
@@ -100,7 +96,6 @@ export const useBench = defineStore('bench', () => {
       startedAt: startedAt.value,
       clock: clock.value,
       saved: savedLength.value,
-      aside: aside.value,
       replaying: replaying.value,
       settings: [mode.value, way.value, material.value] as const,
     }
@@ -112,7 +107,6 @@ export const useBench = defineStore('bench', () => {
       startedAt.value = was.startedAt
       clock.value = was.clock
       savedLength.value = was.saved
-      aside.value = was.aside
       replaying.value = was.replaying
       ;[mode.value, way.value, material.value] = was.settings
       refusal.value = null
@@ -127,9 +121,14 @@ export const useBench = defineStore('bench', () => {
     draft.value = worked ? { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) } : null
   }
 
+  const without = (gone: string): readonly Draft[] => asides.value.filter((d) => d.id !== gone)
+
+  /** Lets go of what was pushed aside last. */
+  const letGo = (): void => void (asides.value = asides.value.slice(0, -1))
+
   function lay(opened: Bench): void {
     if (unsaved.value && bench.value.mode !== 'show' && !lent)
-      aside.value = { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }
+      asides.value = [...without(id.value), { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }]
     bench.value = opened
     id.value = crypto.randomUUID()
     startedAt.value = new Date().toISOString()
@@ -212,8 +211,9 @@ export const useBench = defineStore('bench', () => {
   function change(opened: Bench): void {
     const { now, mode: m } = bench.value
     const whole = opened.now.standing.value === now.standing.value && (now.second?.stones.length ?? 0) === 0
+    const before = asides.value
     take(opened, m)
-    if (whole) aside.value = null
+    if (whole) asides.value = before
   }
 
   function take(opened: Bench, m: Mode): void {
@@ -326,7 +326,6 @@ export const useBench = defineStore('bench', () => {
     }
     await request('/api/records', { method: 'POST', body: record })
     savedLength.value = length
-    aside.value = null
   }
 
   function resume(from: Draft, saved: boolean): Refusal | null {
@@ -344,7 +343,7 @@ export const useBench = defineStore('bench', () => {
     const shown = setup.all.slice(1).find((other) => !besides(setup.representation).includes(other))
     beside.value = setup.both ?? shown ?? null
     byHand.value = setup.both !== null
-    aside.value = null
+    asides.value = without(from.id)
     keep()
     return null
   }
@@ -397,6 +396,8 @@ export const useBench = defineStore('bench', () => {
     refusal,
     picked,
     aside,
+    asides,
+    letGo,
     hint,
     problem,
     stones,
@@ -439,36 +440,3 @@ export const useBench = defineStore('bench', () => {
 /** What is always written along with a material on the page. */
 const besides = (main: RepresentationId): readonly RepresentationId[] =>
   main === 'blocks' ? ['columns', 'equations'] : ['equations']
-
-/** What is kept here passes the same door as the room's choices; what does not is let go. */
-const abacusSerializer = {
-  read: (text: string): AbacusChoices | null => {
-    const json = attemptJson(text)
-    const known = json && typeof json === 'object' && Object.keys(DEFAULT_CHOICES.abacus).every((k) => k in json)
-    return known ? { ...DEFAULT_CHOICES.abacus, ...(json as AbacusChoices) } : null
-  },
-  write: (choices: AbacusChoices | null): string => JSON.stringify(choices),
-}
-function attemptJson(text: string): unknown {
-  try {
-    return JSON.parse(text)
-  } catch {
-    return null
-  }
-}
-
-const idSerializer = {
-  read: (text: string): RepresentationId | null => (isRepresentation(text) ? text : null),
-  write: (id: RepresentationId | null): string => id ?? '',
-}
-
-const jsonSerializer = {
-  read: (text: string): Draft | null => {
-    try {
-      return JSON.parse(text) as Draft | null
-    } catch {
-      return null
-    }
-  },
-  write: (value: Draft | null): string => JSON.stringify(value),
-}

@@ -97,7 +97,7 @@ test('bad files each get their own sentence, and nothing is taken in', async () 
   problem(await post({ ...before, version: 7 }), 422, 'later Sett (version 7)', '/version')
   problem(await post({ hello: 1 }), 422, 'not a file of Sett records', '/format')
   problem(await post(null), 422, 'not a file of Sett records')
-  problem(await post(' '.repeat(20_000_000) + '{}'), 413, 'larger than 20 MB')
+  problem(await post(' '.repeat(60_000_000) + '{}'), 413, 'larger than 60 MB')
   const impossible = structuredClone(before)
   impossible.records[0]!.work.moves[0]!.move = 'break thousand'
   problem(await post(impossible), 422, /cannot be made/, '/records/0/work/moves/0')

@@ -6,12 +6,14 @@ import { request } from '../../utils/request'
 const props = defineProps<{ url: string; label: string }>()
 const emit = defineEmits<{ taken: [said: string]; trouble: [said: string] }>()
 const classroom = useClassroom()
+const busy = ref(false)
 const picker = ref<HTMLInputElement | null>(null)
 
 async function takeIn(): Promise<void> {
   const file = picker.value?.files?.[0]
   emit('trouble', '')
   if (!file) return
+  busy.value = true
   try {
     const text = await file.text()
     const { added, already, learners } = await request<TakenIn>(props.url, { method: 'POST', text })
@@ -25,12 +27,15 @@ async function takeIn(): Promise<void> {
   } catch (error) {
     emit('trouble', (error as Error).message)
   }
+  busy.value = false
   if (picker.value) picker.value.value = ''
 }
 </script>
 
 <template>
-  <button type="button" class="stone-button" @click="picker?.click()">Import a file</button>
+  <button type="button" class="stone-button" :disabled="busy" @click="picker?.click()">
+    {{ busy ? 'Reading the file …' : 'Import a file' }}
+  </button>
   <input
     ref="picker"
     class="sr-only"
