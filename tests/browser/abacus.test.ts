@@ -1,6 +1,6 @@
 import type { WebDriver, WebElement } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, Key, noViolations, serve, text, type Running } from './world'
+import { browser, By, byRole, fileWith, Key, noViolations, serve, text, type Running } from './world'
 
 let app: Running
 let driver: WebDriver
@@ -23,7 +23,9 @@ const press = async (...keys: string[]): Promise<void> => {
 /** One of the answers offered to what is asked. */
 const choose = async (name: string): Promise<void> =>
   (
-    await driver.findElement(By.xpath(`//*[@role="group"][@aria-label="Answer"]//button[normalize-space()="${name}"]`))
+    await driver.findElement(
+      By.xpath(`//*[@role="group"][@aria-label="Answer"]//button[contains(normalize-space(), "${name}")]`),
+    )
   ).click()
 const live = async (said: string | RegExp): Promise<void> => {
   await driver.wait(async () => {
@@ -246,8 +248,12 @@ test('chains for a rule are set, counted, and worked one after another', async (
   await driver.get(`${app.url}/chains`)
   await driver.executeScript('localStorage.clear()')
   await driver.get(`${app.url}/chains`)
-  await text(driver, '[role="status"]', '12 chains of 210 that there are.')
+  await text(driver, '[role="status"]', '12 chains of 172 that there are.')
   await noViolations(driver)
+  // Where a number may take back the one before it, there are more.
+  await (await driver.findElement(By.xpath('//label[contains(., "may take back")]/input'))).click()
+  await click('Set them')
+  await text(driver, '[role="status"]', '12 chains of 210 that there are.')
   await click('Answers')
   const sheets = await driver.findElements(By.css('.sheets li'))
   const [first, second] = await Promise.all(sheets.slice(0, 2).map(async (s) => (await s.getText()).split('\n')))
@@ -266,7 +272,11 @@ test('chains for a rule are set, counted, and worked one after another', async (
   await (await driver.findElement(By.css('option[value="mixed-7"]'))).click()
   await greatest.sendKeys(Key.chord(Key.CONTROL, 'a'), '8')
   await click('Set them')
-  await text(driver, '[role="status"]', 'A mixed complement needs a ten on the next rod, and totals go only to 8.')
+  await text(
+    driver,
+    '[role="status"]',
+    '−7 with both complements needs a ten on the next rod, and totals go only to 8.',
+  )
 })
 
 test('rehearsing: answers are kept over a restart, and what was missed shows in the grid', async () => {
@@ -288,6 +298,14 @@ test('rehearsing: answers are kept over a restart, and what was missed shows in 
   await app.kill()
   app = await serve({ data })
   await driver.get(`${app.url}/rehearse`)
+  await byRole(driver, 'button', /^\+6 where 6 shows, both complements: missed last time, 0 of 1 right/)
+  // A file of the answers brings them back after they were deleted.
+  const file = fileWith(await (await fetch(`${app.url}/api/rehearsals/file?of=teacher`)).text())
+  await click('Delete these answers')
+  await click('Delete')
+  await byRole(driver, 'button', /^\+6 where 6 shows, both complements: not asked yet/)
+  await (await driver.findElement(By.css('input[aria-label="File of rehearsals"]'))).sendKeys(file)
+  await text(driver, '.files [role="status"]', /^\d+ taken in\.$/)
   await byRole(driver, 'button', /^\+6 where 6 shows, both complements: missed last time, 0 of 1 right/)
   // Another person has a grid of their own.
   await (await byRole(driver, 'combobox', 'Who rehearses')).click()

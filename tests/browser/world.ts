@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/webdriverjs'
 import { spawn, type ChildProcess } from 'node:child_process'
-import { existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -158,6 +158,13 @@ export async function text(driver: WebDriver, css: string, fits: string | RegExp
     .catch(() => {
       throw new Error(`${css} says ${JSON.stringify(last)}, not ${fits}`)
     })
+}
+
+/** A file on disk that says this, to be chosen in a page; its path. */
+export function fileWith(said: string): string {
+  const path = join(mkdtempSync(join(tmpdir(), 'sett-file-')), 'chosen.json')
+  writeFileSync(path, said)
+  return path
 }
 
 /** axe finds nothing to mend on what is shown. */
