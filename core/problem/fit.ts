@@ -1,6 +1,6 @@
 import { capital } from '../number/words'
 import { compare, exact, sign, sizeOf, ZERO } from '../number/exact'
-import { MAX_DIGITS, numeralOf, printNumeral, valueOf } from '../number/numeral'
+import { MAX_DIGITS, numeralOf, printNumeral, valueOf, type Numeral } from '../number/numeral'
 import { decimalsIn, isChain, totals, type Problem } from './problem'
 
 /**
@@ -39,6 +39,15 @@ export interface WholeLimits {
 /** As many numbers as one page of work holds. */
 const PAGE = 12
 
+/** The same problem without negative numbers, where it is a chain: `-5 + 8` is `0 - 5 + 8`, `8 - -3` is `8 + 3`. */
+function fromNoughtUp({ first, terms }: Problem): string {
+  const size = (n: Numeral): string => printNumeral(numeralOf(sizeOf(valueOf(n))))
+  const below = (n: Numeral): boolean => sign(valueOf(n)) < 0
+  const turned = (operation: string, n: Numeral): string => (below(n) ? (operation === '-' ? '+' : '-') : operation)
+  const rest = terms.map(({ operation, number }) => `${turned(operation, number)} ${size(number)}`)
+  return [below(first) ? `0 - ${size(first)}` : size(first), ...rest].join(' ')
+}
+
 /** The fit of every material that shows whole numbers from nought up to a greatest one, checked at each total on the way. */
 export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
   const no = (why: string, instead: readonly string[]): Fit => ({
@@ -64,6 +73,11 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
       if (!limits.decimals) return no(`${text} is not a whole number, and ${limits.name} shows whole numbers only.`, [])
       return no(`${text} goes beyond ${limits.name}: it has ${limits.decimals} places after the point.`, [])
     }
+    if (sign(value) < 0 && limits.below)
+      return no(
+        `${text} is below nought. On ${limits.name} a total may come there, but a number is set from nought up: ask ${fromNoughtUp(problem)}.`,
+        [],
+      )
     if (sign(value) < 0)
       return no(
         `${text} is below nought, and ${limits.name} shows nothing below nought. Positive and negative counters or a number line would hold it.`,

@@ -85,6 +85,16 @@ describe('what does not fit says why and what would', () => {
     ['3/8 + 2/8', '3/8 is not a whole number, and the chart shows whole numbers only.'],
   ])('%s', (problem, reason) => expect(why(problem)).toBe(reason))
 
+  test.each(['-5 + 8', '8 - -3', '-12 + -4 + 30', '-7 - -9 - 1'])(
+    '%s on the abacus: the problem to be asked instead has the same answer, and fits',
+    (problem) => {
+      const why = representationsFor(problem).find((o) => o.representation === 'abacus')!.why
+      const instead = /: ask (.*)\.$/.exec(why)![1]!
+      expect(instead).not.toMatch(/(^|[-+] )-/)
+      expect(plan({ problem: instead, representation: 'abacus' }).answer).toBe(answer(parseProblem(problem)))
+    },
+  )
+
   test('what is too large for the chart is held by the sheet', () => {
     expect(() => plan({ problem: '9999 + 1', representation: 'blocks' })).toThrow(
       'It would fit on: chips, column sheet, running equations.',
