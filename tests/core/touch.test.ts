@@ -1,4 +1,10 @@
 import fc from 'fast-check'
+import { DEFAULT_CHOICES } from '../../core/choices'
+import { plan } from '../../core/plan/plan'
+import { parseProblem } from '../../core/problem/problem'
+import { answered, belowAt, topAt, type ColumnsMove, type ColumnsState } from '../../core/representation/columns/state'
+import { REPRESENTATIONS } from '../../core/representation/index'
+import type { Representation } from '../../core/representation/representation'
 import { notchesIn, notchesOf, parseNotchMap, placed, type NotchMap } from '../../core/representation/touch/notches'
 import { PEN_PATHS, svgOf, type Stroke } from '../../core/representation/touch/paths'
 
@@ -120,5 +126,28 @@ test('a class’s own notches come back as they were, and keep each digit’s to
   expect(() => parseNotchMap({ format: 'sett-notches', version: 1, digits: { x: [] } })).toThrow('not a numeral')
   expect(() => parseNotchMap({ format: 'sett-notches', version: 1, digits: { 3: [{ counts: 3 }] } })).toThrow(
     'notches of 3 are not',
+  )
+})
+
+test('in columns the touched digit is the same one before and after its column is answered', () => {
+  const r = REPRESENTATIONS['touch-columns'] as Representation<ColumnsState, ColumnsMove>
+  fc.assert(
+    fc.property(fc.tuple(fc.nat(999), fc.nat(999), fc.boolean()), ([a, b, adds]) => {
+      const text = adds ? `${a} + ${b}` : `${Math.max(a, b)} - ${Math.min(a, b)}`
+      const problem = parseProblem(text)
+      if (!r.fits(problem).fits) return
+      const moves = plan({ problem, representation: 'touch-columns' }).steps.flatMap(
+        (s) => s.moves['touch-columns'] ?? [],
+      )
+      const end = (moves as readonly ColumnsMove[]).reduce(r.apply, r.start(problem, DEFAULT_CHOICES))
+      for (let p = 0; p < end.width; p++) {
+        const below = belowAt(end, p)
+        if (below === 0) continue
+        expect(answered(end, p)).toBe(true)
+        const touched = adds ? Math.min(topAt(end, p), below) : below
+        expect([text, p, end.said.filter((s) => s.place === p).length]).toEqual([text, p, touched])
+      }
+    }),
+    { numRuns: 200 },
   )
 })

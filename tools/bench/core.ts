@@ -105,7 +105,7 @@ export function timesOfCore(): Figure[] {
       beside: `worst ${ms(beads.worst)}`,
     },
     {
-      what: '200 chains of 6 three-digit numbers for a rule, counted',
+      what: '200 chains of 6 three-digit numbers for a rule',
       value: ms(setter.middle),
       beside: `a second is allowed; worst ${ms(setter.worst)}`,
     },

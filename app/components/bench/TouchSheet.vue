@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { printNumeral } from '../../../core/number/numeral'
-import { answered, belowAt, holdings, topRow, type ColumnsState } from '../../../core/representation/columns/state'
+import { answered, belowAt, topAt, topRow, type ColumnsState } from '../../../core/representation/columns/state'
 import { placeName, type Place } from '../../../core/number/places'
 import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
 import type { Setup } from '../../../core/plan/setup'
@@ -13,6 +13,8 @@ const props = defineProps<{
   mode: Mode
   litPlaces: readonly number[]
   newest: boolean
+  /** Only looked at, in little room: the sheet, and what was said. */
+  small?: boolean
 }>()
 const emit = defineEmits<{ move: [texts: readonly string[]] }>()
 
@@ -26,7 +28,7 @@ const column = computed(() => {
   const places = Array.from({ length: props.state.width }, (_, p) => p)
   return places.find((p) => below(p) > 0 && !answered(props.state, p))
 })
-const above = (place: Place): number => holdings(props.state)[place] ?? 0
+const above = (place: Place): number => topAt(props.state, place)
 /** When adding, the lesser digit is touched; when taking away, always the one below. */
 const touchesTop = (place: Place): boolean => band.value?.operation === '+' && above(place) < below(place)
 const said = (place: Place): readonly number[] =>
@@ -110,7 +112,7 @@ const LEVELS = ['full', 'faint', 'off'] as const
       </template>
       <span class="learner words" aria-live="polite">{{ sequence }}</span>
       <span class="space" />
-      <span class="levels" role="group" aria-label="How strong the notches are">
+      <span v-if="!small" class="levels" role="group" aria-label="How strong the notches are">
         <button
           v-for="l in LEVELS"
           :key="l"
@@ -150,7 +152,7 @@ const LEVELS = ['full', 'faint', 'off'] as const
   flex-wrap: wrap;
   align-items: center;
   gap: 0.8rem;
-  padding: 6px 0 0;
+  padding: 6px 12px 0;
 }
 .word input {
   width: 4rem;

@@ -6,20 +6,12 @@ import { onPage } from '../../../core/plan/lines'
 import { stand } from '../../../core/act/standing'
 import { printExact } from '../../../core/number/numeral'
 import { capital } from '../../../core/number/words'
+import { matOf, type MatView } from '../../utils/mats'
 import { placesFor } from '../../utils/placesFor'
-import { decimalsIn } from '../../../core/problem/problem'
 import { offersFor, REPRESENTATIONS } from '../../../core/representation/index'
 import type { RepresentationId } from '../../../core/representation/representation'
-import { BLOCKS } from '../../../core/representation/blocks/blocks'
-import { CHIPS } from '../../../core/representation/chips/chips'
 import { waysOf } from '../../../core/way/index'
 import type { WayId } from '../../../core/way/way'
-import type { AbacusState } from '../../../core/representation/abacus/frame'
-import type { ColumnsState } from '../../../core/representation/columns/state'
-import type { DrawnState } from '../../../core/representation/drawn/state'
-import type { OpenLineState } from '../../../core/representation/openline/openline'
-import type { PlacedState } from '../../../core/representation/placed/state'
-import type { WritingState } from '../../../core/representation/writing/writing'
 
 /** One way on the board, worked to its end: what it leaves on paper or on the mat, and its answer. */
 const props = defineProps<{ panel: BoardPanel; number: number }>()
@@ -31,7 +23,6 @@ const setup = computed(() => setUp({ problem: problem.value, representation: id.
 const standing = computed(() =>
   props.panel.plan.steps.reduce((s, { act }) => stand(setup.value.worked, s, act), standingFor(setup.value.worked)),
 )
-const places = computed(() => placesFor(problem.value))
 const materials = computed(() =>
   offersFor(problem.value)
     .filter((o) => o.fits && o.representation !== 'equations')
@@ -42,11 +33,25 @@ const ways = computed(() =>
 )
 /** Lines for a material that leaves nothing written. */
 const lines = computed(() => onPage(props.panel.plan.steps))
-const written = computed(() => ['partials', 'friendly', 'splits'].includes(id.value))
-const beads = computed(() => REPRESENTATIONS[id.value].works.includes('beads'))
-const pieces = computed(() => id.value === 'blocks' || id.value === 'chips')
-const takes = computed(() => problem.value.terms.some((t) => t.operation === '-'))
-const stateOf = <T,>(): T => props.panel.state as T
+const mat = computed(() => matOf(id.value))
+/** What is itself written or drawn needs no lines beside it. */
+const lined = computed(() => !mat.value.small || REPRESENTATIONS[id.value].kind === 'concrete')
+const view = computed<MatView>(() => ({
+  id: id.value,
+  state: props.panel.state,
+  setup: setup.value,
+  standing: standing.value,
+  mode: 'show',
+  places: placesFor(problem.value),
+  litPlaces: [],
+  lit: -1,
+  acts: [],
+  // Laid before anything is lit.
+  stones: 1,
+  newest: false,
+  pointed: [],
+  small: true,
+}))
 const steps = computed(() => props.panel.plan.steps.filter((s) => (s.moves[id.value] ?? []).length > 0).length)
 </script>
 
@@ -70,71 +75,13 @@ const steps = computed(() => props.panel.plan.steps.filter((s) => (s.moves[id.va
         @update:model-value="(w: WayId) => emit('way', w)"
       />
     </header>
-    <div class="work" inert>
-      <div v-if="id === 'columns' || id === 'touch-columns'" class="sheet-room">
-        <ColumnSheet
-          :state="stateOf<ColumnsState>()"
-          :writable="false"
-          :lit-places="[]"
-          :newest="false"
-          :choices="setup.choices"
-          large
-        />
-      </div>
-      <OpenLineMat
-        v-else-if="id === 'openline'"
-        :state="stateOf<OpenLineState>()"
-        :setup="setup"
-        :works="false"
-        :newest="false"
-      />
-      <DrawnMat
-        v-else-if="id === 'drawn'"
-        :state="stateOf<DrawnState>()"
-        :places="places"
-        :works="false"
-        :lit-places="[]"
-        :newest="false"
-        ones="ones"
-      />
-      <WritingMat
-        v-else-if="written"
-        :state="stateOf<WritingState>()"
-        :setup="setup"
-        :standing="standing"
-        mode="show"
-        :newest="false"
-      />
-      <div v-else class="beside" :class="{ alone: !pieces && !beads, ruled: beads }">
-        <PlacedMat
-          v-if="pieces"
-          :material="id === 'blocks' ? BLOCKS : CHIPS"
-          :state="stateOf<PlacedState>()"
-          :places="places"
-          :decimals="decimalsIn(problem)"
-          :adding="false"
-          :taking="takes"
-          :lit-places="[]"
-          :newest="false"
-          :exchange="null"
-          :lit="-1"
-          :stones="0"
-          ones="ones"
-        />
-        <AbacusMat
-          v-else-if="beads"
-          :state="stateOf<AbacusState>()"
-          :works="false"
-          small
-          ones="ones"
-          :label="`Beads of way ${number}`"
-        />
-        <ol class="learner lines">
-          <li v-for="(line, i) in lines" :key="i">
-            {{ line.text }} <small v-if="line.rule">{{ line.rule }}</small>
-          </li>
-        </ol>
-      </div>
+    <div class="work" :class="[mat.lies, { lined, alone: !mat.small }]" inert>
+      <component :is="mat.component" v-if="mat.small" v-bind="mat.props(view)" />
+      <ol v-if="lined" class="learner lines">
+        <li v-for="(line, i) in lines" :key="i">
+          {{ line.text }} <small v-if="line.rule">{{ line.rule }}</small>
+        </li>
+      </ol>
     </div>
     <footer class="learner">
       <strong>{{ printExact(panel.reads) }}</strong>
@@ -182,21 +129,15 @@ header :deep(.p-select) {
   line-height: 1.2;
   padding: 4px 10px;
 }
-.sheet-room {
-  display: grid;
+.work.sheet {
   place-items: center;
   overflow: auto;
 }
-.beside {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  min-height: 0;
-}
-.beside.alone {
-  grid-template-columns: minmax(0, 1fr);
-}
-.beside.ruled {
+.work.lined {
   grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+}
+.work.lined.alone {
+  grid-template-columns: minmax(0, 1fr);
 }
 .lines li {
   display: flex;
@@ -207,10 +148,6 @@ header :deep(.p-select) {
 .lines small {
   margin-left: auto;
   color: var(--ink-2);
-}
-.ruled .lines {
-  font-size: 1.05rem;
-  line-height: 1.3;
 }
 .lines {
   list-style: none;

@@ -98,16 +98,18 @@ export function live(square: Square | undefined): number | undefined {
 export const answered = (s: ColumnsState, place: Place): boolean =>
   s.bands.length > 0 && s.rows[s.bands.length]![place]!.length > 0
 
+/** What stands above in a column, with its carry mark, whether or not it is answered already. */
+export const topAt = (s: ColumnsState, place: Place): number =>
+  (live(s.rows[topRow(s)]?.[place]) ?? 0) + (s.bands.at(-1)?.carry[place] ?? 0)
+
 /** The row in which this place's holding square stands: the answer row once it is written, the row above it before. */
 export const holdingRow = (s: ColumnsState, place: Place): number => (answered(s, place) ? s.bands.length : topRow(s))
 
 /** What each place holds, as the sheet stands: the answer where it is written, else the digit above and its carry mark. */
 export function holdings(s: ColumnsState): readonly number[] {
-  return Array.from({ length: s.width }, (_, p) => {
-    const row = holdingRow(s, p)
-    const carry = row === topRow(s) && !answered(s, p) ? (s.bands.at(-1)?.carry[p] ?? 0) : 0
-    return (live(s.rows[row]?.[p]) ?? 0) + carry
-  })
+  return Array.from({ length: s.width }, (_, p) =>
+    answered(s, p) ? (live(s.rows[s.bands.length]?.[p]) ?? 0) : topAt(s, p),
+  )
 }
 
 /** What the sheet is worth now. */

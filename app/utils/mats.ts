@@ -1,0 +1,193 @@
+import type { Component } from 'vue'
+import type { BeadMove } from '../../core/act/beads'
+import type { Act } from '../../core/act/act'
+import type { Standing } from '../../core/act/standing'
+import { sign } from '../../core/number/exact'
+import { printNumeral } from '../../core/number/numeral'
+import type { Setup } from '../../core/plan/setup'
+import { decimalsIn, totals } from '../../core/problem/problem'
+import type { Mode } from '../../core/record/bench'
+import type { AbacusState } from '../../core/representation/abacus/frame'
+import { BLOCKS } from '../../core/representation/blocks/blocks'
+import { CHIPS } from '../../core/representation/chips/chips'
+import type { ColumnsState } from '../../core/representation/columns/state'
+import type { CountingState } from '../../core/representation/counting'
+import type { DrawnState } from '../../core/representation/drawn/state'
+import type { NinesState } from '../../core/representation/nines/nines'
+import type { OpenLineState } from '../../core/representation/openline/openline'
+import type { PlacedMaterial, PlacedState } from '../../core/representation/placed/state'
+import type { RepresentationId } from '../../core/representation/representation'
+import type { WritingState } from '../../core/representation/writing/writing'
+import { WORD_PACKS } from '../../core/speech/words'
+import { exchangeIn } from './lit'
+
+/** What there is to be seen of one material: at the bench, beside it, or on a board. */
+export interface MatView {
+  readonly id: RepresentationId
+  readonly state: unknown
+  /** The setup as this material sees it. */
+  readonly setup: Setup
+  readonly standing: Standing
+  readonly mode: Mode
+  readonly places: number
+  readonly litPlaces: readonly number[]
+  /** The stone picked out, what was done for it, how many there are, and whether it is the newest. */
+  readonly lit: number
+  readonly acts: readonly Act[]
+  readonly stones: number
+  readonly newest: boolean
+  /** Beads to point at. */
+  readonly pointed: readonly BeadMove[]
+  /** Only looked at, in little room. */
+  readonly small: boolean
+}
+
+/** A mat: the component that draws it, and what of the view it is given. */
+export interface Mat {
+  readonly component: Component
+  readonly props: (view: MatView) => object
+  /** How it lies: a sheet of paper in the middle of the room, or over all of it. */
+  readonly lies: 'sheet' | 'wide'
+  /** Whether it can be seen in little room; one that cannot is told by its lines alone. */
+  readonly small: boolean
+}
+
+type PropsOf<C> = C extends abstract new (...args: never) => { $props: infer P } ? P : never
+
+/** Each mat is loaded when it is first chosen. */
+const mat = <C>(
+  load: () => Promise<{ default: C }>,
+  props: (view: MatView) => PropsOf<C>,
+  { lies = 'wide', small = true }: Partial<Pick<Mat, 'lies' | 'small'>> = {},
+): Mat => ({
+  component: defineAsyncComponent(load as () => Promise<{ default: Component }>),
+  props: props as (view: MatView) => object,
+  lies,
+  small,
+})
+const does = ({ setup }: MatView, operation: '+' | '-'): boolean =>
+  setup.problem.terms.some((t) => t.operation === operation)
+const ones = ({ setup }: MatView): string => WORD_PACKS[setup.choices.words].ones[1]
+const works = ({ mode }: MatView): boolean => mode !== 'show'
+
+const placed = (material: PlacedMaterial): Mat =>
+  mat(
+    () => import('../components/bench/PlacedMat.vue'),
+    (v) => ({
+      material,
+      state: v.state as PlacedState,
+      places: v.places,
+      decimals: decimalsIn(v.setup.problem),
+      adding: does(v, '+') && !v.small,
+      taking: does(v, '-'),
+      litPlaces: v.litPlaces,
+      newest: v.newest,
+      exchange: exchangeIn(v.acts),
+      lit: v.lit,
+      stones: v.stones,
+      ones: ones(v),
+    }),
+  )
+const beads = (touch = false): Mat =>
+  mat(
+    () => import('../components/bench/AbacusMat.vue'),
+    (v) => ({
+      state: v.state as AbacusState,
+      works: works(v),
+      litPlaces: v.litPlaces,
+      newest: v.newest,
+      ones: ones(v),
+      digits: v.mode !== 'alone',
+      touch: touch && !v.small,
+      below: totals(v.setup.problem).some((t) => sign(t) < 0),
+      small: v.small,
+      next: v.pointed,
+    }),
+  )
+const counting = mat(
+  () => import('../components/bench/CountingMat.vue'),
+  (v) => ({
+    state: v.state as CountingState,
+    setup: v.setup,
+    standing: v.standing,
+    mode: v.mode,
+    newest: v.newest,
+  }),
+  { small: false },
+)
+const writing = mat(
+  () => import('../components/bench/WritingMat.vue'),
+  (v) => ({
+    state: v.state as WritingState,
+    setup: v.setup,
+    standing: v.standing,
+    mode: v.mode,
+    newest: v.newest,
+  }),
+)
+
+/** Every material that has a mat. Running equations have none: they are the page. */
+const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
+  blocks: placed(BLOCKS),
+  chips: placed(CHIPS),
+  abacus: beads(),
+  'two-five': beads(),
+  frame: beads(),
+  'stay-put': beads(true),
+  drawn: mat(
+    () => import('../components/bench/DrawnMat.vue'),
+    (v) => ({
+      state: v.state as DrawnState,
+      places: v.places,
+      works: works(v),
+      litPlaces: v.litPlaces,
+      newest: v.newest,
+      ones: ones(v),
+    }),
+  ),
+  openline: mat(
+    () => import('../components/bench/OpenLineMat.vue'),
+    (v) => ({ state: v.state as OpenLineState, setup: v.setup, works: works(v), newest: v.newest }),
+  ),
+  partials: writing,
+  friendly: writing,
+  splits: writing,
+  fingers: counting,
+  joints: counting,
+  tallies: counting,
+  counters: counting,
+  touch: counting,
+  nines: mat(
+    () => import('../components/bench/NinesMat.vue'),
+    (v) => ({ state: v.state as NinesState, mode: v.mode, newest: v.newest }),
+    { small: false },
+  ),
+  columns: mat(
+    () => import('../components/bench/ColumnSheet.vue'),
+    (v) => ({
+      state: v.state as ColumnsState,
+      writable: works(v),
+      litPlaces: v.litPlaces,
+      newest: v.newest,
+      large: true,
+      choices: v.setup.choices,
+      first: printNumeral(v.setup.worked.first),
+    }),
+    { lies: 'sheet' },
+  ),
+  'touch-columns': mat(
+    () => import('../components/bench/TouchSheet.vue'),
+    (v) => ({
+      state: v.state as ColumnsState,
+      setup: v.setup,
+      mode: v.mode,
+      litPlaces: v.litPlaces,
+      newest: v.newest,
+      small: v.small,
+    }),
+    { lies: 'sheet' },
+  ),
+}
+
+/** The mat of a material. */
+export const matOf = (id: RepresentationId): Mat => MATS[id === 'equations' ? 'columns' : id]
