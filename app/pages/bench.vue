@@ -15,6 +15,7 @@ const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDi
 const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDialog.vue'))
 
 const bench = useBench()
+const { figures } = useFigures()
 const classroom = useClassroom()
 const route = useRoute()
 const { tell } = useNotice()
@@ -166,7 +167,7 @@ onBeforeUnmount(() => (presenting.value = false))
           :class="{ low: setup.representation === 'blocks' || setup.representation === 'chips' }"
           aria-label="What is there now"
         >
-          {{ printExact(now.standing.value) }}
+          {{ figures(printExact(now.standing.value)) }}
         </p>
       </div>
       <PagePanel :lit-places="litPlaces" />

@@ -28,6 +28,10 @@ const kept = useLocalStorage('sett.chains', {
 })
 const { answer, busy, set } = useChainSetter()
 const answers = ref(false)
+const { column } = useFigures()
+/** A chain's numbers without their signs, its total last. */
+const written = (chain: readonly number[]): readonly string[] =>
+  column([...chain.map(Math.abs), total(chain)].map(String))
 
 const lesson = computed(() => lessonOf(kept.value.lesson) ?? LESSONS[0]!)
 const title = (id: string): string => {
@@ -222,9 +226,9 @@ const sheet = (): void => window.print()
           </button>
           <span v-for="(n, j) in chain" :key="j" class="term"
             ><i>{{ j === 0 ? '' : n < 0 ? '−' : '+' }}</i
-            >{{ Math.abs(n) }}</span
+            >{{ written(chain)[j] }}</span
           >
-          <span class="sum">{{ answers ? total(chain) : '\u00a0' }}</span>
+          <span class="sum">{{ answers ? written(chain).at(-1) : '\u00a0' }}</span>
         </li>
       </ol>
       <p v-else-if="!busy && !trouble" class="none">No chain can be set.</p>

@@ -8,3 +8,16 @@ export function grouped(text: string, separator: Separator): string {
   const [, sign = '', whole = '', rest = ''] = /^(-?)(\d+)(.*)$/.exec(text) ?? []
   return whole === '' ? text : `${sign}${whole.replace(/\B(?=(?:\d{3})+$)/g, SIGNS[separator])}${rest}`
 }
+
+/** Every number in a line with separators, from five digits on: `31+20417.5` is `31+20,417.5`; four are read without. */
+export const groupedIn = (line: string, separator: Separator): string =>
+  line.replace(/(?<![\d.])\d{5,}/g, (digits) => grouped(digits, separator))
+
+/**
+ * Numbers that stand one beneath another, so that places stay under places: all of them have separators, or none where none has five
+ * digits.
+ */
+export function groupedAlike(column: readonly string[], separator: Separator): readonly string[] {
+  const long = column.some((text) => /(?<![\d.])\d{5,}/.test(text))
+  return long ? column.map((text) => grouped(text, separator)) : column
+}

@@ -15,7 +15,7 @@ import {
   type SpinnerRules,
   type SpinPair,
 } from '../../core/course/spinner'
-import { grouped } from '../../core/number/grouped'
+import { grouped, groupedAlike, groupedIn } from '../../core/number/grouped'
 import { plan } from '../../core/index'
 import { board } from '../../core/plan/board'
 import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
@@ -196,4 +196,21 @@ describe('the same kind on beads is the same rules', () => {
 
   test('other materials have no such rules', () =>
     expect(rulesIn(parseProblem('4 + 2'), 'blocks', DEFAULT_CHOICES)).toBe(''))
+})
+
+test.each([
+  ['31 + 20417.5 = 20448.5', '31 + 20,417.5 = 20,448.5'],
+  ['1234 + 0.12345', '1234 + 0.12345'],
+  ['hundred-millions: −3 = −5 +2', 'hundred-millions: −3 = −5 +2'],
+  ['482305917 − 300000009', '482,305,917 − 300,000,009'],
+])('in a line, from five digits on: %s', (line, written) => {
+  expect(groupedIn(line, 'comma')).toBe(written)
+  expect(groupedIn(line, 'none')).toBe(line)
+})
+
+test('numbers beneath one another have separators all or none, so that places stay under places', () => {
+  expect(groupedAlike(['6842', '593', '20417'], 'comma')).toEqual(['6,842', '593', '20,417'])
+  expect(groupedAlike(['6842', '593'], 'comma')).toEqual(['6842', '593'])
+  expect(groupedAlike(['6842.12345', ''], 'thin')).toEqual(['6842.12345', ''])
+  expect(groupedAlike(['12345.5', '1000'], 'thin')).toEqual(['12\u202f345.5', '1\u202f000'])
 })

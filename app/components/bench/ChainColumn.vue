@@ -6,10 +6,20 @@ import type { Problem } from '../../../core/problem/problem'
 
 /** A chain as a plain column: its numbers one beneath another, the one in hand lit, and under the rule what has been read. */
 const props = defineProps<{ problem: Problem; moment: Moment }>()
-const rows = computed(() => [
-  { sign: '', text: printNumeral(props.problem.first) },
-  ...props.problem.terms.map((t) => ({ sign: t.operation === '-' ? '−' : '+', text: printNumeral(t.number) })),
-])
+const { column } = useFigures()
+const read = computed<Exact | null>(() => props.moment.standing.read)
+/** All numbers, the one that has been read last, with separators in all of them or in none. */
+const texts = computed(() =>
+  column([
+    ...[props.problem.first, ...props.problem.terms.map((t) => t.number)].map(printNumeral),
+    read.value === null ? '' : printExact(read.value).replace('-', ''),
+  ]),
+)
+const rows = computed(() =>
+  texts.value
+    .slice(0, -1)
+    .map((text, i) => ({ sign: i === 0 ? '' : props.problem.terms[i - 1]!.operation === '-' ? '−' : '+', text })),
+)
 const points = computed(() => Math.max(...rows.value.map((r) => (r.text.split('.')[1] ?? '').length)))
 /** Filled up behind with spaces of a digit's width, so that points stand under points. */
 const padded = (text: string): string => {
@@ -18,7 +28,6 @@ const padded = (text: string): string => {
   return text + (gap > 0 && behind === 0 ? '\u2008' : '') + '\u2007'.repeat(gap)
 }
 const inHand = computed(() => props.moment.standing.begun - 1)
-const read = computed<Exact | null>(() => props.moment.standing.read)
 const below = computed(
   () =>
     read.value !== null &&
@@ -46,7 +55,7 @@ const below = computed(
       <tfoot>
         <tr>
           <td class="sign">{{ below ? '−' : '' }}</td>
-          <td>{{ read === null ? '\u00a0' : padded(printExact(read).replace('-', '')) }}</td>
+          <td>{{ read === null ? '\u00a0' : padded(texts.at(-1)!) }}</td>
         </tr>
       </tfoot>
     </table>

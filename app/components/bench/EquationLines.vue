@@ -4,6 +4,7 @@ import type { Stone } from '../../../core/record/bench'
 
 const props = defineProps<{ stones: readonly Stone[]; lit: number }>()
 const emit = defineEmits<{ pick: [index: number | null] }>()
+const { figures } = useFigures()
 const list = ref<HTMLElement | null>(null)
 const lines = computed(() => onPage(props.stones))
 watch(
@@ -27,7 +28,7 @@ watch(
       @mouseenter="emit('pick', line.to)"
       @mouseleave="emit('pick', null)"
     >
-      <span>{{ line.text }}</span>
+      <span>{{ figures(line.text) }}</span>
       <small v-if="line.rule" class="rule">{{ line.rule }}</small>
     </li>
   </ol>

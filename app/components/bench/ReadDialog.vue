@@ -9,7 +9,7 @@ import { pretty, say, WORD_PACKS } from '../../../core/speech/words'
 /** Every number of the problem read aloud, and the sentence when it is worked; separators are put in as the class likes. */
 const open = defineModel<boolean>('open', { required: true })
 const bench = useBench()
-const separator = useLocalStorage<Separator>('sett.separator', 'comma')
+const { separator } = useFigures()
 const pack = computed(() => WORD_PACKS[bench.bench.setup.choices.words])
 const problem = computed<Problem>(() => bench.bench.setup.problem)
 const numbers = computed(() =>

@@ -4,6 +4,7 @@ import { labelOf } from '../../../core/speech/say'
 import { WORD_PACKS } from '../../../core/speech/words'
 
 const bench = useBench()
+const { figures } = useFigures()
 const course = ref<HTMLElement | null>(null)
 const upcoming = computed(() =>
   bench.upcoming.map((act) =>
@@ -38,13 +39,13 @@ const note = (fits: string, owed: string): string =>
         @focus="bench.picked = i"
         @blur="bench.picked = null"
       >
-        <span v-if="stone.owed && bench.bench.mode !== 'alone'" aria-hidden="true">… </span>{{ stone.label
+        <span v-if="stone.owed && bench.bench.mode !== 'alone'" aria-hidden="true">… </span>{{ figures(stone.label)
         }}<span class="sr-only">{{ note(stone.fits, stone.owed) }}</span>
       </button>
     </li>
     <li v-for="(label, i) in upcoming" :key="`next${i}`">
       <button type="button" class="stone hollow" @click="bench.jump(bench.stones.length + i + 1)">
-        {{ label }}<span class="sr-only">, still to come</span>
+        {{ figures(label) }}<span class="sr-only">, still to come</span>
       </button>
     </li>
   </ol>

@@ -33,6 +33,7 @@ const ways = computed(() =>
 )
 /** Lines for a material that leaves nothing written. */
 const lines = computed(() => onPage(props.panel.plan.steps))
+const { figures } = useFigures()
 const mat = computed(() => matOf(id.value))
 /** What is itself written or drawn needs no lines beside it. */
 const lined = computed(() => !mat.value.small || REPRESENTATIONS[id.value].kind === 'concrete')
@@ -79,12 +80,12 @@ const steps = computed(() => props.panel.plan.steps.filter((s) => (s.moves[id.va
       <component :is="mat.component" v-if="mat.small" v-bind="mat.props(view)" />
       <ol v-if="lined" class="learner lines">
         <li v-for="(line, i) in lines" :key="i">
-          {{ line.text }} <small v-if="line.rule">{{ line.rule }}</small>
+          {{ figures(line.text) }} <small v-if="line.rule">{{ line.rule }}</small>
         </li>
       </ol>
     </div>
     <footer class="learner">
-      <strong>{{ printExact(panel.reads) }}</strong>
+      <strong>{{ figures(printExact(panel.reads)) }}</strong>
       <span class="quiet">{{ steps }} steps</span>
     </footer>
   </section>

@@ -1,0 +1,9 @@
+import { groupedAlike, groupedIn, type Separator } from '../../core/number/grouped'
+
+/** Numbers as they are shown: what a class puts between thousands, from five digits on. */
+export function useFigures() {
+  const separator = useLocalStorage<Separator>('sett.separator', 'comma')
+  const figures = (line: string): string => groupedIn(line, separator.value)
+  const column = (numbers: readonly string[]): readonly string[] => groupedAlike(numbers, separator.value)
+  return { separator, figures, column }
+}
