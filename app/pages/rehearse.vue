@@ -46,6 +46,8 @@ function flip<T>(list: T[], one: T): T[] {
 }
 
 /* --- one thing asked --- */
+/** On a narrow screen the choices fold away as soon as something is asked. */
+const folded = ref(false)
 const item = shallowRef<Item | null>(null)
 /** Which turn it is: each is made anew. */
 const turn = ref(0)
@@ -57,6 +59,7 @@ function ask(chosen?: Item): void {
   const { kinds, rules, digits } = kept.value
   item.value = chosen ?? nextItem(answers.value, { kinds, rules, digits, seed }, now.value) ?? null
   turn.value += 1
+  folded.value = true
 }
 async function answered(given: string, right: boolean, ms: number): Promise<void> {
   if (!item.value) return
@@ -101,8 +104,11 @@ useKeys({ Enter: () => !item.value && ask() })
 
 <template>
   <div class="rehearse">
-    <section class="wishes" aria-label="What is rehearsed">
+    <section class="wishes" :class="{ folded }" aria-label="What is rehearsed">
       <h1 class="sr-only">Rehearse</h1>
+      <button type="button" class="stone-button unfold" :aria-expanded="!folded" @click="folded = !folded">
+        What is rehearsed
+      </button>
       <label class="who"
         >Who
         <Select v-model="who" :options="people" option-label="label" option-value="value" aria-label="Who rehearses"
@@ -301,6 +307,17 @@ dd {
   flex-wrap: wrap;
   align-items: center;
   gap: 8px;
+}
+.unfold {
+  display: none;
+}
+@media (max-width: 700px) {
+  .unfold {
+    display: inline-flex;
+  }
+  .folded > :not(.unfold, .sr-only) {
+    display: none;
+  }
 }
 @media (max-width: 1100px) {
   .rehearse {
