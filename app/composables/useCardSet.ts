@@ -1,5 +1,5 @@
 import { answerCardsOf, sentenceCards } from '../../core/course/cards'
-import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
+import { printProblem, type Problem } from '../../core/problem/problem'
 
 interface SentenceCard {
   readonly problem: string

@@ -15,18 +15,24 @@ import { recordOf, reopen, type WorkRecord } from '../../core/record/record'
 import { DEFAULT_CHOICES, type AbacusChoices } from '../../core/choices'
 import { translate } from '../../core/record/translate'
 import type { PlanRequest } from '../../core/plan/setup'
-import { waysOf } from '../../core/way/index'
-import { sameKind } from '../../core/course/sameKind'
-import { rulesIn } from '../../core/course/sameRules'
-import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
+import { printProblem } from '../../core/problem/problem'
 import { attempt, type Refusal } from '../../core/refusal'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
-import type { Hands, Outcome, SavedRecord } from '../../shared/schemas'
+import type { Outcome, SavedRecord } from '../../shared/schemas'
+import { benchRequest, besides, followed } from '../utils/benchRequest'
+import { nextProblem } from '../utils/nextProblem'
 import { keptAbacus, keptDraft, keptDrafts, keptId, type Draft } from '../utils/kept'
 import { request } from '../utils/request'
 import { useClassroom } from './classroom'
+
+/** What is asked for otherwise than it is set. */
+interface Over {
+  readonly mode?: Mode
+  readonly way?: WayId
+  readonly material?: RepresentationId
+}
 
 /** The bench as it stands: the core's Bench, the settings it was laid with, and what is only seen. */
 export const useBench = defineStore('bench', () => {
@@ -143,53 +149,33 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Asks a problem. The refusal of one that cannot be asked is returned; what is on the bench stays. */
-  function ask(text: string, over: { mode?: Mode; way?: WayId; material?: RepresentationId } = {}): Refusal | null {
+  function ask(text: string, over: Over = {}): Refusal | null {
     const m = over.mode ?? mode.value
-    const asked = attempt(() => requestFor(text, over))
-    if ('refused' in asked) return asked.refused
-    const opened = attempt(() => openBench(m === 'show' ? followed(asked.ok) : asked.ok, m))
+    const opened = attempt(() => openBench(requestFor(text, { ...over, mode: m }), m))
     if ('refused' in opened) return opened.refused
     take(opened.ok, m)
     return null
   }
 
-  /** What a bench is asked for, with the room's settings; a way that does not suit gives place to the material's first. */
-  function requestFor(text: string, over: { way?: WayId; material?: RepresentationId }): PlanRequest {
-    const representation = over.material ?? material.value
-    const wanted = over.way ?? way.value
-    const suits = waysOf(parseProblem(text), REPRESENTATIONS[representation]).some((w) => w.way === wanted)
-    const also = [...besides(representation)]
-    const other = beside.value === representation ? null : beside.value
-    const fits = other !== null && REPRESENTATIONS[other].fits(parseProblem(text)).fits
-    if (fits && !byHand.value) also.push(other)
-    // A plain copy: what a bench is made of is data, never something that watches itself.
-    const hands = classroom.classroom?.hands
-    const choices = {
+  /** What a bench is asked for, as it is set here or with something else in its place. */
+  const requestFor = (text: string, over: Over): PlanRequest => {
+    const request = benchRequest(text, {
+      material: over.material ?? material.value,
+      way: over.way ?? way.value,
+      beside: beside.value,
+      byHand: byHand.value,
       words: classroom.words,
-      ...(hands ? (structuredClone(toRaw(hands)) as Hands) : {}),
-      abacus: { ...toRaw(abacus.value) },
-    }
-    return {
-      problem: text,
-      representation,
-      choices,
-      also,
-      both: fits && byHand.value ? other : null,
-      ...(suits ? { way: wanted } : {}),
-    }
+      hands: classroom.classroom ? toRaw(classroom.classroom.hands) : undefined,
+      abacus: toRaw(abacus.value),
+    })
+    return (over.mode ?? bench.value.mode) === 'show' ? followed(request) : request
   }
-
-  /** In Show nothing is worked by hand: what would be follows. */
-  const followed = (request: PlanRequest): PlanRequest =>
-    request.both ? { ...request, both: null, also: [...(request.also ?? []), request.both] } : request
 
   /** Puts another representation beside the main one, or puts it away; what was done on the main one stays done. */
   function setBeside(id: RepresentationId | null, hand = byHand.value): void {
     beside.value = id
     byHand.value = id !== null && hand
-    const request = requestFor(problem.value, { way: bench.value.setup.way })
-    const m = bench.value.mode
-    const opened = attempt(() => translate(bench.value, m === 'show' ? followed(request) : request))
+    const opened = attempt(() => translate(bench.value, requestFor(problem.value, { way: bench.value.setup.way })))
     if ('refused' in opened) refusal.value = opened.refused
     else change(opened.ok)
   }
@@ -198,9 +184,7 @@ export const useBench = defineStore('bench', () => {
   function setAbacus(wanted: AbacusChoices | null): void {
     const was = ownAbacus.value
     ownAbacus.value = wanted && { ...wanted }
-    const m = bench.value.mode
-    const asked = requestFor(problem.value, { way: bench.value.setup.way })
-    const opened = attempt(() => translate(bench.value, m === 'show' ? followed(asked) : asked))
+    const opened = attempt(() => translate(bench.value, requestFor(problem.value, { way: bench.value.setup.way })))
     if ('refused' in opened) {
       ownAbacus.value = was
       refusal.value = opened.refused
@@ -225,8 +209,7 @@ export const useBench = defineStore('bench', () => {
 
   /** Goes on in another material, with the work so far done again there as far as its acts allow. */
   function moveTo(representation: RepresentationId): Refusal | null {
-    const request = requestFor(problem.value, { material: representation })
-    const moved = attempt(() => translate(bench.value, bench.value.mode === 'show' ? followed(request) : request))
+    const moved = attempt(() => translate(bench.value, requestFor(problem.value, { material: representation })))
     if ('refused' in moved) return moved.refused
     change(moved.ok)
     return null
@@ -288,8 +271,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Starts the same problem again, in another mode or way if asked. */
-  const again = (over: { mode?: Mode; way?: WayId; material?: RepresentationId } = {}): Refusal | null =>
-    ask(problem.value, over)
+  const again = (over: Over = {}): Refusal | null => ask(problem.value, over)
 
   /** Problems set beforehand, to be worked one after another. */
   const queue = useLocalStorage<readonly string[]>('sett.queue', [])
@@ -302,17 +284,7 @@ export const useBench = defineStore('bench', () => {
       return ask(head)
     }
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
-    const { problem: asked, representation, way: worked, choices } = bench.value.setup
-    const r = REPRESENTATIONS[representation]
-    const suits = (p: Problem): boolean => r.fits(p, choices).fits && waysOf(p, r).some((w) => w.way === worked)
-    // On beads the same kind is the same rules; where none is found so, the same exchanges will do.
-    const rules = rulesIn(asked, representation, choices)
-    const alike = (p: Problem): boolean => suits(p) && rulesIn(p, representation, choices) === rules
-    const found =
-      (rules && sameKind(asked, seed, used.value, alike)) ||
-      sameKind(asked, seed, used.value, suits) ||
-      sameKind(asked, seed, [], suits)
-    return ask(found ? printProblem(found) : problem.value)
+    return ask(nextProblem(bench.value.setup, seed, used.value))
   }
 
   async function save(learnerId: string, given: Outcome): Promise<void> {
@@ -436,7 +408,3 @@ export const useBench = defineStore('bench', () => {
     look,
   }
 })
-
-/** What is always written along with a material on the page. */
-const besides = (main: RepresentationId): readonly RepresentationId[] =>
-  main === 'blocks' ? ['columns', 'equations'] : ['equations']

@@ -21,7 +21,8 @@ function sized(like: Numeral, random: Random): Numeral {
 /**
  * Another problem that asks the same of the learner: as many numbers of as many digits, the same operations, and
  * exchanges at the same places. The same seed gives the same problem. `avoid` holds problems (as text) not to set again; `suits` says
- * what the material on the mat can hold.
+ * what the material on the mat can hold; `soFar` is asked of the problem as far as it has come, number by number, where more than
+ * the exchanges has to be alike.
  * Undefined where none was found, which happens when the kind has hardly any members.
  */
 export function sameKind(
@@ -29,6 +30,7 @@ export function sameKind(
   seed: number,
   avoid: readonly string[] = [],
   suits: (problem: Problem) => boolean = () => true,
+  soFar: (part: Problem) => boolean = () => true,
 ): Problem | undefined {
   const decimals = decimalsIn(problem)
   const wanted = features(problem).map((f) => JSON.stringify(f))
@@ -36,8 +38,9 @@ export function sameKind(
   const used = new Set([printProblem(problem), ...avoid])
   const below = totals(problem).some((t) => sign(t) < 0)
 
-  /** A term that asks the same as the original's does, from the total reached; undefined where none comes by chance. */
-  function termLike(i: number, total: Exact): { readonly term: Term; readonly total: Exact } | undefined {
+  /** A term that asks the same as the original's does, after a part whose total is known; undefined where none comes by chance. */
+  function termLike(part: Problem, total: Exact): { readonly term: Term; readonly total: Exact } | undefined {
+    const i = part.terms.length
     const { operation, number } = problem.terms[i]!
     for (let n = 0; n < TRIES; n++) {
       const term = { operation, number: sized(number, random) }
@@ -45,7 +48,8 @@ export function sameKind(
       if (operation === '/' && value === ZERO) continue
       const next = WORKED[operation](total, value)
       if ((compare(next, ZERO) < 0 && !below) || (operation === '/' && !isWhole(next))) continue
-      if (JSON.stringify(featuresOf(total, term, decimals)) === wanted[i]) return { term, total: next }
+      if (JSON.stringify(featuresOf(total, term, decimals)) !== wanted[i]) continue
+      if (soFar({ ...part, terms: [...part.terms, term] })) return { term, total: next }
     }
     return undefined
   }
@@ -55,7 +59,7 @@ export function sameKind(
     const terms: Term[] = []
     let total = valueOf(first)
     while (terms.length < problem.terms.length) {
-      const found = termLike(terms.length, total)
+      const found = termLike({ first, terms }, total)
       if (!found) break
       terms.push(found.term)
       total = found.total

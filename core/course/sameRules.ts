@@ -7,12 +7,17 @@ import { REPRESENTATIONS } from '../representation/index'
 import { applyAll, type RepresentationId } from '../representation/representation'
 
 /**
- * By which rules each number of a chain goes in a material that works digits by rules, as text that is equal for problems of one
- * kind there: `4 + 2` and `3 + 4` both need a five complement. Empty for every other material, and where a number cannot be worked.
+ * By which rules each number of a chain goes in a material that works digits by rules, one text for each number after the first;
+ * they are equal for problems of one kind there: `4 + 2` and `3 + 4` both need a five complement. Undefined for every other
+ * material, and where a number cannot be worked.
  */
-export function rulesIn(problem: Problem, representation: RepresentationId, choices: Choices): string {
+export function rulesIn(
+  problem: Problem,
+  representation: RepresentationId,
+  choices: Choices,
+): readonly string[] | undefined {
   const r = REPRESENTATIONS[representation]
-  if (!r.working) return ''
+  if (!r.working) return undefined
   const worked = attempt(() => {
     let state = r.start(problem, choices)
     return problem.terms.map(({ operation, number }, i) => {
@@ -24,10 +29,10 @@ export function rulesIn(problem: Problem, representation: RepresentationId, choi
         state,
         digits.flatMap((d) => d.moves),
       )
-      return digits.map((d) => ruleAndRipple(d.work))
+      return digits.map((d) => ruleAndRipple(d.work)).join(', ')
     })
   })
-  return 'ok' in worked ? JSON.stringify(worked.ok) : ''
+  return 'ok' in worked ? worked.ok : undefined
 }
 
 /** A digit's rule with those of the rods above that it sets off. */

@@ -2,7 +2,7 @@
 import type { BeadMove } from '../../../core/act/beads'
 import type { Moment } from '../../../core/record/bench'
 import type { RepresentationId } from '../../../core/representation/representation'
-import { matOf, type MatView } from '../../utils/mats'
+import { matOf, type MatView } from '../../mats'
 
 /** The mat of one material at the bench. */
 const props = defineProps<{

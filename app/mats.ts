@@ -1,25 +1,25 @@
 import type { Component } from 'vue'
-import type { BeadMove } from '../../core/act/beads'
-import type { Act } from '../../core/act/act'
-import type { Standing } from '../../core/act/standing'
-import { sign } from '../../core/number/exact'
-import { printNumeral } from '../../core/number/numeral'
-import type { Setup } from '../../core/plan/setup'
-import { decimalsIn, totals } from '../../core/problem/problem'
-import type { Mode } from '../../core/record/bench'
-import type { AbacusState } from '../../core/representation/abacus/frame'
-import { BLOCKS } from '../../core/representation/blocks/blocks'
-import { CHIPS } from '../../core/representation/chips/chips'
-import type { ColumnsState } from '../../core/representation/columns/state'
-import type { CountingState } from '../../core/representation/counting'
-import type { DrawnState } from '../../core/representation/drawn/state'
-import type { NinesState } from '../../core/representation/nines/nines'
-import type { OpenLineState } from '../../core/representation/openline/openline'
-import type { PlacedMaterial, PlacedState } from '../../core/representation/placed/state'
-import type { RepresentationId } from '../../core/representation/representation'
-import type { WritingState } from '../../core/representation/writing/writing'
-import { WORD_PACKS } from '../../core/speech/words'
-import { exchangeIn } from './lit'
+import type { BeadMove } from '../core/act/beads'
+import type { Act } from '../core/act/act'
+import type { Standing } from '../core/act/standing'
+import { sign } from '../core/number/exact'
+import { printNumeral } from '../core/number/numeral'
+import type { Setup } from '../core/plan/setup'
+import { decimalsIn, totals } from '../core/problem/problem'
+import type { Mode } from '../core/record/bench'
+import type { AbacusState } from '../core/representation/abacus/frame'
+import { BLOCKS } from '../core/representation/blocks/blocks'
+import { CHIPS } from '../core/representation/chips/chips'
+import type { ColumnsState } from '../core/representation/columns/state'
+import type { CountingState } from '../core/representation/counting'
+import type { DrawnState } from '../core/representation/drawn/state'
+import type { NinesState } from '../core/representation/nines/nines'
+import type { OpenLineState } from '../core/representation/openline/openline'
+import type { PlacedMaterial, PlacedState } from '../core/representation/placed/state'
+import type { RepresentationId } from '../core/representation/representation'
+import type { WritingState } from '../core/representation/writing/writing'
+import { WORD_PACKS } from '../core/speech/words'
+import { exchangeIn } from './utils/lit'
 
 /** What there is to be seen of one material: at the bench, beside it, or on a board. */
 export interface MatView {
@@ -72,7 +72,7 @@ const works = ({ mode }: MatView): boolean => mode !== 'show'
 
 const placed = (material: PlacedMaterial): Mat =>
   mat(
-    () => import('../components/bench/PlacedMat.vue'),
+    () => import('./components/bench/PlacedMat.vue'),
     (v) => ({
       material,
       state: v.state as PlacedState,
@@ -90,7 +90,7 @@ const placed = (material: PlacedMaterial): Mat =>
   )
 const beads = (touch = false): Mat =>
   mat(
-    () => import('../components/bench/AbacusMat.vue'),
+    () => import('./components/bench/AbacusMat.vue'),
     (v) => ({
       state: v.state as AbacusState,
       works: works(v),
@@ -105,7 +105,7 @@ const beads = (touch = false): Mat =>
     }),
   )
 const counting = mat(
-  () => import('../components/bench/CountingMat.vue'),
+  () => import('./components/bench/CountingMat.vue'),
   (v) => ({
     state: v.state as CountingState,
     setup: v.setup,
@@ -116,7 +116,7 @@ const counting = mat(
   { small: false },
 )
 const writing = mat(
-  () => import('../components/bench/WritingMat.vue'),
+  () => import('./components/bench/WritingMat.vue'),
   (v) => ({
     state: v.state as WritingState,
     setup: v.setup,
@@ -135,7 +135,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   frame: beads(),
   'stay-put': beads(true),
   drawn: mat(
-    () => import('../components/bench/DrawnMat.vue'),
+    () => import('./components/bench/DrawnMat.vue'),
     (v) => ({
       state: v.state as DrawnState,
       places: v.places,
@@ -146,7 +146,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     }),
   ),
   openline: mat(
-    () => import('../components/bench/OpenLineMat.vue'),
+    () => import('./components/bench/OpenLineMat.vue'),
     (v) => ({ state: v.state as OpenLineState, setup: v.setup, works: works(v), newest: v.newest }),
   ),
   partials: writing,
@@ -158,12 +158,12 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   counters: counting,
   touch: counting,
   nines: mat(
-    () => import('../components/bench/NinesMat.vue'),
+    () => import('./components/bench/NinesMat.vue'),
     (v) => ({ state: v.state as NinesState, mode: v.mode, newest: v.newest }),
     { small: false },
   ),
   columns: mat(
-    () => import('../components/bench/ColumnSheet.vue'),
+    () => import('./components/bench/ColumnSheet.vue'),
     (v) => ({
       state: v.state as ColumnsState,
       writable: works(v),
@@ -176,7 +176,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     { lies: 'sheet' },
   ),
   'touch-columns': mat(
-    () => import('../components/bench/TouchSheet.vue'),
+    () => import('./components/bench/TouchSheet.vue'),
     (v) => ({
       state: v.state as ColumnsState,
       setup: v.setup,

@@ -1,0 +1,46 @@
+import type { AbacusChoices } from '../../core/choices'
+import { parseProblem } from '../../core/problem/problem'
+import type { PlanRequest } from '../../core/plan/setup'
+import { REPRESENTATIONS } from '../../core/representation/index'
+import type { RepresentationId } from '../../core/representation/representation'
+import { waysOf } from '../../core/way/index'
+import type { WayId } from '../../core/way/way'
+import type { Classroom, Hands } from '../../shared/schemas'
+
+/** How a bench is laid: with what, in which way, what stands beside it, and what the room and the bench have chosen. */
+export interface BenchSettings {
+  readonly material: RepresentationId
+  readonly way: WayId
+  readonly beside: RepresentationId | null
+  readonly byHand: boolean
+  readonly words: Classroom['words']
+  readonly hands: Hands | undefined
+  readonly abacus: AbacusChoices
+}
+
+/** What is always written along with a material on the page. */
+export const besides = (main: RepresentationId): readonly RepresentationId[] =>
+  main === 'blocks' ? ['columns', 'equations'] : ['equations']
+
+/**
+ * What a bench is asked for; a way that does not suit gives place to the material's first. It is plain data, so that nothing a
+ * bench is made of watches itself. @throws Refusal for a problem that cannot be read.
+ */
+export function benchRequest(text: string, settings: BenchSettings): PlanRequest {
+  const { material, way, beside, byHand, words, hands, abacus } = settings
+  const problem = parseProblem(text)
+  const other = beside === material ? null : beside
+  const stands = other !== null && REPRESENTATIONS[other].fits(problem).fits ? other : null
+  return {
+    problem: text,
+    representation: material,
+    choices: { words, ...(hands ? structuredClone(hands) : {}), abacus: { ...abacus } },
+    also: [...besides(material), ...(stands && !byHand ? [stands] : [])],
+    both: byHand ? stands : null,
+    ...(waysOf(problem, REPRESENTATIONS[material]).some((w) => w.way === way) ? { way } : {}),
+  }
+}
+
+/** In Show nothing is worked by hand: what would be follows. */
+export const followed = (request: PlanRequest): PlanRequest =>
+  request.both ? { ...request, both: null, also: [...(request.also ?? []), request.both] } : request
