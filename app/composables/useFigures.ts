@@ -1,6 +1,6 @@
 import { groupedAlike, groupedIn, type Separator } from '../../core/number/grouped'
 
-/** Numbers as they are shown: what a class puts between thousands, from five digits on. */
+/** Numbers as they are shown, with what the class puts between thousands. */
 export function useFigures() {
   const separator = useLocalStorage<Separator>('sett.separator', 'comma')
   const figures = (line: string): string => groupedIn(line, separator.value)

@@ -1,4 +1,4 @@
-/** Short messages in the corner. Their stand is only fetched when there is something to say. */
+/** Short messages in the head of the screen, where they cover no control. Their stand is only fetched when there is something to say. */
 const wanted = ref(false)
 let standing: Promise<void> | undefined
 let stands: () => void = () => {}

@@ -29,7 +29,7 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
       <ClassMenu v-if="classroom.classroom" />
     </header>
     <main id="main" tabindex="-1"><slot /></main>
-    <Toast v-if="wanted" position="bottom-left" @vue:mounted="stands" />
+    <Toast v-if="wanted" position="top-center" @vue:mounted="stands" />
   </div>
 </template>
 

@@ -66,7 +66,7 @@ function save(): void {
   if (bench.bench.log.length > 0) saving.value = true
 }
 function saved(): void {
-  void tell('Saved', `${bench.problem} is in the Daybook. N sets the next one.`)
+  void tell('Saved', `${pretty(bench.problem)} is in the Daybook. N sets the next one.`)
 }
 function next(): void {
   bench.another()

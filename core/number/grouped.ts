@@ -9,15 +9,17 @@ export function grouped(text: string, separator: Separator): string {
   return whole === '' ? text : `${sign}${whole.replace(/\B(?=(?:\d{3})+$)/g, SIGNS[separator])}${rest}`
 }
 
-/** Every number in a line with separators, from five digits on: `31+20417.5` is `31+20,417.5`; four are read without. */
-export const groupedIn = (line: string, separator: Separator): string =>
-  line.replace(/(?<![\d.])\d{5,}/g, (digits) => grouped(digits, separator))
-
 /**
- * Numbers that stand one beneath another, so that places stay under places: all of them have separators, or none where none has five
- * digits.
+ * From how many digits on a number has separators: four with a comma, as is usual in English; five with a thin space (ISO 80000-1
+ * leaves numbers of four digits together where they stand alone; from memory).
  */
-export function groupedAlike(column: readonly string[], separator: Separator): readonly string[] {
-  const long = column.some((text) => /(?<![\d.])\d{5,}/.test(text))
-  return long ? column.map((text) => grouped(text, separator)) : column
-}
+const FROM: Readonly<Record<Separator, number>> = { comma: 4, thin: 5, none: Infinity }
+const wholes = (least: number): RegExp => new RegExp(`(?<![\\d.])\\d{${least},}`, 'g')
+
+/** Every number in a line with separators: `31 + 20417.5` is `31 + 20,417.5`. What comes after a point has none. */
+export const groupedIn = (line: string, separator: Separator): string =>
+  separator === 'none' ? line : line.replace(wholes(FROM[separator]), (digits) => grouped(digits, separator))
+
+/** Numbers that stand one beneath another: where one has separators all have them, so that places stay under places. */
+export const groupedAlike = (column: readonly string[], separator: Separator): readonly string[] =>
+  column.some((text) => groupedIn(text, separator) !== text) ? column.map((text) => grouped(text, separator)) : column

@@ -1,6 +1,6 @@
 import type { WebDriver, WebElement } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, fileWith, Key, noViolations, serve, text, type Running } from './world'
+import { browser, By, byRole, fileWith, Key, noViolations, pick, serve, text, type Running } from './world'
 
 let app: Running
 let driver: WebDriver
@@ -50,8 +50,7 @@ async function bench(
   )
   await driver.get(`${app.url}/bench`)
   await byRole(driver, 'group', 'The mat')
-  await (await byRole(driver, 'combobox', 'Material')).click()
-  await (await byRole(driver, 'option', new RegExp(`^${material}`))).click()
+  await pick(driver, 'Material', new RegExp(`^${material}`))
   await byRole(driver, 'slider', 'Ones rod')
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
@@ -308,8 +307,7 @@ test('rehearsing: answers are kept over a restart, and what was missed shows in 
   await text(driver, '.files [role="status"]', /^\d+ taken in\.$/)
   await byRole(driver, 'button', /^\+6 where 6 shows, both complements: missed last time, 0 of 1 right/)
   // Another person has a grid of their own.
-  await (await byRole(driver, 'combobox', 'Who rehearses')).click()
-  await (await byRole(driver, 'option', 'Wren')).click()
+  await pick(driver, 'Who rehearses', 'Wren')
   await byRole(driver, 'button', /^\+6 where 6 shows, both complements: not asked yet/)
 })
 

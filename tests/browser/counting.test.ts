@@ -1,6 +1,6 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, Key, noViolations, serve, text, type Running } from './world'
+import { browser, By, byRole, Key, noViolations, pick, serve, text, type Running } from './world'
 
 let app: Running
 let driver: WebDriver
@@ -35,13 +35,9 @@ async function alone(problem: string, material: string, way?: string): Promise<v
     if (other) await other.click()
     return other || (await box.getAttribute('value'))?.includes('−') || !/[-×]/.test(problem)
   }, 5000)
-  await (await byRole(driver, 'combobox', 'Material')).click()
-  await (await byRole(driver, 'option', new RegExp(`^${material}`))).click()
+  await pick(driver, 'Material', new RegExp(`^${material}`))
   await click('Alone')
-  if (way) {
-    await (await byRole(driver, 'combobox', 'Way of working')).click()
-    await (await byRole(driver, 'option', way)).click()
-  }
+  if (way) await pick(driver, 'Way of working', way)
   await byRole(driver, 'group', 'The mat')
 }
 async function say(...words: number[]): Promise<void> {
@@ -124,8 +120,7 @@ test('touch numerals: counted back from the number itself', async () => {
 test('the work goes along into another material, and a problem too large says where it fits', async () => {
   await alone('7 + 5', 'counters', 'count all')
   for (let i = 0; i < 7; i++) await click('Put one')
-  await (await byRole(driver, 'combobox', 'Material')).click()
-  await (await byRole(driver, 'option', /^tallies/)).click()
+  await pick(driver, 'Material', /^tallies/)
   await text(driver, lines, '7')
   expect(await driver.findElements(By.css('.tally'))).toHaveLength(7)
   const box = await byRole(driver, 'textbox', 'Problem')

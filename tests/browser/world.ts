@@ -160,6 +160,24 @@ export async function text(driver: WebDriver, css: string, fits: string | RegExp
     })
 }
 
+/** Chooses an option of a list, once the list stands still, and waits until it is gone. */
+export async function pick(driver: WebDriver, list: string, option: string | RegExp): Promise<void> {
+  await (await byRole(driver, 'combobox', list)).click()
+  const chosen = await byRole(driver, 'option', option)
+  await driver.wait(async () => {
+    const moving = await driver.executeScript<boolean>(
+      'return document.getAnimations().some((a) => a.effect?.target?.closest?.(".p-select-overlay"))',
+    )
+    return !moving
+  }, WAIT)
+  await chosen.click()
+  await driver.wait(
+    async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0,
+    WAIT,
+    `the list ${list} stays open`,
+  )
+}
+
 /** A file on disk that says this, to be chosen in a page; its path. */
 export function fileWith(said: string): string {
   const path = join(mkdtempSync(join(tmpdir(), 'sett-file-')), 'chosen.json')

@@ -1,6 +1,6 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, Key, noViolations, serve, text, type Running } from './world'
+import { browser, By, byRole, Key, noViolations, pick, serve, text, type Running } from './world'
 
 let app: Running
 let driver: WebDriver
@@ -45,8 +45,7 @@ async function move(...typed: string[]): Promise<void> {
 }
 async function beside(material: RegExp, hand: boolean): Promise<void> {
   await click('Beside')
-  await (await byRole(driver, 'combobox', 'Beside it')).click()
-  await (await byRole(driver, 'option', material)).click()
+  await pick(driver, 'Beside it', material)
   await driver.wait(async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0, 5000)
   if (hand) await click('By hand')
 }
@@ -125,7 +124,7 @@ test('an alignment slip is seen at the first digit and mended by pulling the num
   await accessible()
   await click('Pull right')
   await text(driver, stones, '+ 593')
-  await text(driver, lines, '6842 + 593')
+  await text(driver, lines, '6,842 + 593')
 })
 
 test('drawn tens: a ten is ringed and becomes a line; what is taken is crossed out and stays', async () => {
@@ -204,8 +203,7 @@ test('several ways on one board, one exchanged for another, all of one answer', 
   await driver.get(`${app.url}/board?problem=304%20-%20178`)
   await text(driver, '.said', 'All four ways say 126.')
   await accessible()
-  await (await byRole(driver, 'combobox', 'Material of way 1')).click()
-  await (await byRole(driver, 'option', 'chips')).click()
+  await pick(driver, 'Material of way 1', 'chips')
   await driver.wait(
     async () => (await driver.findElements(By.css('section[aria-label^="Way 1: Chips"]'))).length === 1,
     5000,

@@ -200,17 +200,24 @@ describe('the same kind on beads is the same rules', () => {
 
 test.each([
   ['31 + 20417.5 = 20448.5', '31 + 20,417.5 = 20,448.5'],
-  ['1234 + 0.12345', '1234 + 0.12345'],
+  ['1234 + 0.12345', '1,234 + 0.12345'],
+  ['6842 + 593 + 20417', '6,842 + 593 + 20,417'],
   ['hundred-millions: −3 = −5 +2', 'hundred-millions: −3 = −5 +2'],
   ['482305917 − 300000009', '482,305,917 − 300,000,009'],
-])('in a line, from five digits on: %s', (line, written) => {
+])('in a line: %s', (line, written) => {
   expect(groupedIn(line, 'comma')).toBe(written)
   expect(groupedIn(line, 'none')).toBe(line)
 })
 
+test('a thin space stands from five digits on, a comma from four', () => {
+  expect(groupedIn('6842 + 20417', 'thin')).toBe('6842 + 20\u202f417')
+  expect(groupedIn('6842 + 20417', 'comma')).toBe('6,842 + 20,417')
+})
+
 test('numbers beneath one another have separators all or none, so that places stay under places', () => {
-  expect(groupedAlike(['6842', '593', '20417'], 'comma')).toEqual(['6,842', '593', '20,417'])
-  expect(groupedAlike(['6842', '593'], 'comma')).toEqual(['6842', '593'])
-  expect(groupedAlike(['6842.12345', ''], 'thin')).toEqual(['6842.12345', ''])
-  expect(groupedAlike(['12345.5', '1000'], 'thin')).toEqual(['12\u202f345.5', '1\u202f000'])
+  expect(groupedAlike(['6842', '593', '20417'], 'thin')).toEqual(['6\u202f842', '593', '20\u202f417'])
+  expect(groupedAlike(['6842', '593'], 'thin')).toEqual(['6842', '593'])
+  expect(groupedAlike(['842.12345', ''], 'comma')).toEqual(['842.12345', ''])
+  expect(groupedAlike(['1234.5', '-20417'], 'comma')).toEqual(['1,234.5', '-20,417'])
+  expect(groupedAlike(['1234', '20417'], 'none')).toEqual(['1234', '20417'])
 })

@@ -1,5 +1,5 @@
 import type { WebDriver } from 'selenium-webdriver'
-import { browser, By, byRole, Key, serve } from '../../tests/browser/world'
+import { browser, byRole, Key, pick, serve } from '../../tests/browser/world'
 import type { Figure } from './all'
 
 interface Mat {
@@ -53,9 +53,7 @@ async function tapped(driver: WebDriver, url: string, mat: Mat): Promise<Figure>
   await driver.get(`${url}/bench`)
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), mat.problem, Key.ENTER)
-  await (await byRole(driver, 'combobox', 'Material')).click()
-  await (await byRole(driver, 'option', mat.option)).click()
-  await driver.wait(async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0, 5000)
+  await pick(driver, 'Material', mat.option)
   await (await byRole(driver, 'button', 'Together')).click()
   for (const move of mat.moves) await (await byRole(driver, 'textbox', 'Type a move')).sendKeys(move, Key.ENTER)
   const times = await driver.executeAsyncScript<number[]>(

@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
-import { browser, By, byRole, Key, serve, text, type Running } from '../../tests/browser/world'
+import { browser, By, byRole, Key, pick, serve, text, type Running } from '../../tests/browser/world'
 import type { WebDriver } from 'selenium-webdriver'
 
 interface Shot {
@@ -30,9 +30,7 @@ async function choose(driver: WebDriver, material: string, way?: string): Promis
     ['Way of working', way],
   ] as const) {
     if (!option) continue
-    await (await byRole(driver, 'combobox', list)).click()
-    await (await byRole(driver, 'option', option)).click()
-    await driver.wait(async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0, 5000)
+    await pick(driver, list, option)
   }
   await driver.executeScript('document.activeElement.blur()')
 }
@@ -191,12 +189,7 @@ for (const shot of SHOTS) {
   try {
     await driver.get(app.url + shot.path)
     if (shot.path === '/bench') await byRole(driver, 'group', 'The mat')
-    if (shot.path === '/daybook')
-      await (
-        await byRole(driver, 'combobox', 'Whose records')
-      )
-        .click()
-        .then(async () => (await byRole(driver, 'option', 'Everybody')).click())
+    if (shot.path === '/daybook') await pick(driver, 'Whose records', 'Everybody')
     await shot.act?.(driver)
     // Pieces travel for a quarter of a second.
     await new Promise((next) => setTimeout(next, 600))
