@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { materialName } from '../utils/materialName'
+import type { RepresentationId } from '../../core/representation/representation'
 import { numbersOf, parseMissing, printMissing, solveMissing } from '../../core/problem/missing'
 import { parseProblem, answer } from '../../core/problem/problem'
 import { printExact } from '../../core/number/numeral'
@@ -55,9 +57,9 @@ const checked = computed(() => {
 const workable = computed(() => {
   const left = checked.value?.left
   if (!left) return []
-  return offersFor(parseProblem(left))
-    .filter((o) => o.fits && (o.representation === 'chips' || o.representation === 'columns'))
-    .map((o) => ({ id: o.representation, title: o.title }))
+  const fits = (id: RepresentationId): boolean =>
+    offersFor(parseProblem(left)).some((o) => o.fits && o.representation === id)
+  return (['chips', 'columns'] as const).filter(fits)
 })
 async function work(id: 'chips' | 'columns'): Promise<void> {
   const left = checked.value?.left
@@ -109,14 +111,8 @@ function set(slot: number, event: Event): void {
       <template v-if="checked">
         <span aria-hidden="true">{{ checked.right ? '✓' : '↻' }}</span>
         <span>{{ checked.said }}</span>
-        <button
-          v-for="w in workable"
-          :key="w.id"
-          type="button"
-          class="stone-button"
-          @click="work(w.id as 'chips' | 'columns')"
-        >
-          Work it on {{ w.title }}
+        <button v-for="id in workable" :key="id" type="button" class="stone-button" @click="work(id)">
+          Work it with {{ materialName(id) }}
         </button>
       </template>
       <span v-else>Write a digit into each box.</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { materialName } from '../../utils/materialName'
 import { adviseWays } from '../../../core/course/advice'
 import { REPRESENTATIONS } from '../../../core/representation/index'
 import { wayById } from '../../../core/way/index'
@@ -39,7 +40,7 @@ function work(a: Advice): void {
         <button
           type="button"
           class="stone-button"
-          :aria-label="`Work it on ${REPRESENTATIONS[a.representation].title}, ${wayById(a.way).title}`"
+          :aria-label="`Work it with ${materialName(a.representation)}, ${wayById(a.way).title}`"
           @click="work(a)"
         >
           Work it so

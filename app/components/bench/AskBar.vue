@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { materialName } from '../../utils/materialName'
 import { waysOf } from '../../../core/way/index'
 import { offersFor, REPRESENTATIONS } from '../../../core/representation/index'
 import { parseProblem } from '../../../core/problem/problem'
@@ -77,8 +78,6 @@ function readIt(): void {
   if (read.value.trim() && bench.make(bench.bench.setup.representation, `read ${read.value.trim()}`)) read.value = ''
 }
 
-/** Materials of which there is one: “the abacus”, but “chips”. */
-const SINGULAR: readonly RepresentationId[] = ['columns', 'openline', 'abacus', 'two-five', 'frame', 'stay-put']
 const answerShown = computed(() => (bench.result.read === null ? '' : bench.result.read))
 defineExpose({
   focus: () => {
@@ -177,7 +176,7 @@ defineExpose({
         class="stone-button"
         @click="askOn(o.representation)"
       >
-        Work it with {{ SINGULAR.includes(o.representation) ? `the ${o.title}` : o.title }}
+        Work it with {{ materialName(o.representation) }}
       </button>
     </p>
   </section>
