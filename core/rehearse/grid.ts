@@ -25,7 +25,9 @@ export function grid(answers: readonly Answer[], way: Way, now: number): readonl
     const item = parseItem(a.item)
     if (!isDigit(item) || item.way !== way) continue
     const key = `${item.digit} ${item.shown}`
-    byCell.set(key, [...(byCell.get(key) ?? []), a])
+    const own = byCell.get(key)
+    if (own) own.push(a)
+    else byCell.set(key, [a])
   }
   return Array.from({ length: 9 }, (_, d) =>
     Array.from({ length: 10 }, (_, shown): Cell => {

@@ -32,13 +32,23 @@ const QUICK = 2500
 const rating = ({ right, ms }: Answer) =>
   !right ? Rating.Again : ms > SLOW ? Rating.Hard : ms < QUICK ? Rating.Easy : Rating.Good
 
+/** What was replayed last: answers only grow, so that as a rule the newest alone is new, also after years of them. */
+let replayed: { readonly answers: readonly Answer[]; readonly cards: ReadonlyMap<string, Card> } = {
+  answers: [],
+  cards: new Map(),
+}
+
 /** The card of everything answered so far, by item. */
 export function cardsOf(answers: readonly Answer[]): ReadonlyMap<string, Card> {
-  const cards = new Map<string, Card>()
-  for (const a of answers) {
+  const grown = replayed.answers.every((a, i) => a === answers[i])
+  const cards = new Map(grown ? replayed.cards : [])
+  for (const a of grown ? answers.slice(replayed.answers.length) : answers) {
     const card: Card = cards.get(a.item) ?? (createEmptyCard(new Date(a.at)) as Card)
-    cards.set(a.item, scheduler.next(card, new Date(a.at), rating(a)).card)
+    // A clock may have been put back; for the card time only goes on.
+    const at = new Date(Math.max(a.at, card.last_review?.getTime() ?? 0))
+    cards.set(a.item, scheduler.next(card, at, rating(a)).card)
   }
+  replayed = { answers: [...answers], cards }
   return cards
 }
 
@@ -55,9 +65,10 @@ export function nextItem(answers: readonly Answer[], wanted: Rehearsal, now: num
   const last = answers.at(-1)?.item
   const cards = cardsOf(answers)
   const open = [...pool.keys()].filter((id) => id !== last || pool.size === 1)
+  const lastAt = new Map(answers.map(({ item }, at) => [item, at]))
   const missed = open.find((id) => {
-    const at = answers.findLastIndex((a) => a.item === id)
-    return at >= 0 && !answers[at]!.right && answers.length - 1 - at >= OTHERS_BETWEEN
+    const at = lastAt.get(id)
+    return at !== undefined && !answers[at]!.right && answers.length - 1 - at >= OTHERS_BETWEEN
   })
   if (missed) return pool.get(missed)
   const due = (id: string): number => cards.get(id)!.due.getTime()

@@ -171,3 +171,27 @@ describe('the grid', () => {
       mixed: { tries: 2, right: 1 },
     }))
 })
+
+test('cards told one answer after another are those told from all at once, whatever was asked in between', () => {
+  const answer = fc.record({
+    at: fc.integer({ min: START, max: START + 400 * DAY }),
+    item: fc.constantFrom('rule 6+7', 'rule 4+1', 'beads 6+7', 'read 407'),
+    right: fc.boolean(),
+    ms: fc.integer({ min: 500, max: 20_000 }),
+  })
+  const told = (answers: readonly Answer[]): string => JSON.stringify([...cardsOf(answers)])
+  fc.assert(
+    fc.property(fc.array(answer, { maxLength: 12 }), fc.array(answer, { maxLength: 5 }), (answers, others) => {
+      const inOrder = [...answers].sort((a, b) => a.at - b.at)
+      const growing: Answer[] = []
+      for (const a of inOrder) {
+        growing.push(a)
+        cardsOf(growing)
+      }
+      const grown = told(growing)
+      told(others)
+      expect(told(inOrder)).toBe(grown)
+      expect(told(inOrder.slice(1))).toBe(told(structuredClone(inOrder.slice(1))))
+    }),
+  )
+})
