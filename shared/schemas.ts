@@ -5,6 +5,7 @@ import { MOST_RODS } from '../core/representation/abacus/abacus'
 import { REPRESENTATION_IDS } from '../core/representation/representation'
 import { WAY_IDS } from '../core/way/way'
 import { HELP_LEVELS, MODES, type Help } from './levels'
+import { MOST_ANSWER_MS } from './limits'
 
 /** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
 
@@ -143,10 +144,14 @@ export const fileSchema = z.strictObject({
 export const rehearsalSchema = z.strictObject({
   id: uuid,
   learnerId: uuid.nullable(),
-  at: z.int('When is wanted, in milliseconds.').min(1, 'When is wanted, in milliseconds.'),
+  at: z
+    .int('When is wanted, in milliseconds.')
+    .min(1, 'When is wanted, in milliseconds.')
+    // What no calendar holds would spoil every answer of that person.
+    .max(Date.UTC(2100, 0), 'When lies beyond the year 2100. Is the clock right?'),
   item: z.string('What was asked is text.').min(3, 'What was asked is missing.').max(40, 'What was asked is too long.'),
   given: z.string('An answer is text.').max(1000, 'An answer has at most 1,000 characters.'),
-  ms: z.int('How long it took is wanted, in milliseconds.').min(0).max(86_400_000),
+  ms: z.int('How long it took is wanted, in milliseconds.').min(0).max(MOST_ANSWER_MS),
 })
 
 /** One answer inside a file: the learner goes by code name there, and the teacher by none. */

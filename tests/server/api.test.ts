@@ -191,6 +191,7 @@ test('answers of rehearsing are checked, judged here, kept once, and deleted wit
   problem(await post({ ...answer, item: 'rule 6+0' }), 422, 'is nothing to rehearse', '/item')
   problem(await post({ ...answer, right: true }), 422, /right/)
   problem(await post({ ...answer, ms: -1 }), 422, /./, '/ms')
+  problem(await post({ ...answer, at: 9e15 }), 422, 'beyond the year 2100', '/at')
   problem(await post({ ...answer, learnerId: randomUUID() }), 422, 'no such learner', '/learnerId')
   problem(await call('GET', '/api/rehearsals?of=everybody'), 422, 'Whose answers is wanted')
   expect((await post(answer)).body).toMatchObject({ right: true })

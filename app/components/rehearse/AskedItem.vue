@@ -9,6 +9,7 @@ import { RULES } from '../../../core/representation/abacus/rules'
 import { parse } from '../../../core/representation/abacus/text'
 import { workDigit } from '../../../core/representation/abacus/work'
 import { detailOf, ruleName } from '../../../core/speech/beads'
+import { MOST_ANSWER_MS } from '../../../shared/limits'
 import { capital, pretty, type WordPack } from '../../../core/speech/words'
 
 /** One thing asked: the frame, the answers, and once it is answered how it goes. Made anew for each thing. */
@@ -33,7 +34,7 @@ function answer(text: string, late = false): void {
   const right = !late && isRight(props.item, text)
   done.value = { right, late }
   void nextTick(() => document.getElementById('go-on')?.focus())
-  emit('answered', text, right, Math.round(performance.now() - begun))
+  emit('answered', text, right, Math.min(MOST_ANSWER_MS, Math.round(performance.now() - begun)))
 }
 
 /* --- the frame --- */
