@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import fc from 'fast-check'
 import { serve, type Running } from '../browser/world'
 
 let app: Running
@@ -221,4 +222,94 @@ test('answers of rehearsing are checked, judged here, kept once, and deleted wit
   problem(await call('GET', `/api/rehearsals/file?of=${randomUUID()}`), 404, 'no such learner')
   expect((await call('DELETE', `/api/learners/${learnerId}`)).status).toBe(204)
   expect(await of(learnerId)).toEqual([])
+})
+
+describe('whatever is sent', () => {
+  /** A good body with one thing in it, however deep, put out of shape. */
+  const spoilt = (good: unknown): fc.Arbitrary<unknown> => {
+    const places: (readonly string[])[] = []
+    const walk = (value: unknown, path: readonly string[]): void => {
+      places.push(path)
+      if (typeof value === 'object' && value !== null)
+        for (const key of Object.keys(value).slice(0, 8)) walk((value as never)[key], [...path, key])
+    }
+    walk(good, [])
+    const junk = fc.oneof(
+      fc.anything({ maxDepth: 1 }),
+      fc.constantFrom(null, -1, 1e308, '', '\u0000', '9'.repeat(300), '__proto__', '../../etc', [], {}),
+    )
+    return fc.tuple(fc.constantFrom(...places), junk).map(([path, put]) => {
+      if (path.length === 0) return put
+      const copy = structuredClone(good) as Record<string, never>
+      const last = path.slice(0, -1).reduce((at, key) => at[key]!, copy)
+      Object.assign(last, { [path.at(-1)!]: put })
+      return copy
+    })
+  }
+  /** What can be sent at all: JSON knows no functions and no bigints. */
+  const sent = (body: unknown): string => {
+    try {
+      return JSON.stringify(body, (_, v: unknown) => (typeof v === 'bigint' ? String(v) : v)) ?? 'undefined'
+    } catch {
+      return '{'
+    }
+  }
+
+  test.each([
+    ['POST', '/api/records', sample],
+    ['POST', '/api/records/file', file],
+    ['PUT', '/api/classroom', async () => (await get<{ classroom: unknown }>('/api/classroom')).classroom],
+    [
+      'PUT',
+      '/api/notches',
+      async () => ({ format: 'sett-notches', version: 1, digits: { 1: [{ counts: 1, at: 0.5, aside: 0 }] } }),
+    ],
+    ['POST', '/api/learners', async () => ({ id: randomUUID(), codeName: 'Siskin' })],
+    [
+      'POST',
+      '/api/rehearsals',
+      async () => ({
+        id: randomUUID(),
+        learnerId: null,
+        at: 1_790_000_000_000,
+        item: 'set 407',
+        given: 'ones lower 2 to bar',
+        ms: 9,
+      }),
+    ],
+    ['POST', '/api/rehearsals/file', async () => get('/api/rehearsals/file?of=teacher')],
+  ] as const)('%s %s answers with a sentence or takes it, and never breaks', async (method, path, good) => {
+    await fc.assert(
+      fc.asyncProperty(spoilt(await good()), async (body) => {
+        const answer = await call(method, path, sent(body))
+        expect([200, 201, 204, 400, 409, 413, 415, 422]).toContain(answer.status)
+        if (answer.status >= 400) problem(answer, answer.status, /\w/)
+      }),
+      { numRuns: 60 },
+    )
+    // And it still stands.
+    expect((await call('GET', '/api/classroom')).status).toBe(200)
+  })
+
+  test('addresses and queries of every kind are answered, and never break it', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.constantFrom('records', 'records/file', 'learners', 'rehearsals', 'rehearsals/file', 'notches', 'nothing'),
+        fc.constantFrom('of', 'learner', 'record', 'x'),
+        fc.string({ unit: 'binary', maxLength: 40 }),
+        fc.constantFrom('GET', 'DELETE'),
+        async (place, key, value, method) => {
+          const safe = value.replace(/\p{Surrogate}/gu, '')
+          for (const path of [
+            `/api/${place}?${key}=${encodeURIComponent(safe)}`,
+            `/api/${place}/${encodeURIComponent(safe)}`,
+          ]) {
+            const response = await fetch(app.url + path, { method })
+            expect([path, response.status < 500]).toEqual([path, true])
+          }
+        },
+      ),
+      { numRuns: 120 },
+    )
+  })
 })
