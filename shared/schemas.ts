@@ -29,6 +29,9 @@ export const codeName = z
   .max(24, 'A code name has at most 24 letters.')
   .regex(/^[\p{L}\p{N}][\p{L}\p{N} .'’-]*$/u, 'A code name is made of letters and digits.')
 
+/** Whether text has no control characters but line ends and tabs: a database's idea of its length ends at a nought. */
+const plain = (text: string): boolean => !/\p{Cc}/u.test(text.replace(/[\n\r\t]/g, ''))
+
 const onFinger = z.int().min(0).max(5)
 
 /** What a class has chosen where schools differ: on its hands, on its sheets, on the line. */
@@ -75,7 +78,8 @@ export const classroomSchema = z.strictObject({
     .string('The room needs a name.')
     .trim()
     .min(1, 'The room needs a name.')
-    .max(60, 'The room’s name has at most 60 letters.'),
+    .max(60, 'The room’s name has at most 60 letters.')
+    .refine(plain, 'The room’s name has signs in it that cannot be read.'),
   words: oneOf(WORDS),
   hands: handsSchema.prefault({}),
 })
@@ -111,7 +115,10 @@ export const workSchema = z.strictObject({
 export const outcomeSchema = z.strictObject({
   right: z.boolean('Right or not is wanted.'),
   help: oneOf(HELP_LEVELS),
-  note: z.string('The note is text.').max(2000, 'A note has at most 2,000 characters.'),
+  note: z
+    .string('The note is text.')
+    .max(2000, 'A note has at most 2,000 characters.')
+    .refine(plain, 'The note has signs in it that cannot be read.'),
 })
 
 const startedAt = z.iso.datetime({ error: 'The start is wanted as a date and time, like 2026-11-24T09:30:00Z.' })

@@ -224,6 +224,17 @@ test('answers of rehearsing are checked, judged here, kept once, and deleted wit
   expect(await of(learnerId)).toEqual([])
 })
 
+test('control characters in names and notes are refused; line ends in a note are not', async () => {
+  const { classroom } = await get<{ classroom: object }>('/api/classroom')
+  problem(await call('PUT', '/api/classroom', { ...classroom, name: '\u0000' }), 422, 'cannot be read', '/name')
+  const good = await sample()
+  const noted = (note: string) => ({ ...good, id: randomUUID(), outcome: { ...good.outcome, note } })
+  problem(await call('POST', '/api/records', noted('a\u0007b')), 422, 'cannot be read', '/outcome/note')
+  const fresh = noted('Two lines.\nTea-lights in tens.')
+  expect((await call('POST', '/api/records', fresh)).status).toBe(200)
+  await call('DELETE', `/api/records/${fresh.id}`)
+})
+
 describe('whatever is sent', () => {
   /** A good body with one thing in it, however deep, put out of shape. */
   const spoilt = (good: unknown): fc.Arbitrary<unknown> => {
