@@ -1,6 +1,6 @@
 import * as mathjs from 'mathjs'
 import fc from 'fast-check'
-import { change, type Act } from '../../core/act/act'
+import { change, exchangeAct, type Act } from '../../core/act/act'
 import { DEFAULT_CHOICES, type Choices } from '../../core/choices'
 import { plan, representationsFor } from '../../core/index'
 import { add, subtract, sum, ZERO } from '../../core/number/exact'
@@ -165,7 +165,11 @@ describe('two representations in step', () => {
           }
         }
       }),
-      { numRuns: 60 },
+      {
+        numRuns: 60,
+        // Ten ones beside a ten, with more tens still to come.
+        examples: [[parseProblem('15 - 4 + 39 - 0'), ['blocks', 'splits'], { hops: 'single', startFrom: 'greater' }]],
+      },
     )
   })
 })
@@ -177,6 +181,12 @@ const work = (problem: string, representation: RepresentationId, way: WayId | un
   )
 
 describe('pages written by hand', () => {
+  test.each(['10 * 1 + 10 = 20', '10 + 10 * 1 = 20'])('a made ten may stand on either side: %s', (line) => {
+    const b = work('11 + 9', 'splits', 'apart', 'write 11', 'write 11 + 9', 'write 1 + 9 = 10', `write ${line}`)
+    expect(b.now.stones.at(-1)!.acts).toEqual([exchangeAct(1, true)])
+    expect(b.now.standing.value).toBe('20')
+  })
+
   test('partial sums: a false line is struck, named, and written anew', () => {
     const b = work(
       '37 + 45',

@@ -40,14 +40,16 @@ function common(s: WritingState, act: Act): string | undefined {
 const running = (s: WritingState, act: AmountAct): string =>
   `${number(s.standing.value)} ${signOf(act)} ${number(act.amount)} = ${number(after(s.standing.value, act))}`
 
-/** Counts parted into places, tens of one place as so many of it: `20 + 10 * 1`. */
+/**
+ * Counts parted into places, tens of one place as so many of it, the least place first: `10 * 1 + 20`. In the usual order
+ * `10 + 10 * 1 = 20` would also be ten ones joined to ten ones.
+ */
 const tenfold = (counts: Counts, decimals: number): string =>
   counts
     .flatMap((n, p) => {
       const unit = number(unitOf(p - decimals))
       return n > 9 ? [`${n} * ${unit}`] : n > 0 ? [number(multiply(exact(n), unitOf(p - decimals)))] : []
     })
-    .reverse()
     .join(' + ')
 
 /** Part with part, each of its own place: `30 + 40 = 70`; changing the parting: `80 + 5 = 70 + 15`. */

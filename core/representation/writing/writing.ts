@@ -125,9 +125,19 @@ function partedAtOnce({ problem, standing }: WritingState, text: string): readon
   return asked && termDone(standing) ? [{ kind: 'pose', operation: term.operation as Sign, amount: whole }, split] : []
 }
 
+/** A line with the parts of its left side in the other order. */
+const turned = (text: string): string => {
+  const [left = '', ...right] = text.split(' = ')
+  return [left.split(' + ').reverse().join(' + '), ...right].join(' = ')
+}
+
+/** Whether a line is what the page writes for an act. A made ten may stand on either side of what it goes to. */
+const writes = (d: Dialect, s: WritingState, act: Act, text: string): boolean =>
+  d.line(s, act) === text || (act.kind === 'exchange' && text.includes(' * ') && d.line(s, act) === turned(text))
+
 /** The acts that a line writes; null where it is a sum that does not hold. @throws Refusal when it does not follow. */
 function actsOf(d: Dialect, s: WritingState, text: string): readonly Act[] | null {
-  for (const act of candidates(d, s, text)) if (d.line(s, act) === text) return [act]
+  for (const act of candidates(d, s, text)) if (writes(d, s, act, text)) return [act]
   const atOnce = partedAtOnce(s, text)
   if (atOnce.length > 0) return atOnce
   const sides = text.split(' = ')
