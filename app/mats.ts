@@ -104,27 +104,16 @@ const beads = (touch = false): Mat =>
       next: v.pointed,
     }),
   )
-const counting = mat(
-  () => import('./components/bench/CountingMat.vue'),
-  (v) => ({
-    state: v.state as CountingState,
-    setup: v.setup,
-    standing: v.standing,
-    mode: v.mode,
-    newest: v.newest,
-  }),
-  { small: false },
-)
-const writing = mat(
-  () => import('./components/bench/WritingMat.vue'),
-  (v) => ({
-    state: v.state as WritingState,
-    setup: v.setup,
-    standing: v.standing,
-    mode: v.mode,
-    newest: v.newest,
-  }),
-)
+/** What a mat is given that draws its state by the problem, and by how far it has come. */
+const worked = <State>({ state, setup, standing, mode, newest }: MatView) => ({
+  state: state as State,
+  setup,
+  standing,
+  mode,
+  newest,
+})
+const counting = mat(() => import('./components/bench/CountingMat.vue'), worked<CountingState>, { small: false })
+const writing = mat(() => import('./components/bench/WritingMat.vue'), worked<WritingState>)
 
 /** Every material that has a mat. Running equations have none: they are the page. */
 const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {

@@ -149,7 +149,7 @@ onBeforeUnmount(() => (presenting.value = false))
           >, and {{ bench.asides.length - 1 }} before it</template
         >.</span
       >
-      <button type="button" class="stone-button" @click="bench.resume(bench.aside, false)">Bring it back</button>
+      <button type="button" class="stone-button" @click="bench.bringBack">Bring it back</button>
       <button type="button" class="stone-button bare" @click="bench.letGo">Let it go</button>
     </p>
     <div class="work" :class="{ paired: bench.second }">

@@ -127,14 +127,12 @@ export const useBench = defineStore('bench', () => {
     draft.value = worked ? { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) } : null
   }
 
-  const without = (gone: string): readonly Draft[] => asides.value.filter((d) => d.id !== gone)
-
   /** Lets go of what was pushed aside last. */
   const letGo = (): void => void (asides.value = asides.value.slice(0, -1))
 
   function lay(opened: Bench): void {
     if (unsaved.value && bench.value.mode !== 'show' && !lent)
-      asides.value = [...without(id.value), { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }]
+      asides.value = [...asides.value, { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }]
     bench.value = opened
     id.value = crypto.randomUUID()
     startedAt.value = new Date().toISOString()
@@ -315,9 +313,18 @@ export const useBench = defineStore('bench', () => {
     const shown = setup.all.slice(1).find((other) => !besides(setup.representation).includes(other))
     beside.value = setup.both ?? shown ?? null
     byHand.value = setup.both !== null
-    asides.value = without(from.id)
     keep()
     return null
+  }
+
+  /** Brings back what was pushed aside last; what is unsaved on the bench now takes its place on the pile. */
+  function bringBack(): void {
+    const last = asides.value.at(-1)
+    if (!last) return
+    const rest = asides.value.slice(0, -1)
+    refusal.value = resume(last, false)
+    // A draft that cannot be worked any more is told, and stays.
+    if (!refusal.value) asides.value = [...rest, ...asides.value.slice(rest.length + 1)]
   }
 
   /** Opens a saved record to be replayed. */
@@ -369,6 +376,7 @@ export const useBench = defineStore('bench', () => {
     picked,
     aside,
     asides,
+    bringBack,
     letGo,
     hint,
     problem,

@@ -149,7 +149,7 @@ describe('nothing is lost', () => {
     const { id } = b
     b.ask('20 + 4')
     expect(b.aside?.work.problem).toBe('52 - 37')
-    expect(b.resume(b.aside!, false)).toBeNull()
+    b.bringBack()
     expect([b.id, b.problem]).toEqual([id, '52 - 37'])
     expect(labels(b)).toEqual(['lay 50'])
   })
@@ -163,13 +163,36 @@ describe('nothing is lost', () => {
     const again = reopened()
     again.restore()
     expect(again.asides.map((d) => d.work.problem)).toEqual(['52 - 37', '20 + 4'])
-    expect(again.resume(again.aside!, false)).toBeNull()
+    again.bringBack()
     // What was being done when something was brought back is unsaved work too.
     expect([again.problem, ...again.asides.map((d) => d.work.problem)]).toEqual(['20 + 4', '52 - 37', '30 + 3'])
     again.letGo()
     expect(again.asides.map((d) => d.work.problem)).toEqual(['52 - 37'])
     stored.set('sett.aside', '[{"id":"x"},7]')
     expect(reopened().asides).toEqual([])
+  })
+
+  test('work that goes on from a saved record, set aside, outlives opening that record again', async () => {
+    const b = alone('52 - 37', 'lay 5 tens')
+    const { id, startedAt } = b
+    const outcome = { right: false, help: 'independent', note: '' } as const
+    const work = structuredClone(JSON.parse(stored.get('sett.draft')!).work)
+    serverSays({})
+    await b.save('w', outcome)
+    b.type('lay 2 ones')
+    b.ask('20 + 4')
+    b.open({ id, learnerId: 'w', startedAt, work, outcome })
+    expect(b.asides).toHaveLength(1)
+    b.bringBack()
+    expect([b.id, labels(b)[0], b.asides.length]).toEqual([id, 'lay 52', 0])
+  })
+
+  test('a draft that cannot be worked any more is told, and stays on the pile', () => {
+    const b = alone('52 - 37', 'lay 5 tens')
+    b.asides = [{ id: 'x', startedAt: '', work: { problem: '5 +' } as never }]
+    b.bringBack()
+    expect(b.refusal?.message).toMatch(/\w/)
+    expect([b.asides.length, labels(b)]).toEqual([1, ['lay 50']])
   })
 
   test('opening a record, or saving, lets nothing go that was set aside', async () => {

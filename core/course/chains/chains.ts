@@ -92,13 +92,13 @@ export function setChains(wish: ChainWish): Chains {
   const shut = impossible(wish)
   if (shut) return { chains: [], total: 0, counted: true, why: shut }
   const pairs = (wish.greatest - wish.least + 1) * 18 * 10 ** (wish.digits - 1)
-  if (pairs * wish.terms <= AT_ONCE) return counted(wish)
+  if (pairs * wish.terms <= AT_ONCE) return countedThrough(wish)
   const found = search(wish, seeded(wish.seed))
-  if (found.length < wish.count && pairs <= IF_NEEDED) return counted(wish)
+  if (found.length < wish.count && pairs <= IF_NEEDED) return countedThrough(wish)
   return { chains: found, total: null, counted: false, why: whyFew(found.length, wish.count) }
 }
 
-function counted(wish: ChainWish): Chains {
+function countedThrough(wish: ChainWish): Chains {
   const small = world(wish)
   const ways = countWays(small, wish.terms)
   if (ways.total === 0) return { chains: [], total: 0, counted: true, why: whyNone(wish) }
