@@ -17,11 +17,15 @@ export interface Unfinished {
 export type Owed =
   | { readonly kind: 'put-back'; readonly pieces: readonly Pieces[] }
   | { readonly kind: 'carry-off'; readonly pieces: readonly Pieces[] }
-  | {
-      readonly kind: 'mark'
-      readonly mark: 'lessened' | 'small-one' | 'strike' | 'carry' | 'digit'
-      readonly place: Place
-    }
+  | { readonly kind: 'mark'; readonly mark: 'lessened' | 'small-one' | 'strike'; readonly place: Place }
+  /** A digit was struck to be one less, and another number was written. */
+  | { readonly kind: 'lessen'; readonly place: Place; readonly was: number; readonly wrote: number }
+  /** A column comes to `count` of the next place, which are written nowhere yet; `stands` is the digit answered there already. */
+  | { readonly kind: 'carry'; readonly place: Place; readonly count: number; readonly stands: number | null }
+  /** A carry mark stands over the next place; the digit that stays in this one is not written. */
+  | { readonly kind: 'carried'; readonly place: Place }
+  /** A carry mark stands over a place, and the column before it, with these digits, does not come to it. */
+  | { readonly kind: 'carry-unowed'; readonly place: Place; readonly column: readonly number[] }
   | {
       readonly kind: 'look-again'
       readonly place: Place
@@ -29,6 +33,8 @@ export type Owed =
       readonly above: number
       readonly operation: '+' | '-'
       readonly below: number
+      /** The column's digits as the sheet shows them: its carry mark, the digit above, those below; noughts left out. */
+      readonly column: readonly number[]
       /** The numbers said while the column was counted, where it was. */
       readonly said?: readonly Exact[]
     }

@@ -175,22 +175,32 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
       return `That brings ${soFar[0]?.kind === 'join' ? soFar[0].amount : ''} more: ${now} now. Carry ${piecesInFigures(owed.pieces, pack)} to the store to finish the ${pack.exchange.noun}.`
     case 'mark':
       return sayMark(owed.mark, named(owed.place, 2, pack), pack)
+    case 'lessen':
+      return `Look again at the ${named(owed.place, 2, pack)}: one less than ${owed.was} is wanted, the square says ${owed.wrote}.`
+    case 'carry': {
+      const [what, places] = [named(owed.place, owed.count, pack), named(owed.place, 2, pack)]
+      const missing = owed.count === 1 ? `The ${what} is` : `The ${owed.count} ${what} are`
+      if (owed.stands !== null)
+        return `${missing} not in the answer yet. Strike the ${owed.stands} in the ${places} and write ${owed.count === 1 ? 'one' : owed.count} more.`
+      return `${missing} not written yet. Put a carry mark${owed.count === 1 ? '' : ` of ${owed.count}`} over the ${places}.`
+    }
+    case 'carried':
+      return `A carry mark stands. Write the ${named(owed.place, 2, pack)} that stay.`
+    case 'carry-unowed':
+      return `Look again at the mark over the ${named(owed.place, 2, pack)}: the column before it says ${owed.column.join(' + ') || '0'}.`
     case 'look-again': {
-      const sum = owed.below > 0 ? `${owed.above} ${owed.operation} ${owed.below}` : String(owed.above)
+      const adding = owed.operation === '+' ? owed.column.join(' + ') || '0' : `${owed.above} - ${owed.below}`
+      const column = owed.below > 0 || owed.operation === '+' ? adding : String(owed.above)
       const few = owed.operation === '-' && owed.above < owed.below
       return pretty(
-        `Look again at the ${named(owed.place, 2, pack)}: the column says ${sum}, the square says ${owed.wrote}.` +
+        `Look again at the ${named(owed.place, 2, pack)}: the column says ${column}, the square says ${owed.wrote}.` +
           (few ? ` There are too few to take ${owed.below} from: ${pack.exchange.verb} first.` : ''),
       )
     }
   }
 }
 
-function sayMark(
-  mark: 'lessened' | 'small-one' | 'strike' | 'carry' | 'digit',
-  places: string,
-  pack: WordPack,
-): string {
+function sayMark(mark: 'lessened' | 'small-one' | 'strike', places: string, pack: WordPack): string {
   switch (mark) {
     case 'lessened':
       return `The ${places} digit is struck. Write above it what is left.`
@@ -198,9 +208,5 @@ function sayMark(
       return `One less is written. Put the small 1 before the ${places} to finish the ${pack.exchange.noun}.`
     case 'strike':
       return `Ten more are used here than the column had. Strike the ${places} digit and write one less, to finish the ${pack.exchange.noun}.`
-    case 'carry':
-      return `The ten is not written yet. Put a carry mark over the ${places}.`
-    case 'digit':
-      return `A carry mark stands. Write the ${places} that stay.`
   }
 }

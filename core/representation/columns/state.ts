@@ -120,6 +120,14 @@ export const shown = (s: ColumnsState): Exact =>
 export const belowAt = (s: ColumnsState, i: number): number =>
   (s.bands.at(-1)?.below ?? []).reduce((sum, b) => sum + (b.digits[i] ?? 0), 0)
 
+/** The digits of one column as the sheet shows them, from the top: its carry mark, the digit above, those below; noughts left out. */
+export const columnAt = (s: ColumnsState, i: number): readonly number[] =>
+  [
+    s.bands.at(-1)?.carry[i] ?? 0,
+    live(s.rows[topRow(s)]?.[i]) ?? 0,
+    ...(s.bands.at(-1)?.below ?? []).map((b) => b.digits[i] ?? 0),
+  ].filter((digit) => digit > 0)
+
 /** Whether a column with something under it has no answer yet. */
 export const unworked = (s: ColumnsState): boolean =>
   Array.from({ length: s.width }, (_, i) => i).some((i) => belowAt(s, i) > 0 && !answered(s, i))
