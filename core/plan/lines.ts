@@ -1,10 +1,14 @@
-import { change, type Act } from '../act/act'
+import { change, type Act, type AmountAct } from '../act/act'
 import { divide, ZERO, type Exact } from '../number/exact'
 import { printExact } from '../number/numeral'
-import { placeName, unitOf, type Place } from '../number/places'
+import { placeName, placeOfUnit, unitOf, type Place } from '../number/places'
 import type { EquationsState, Line } from '../representation/equations/equations'
 import { equations } from '../representation/equations/equations'
-import { pretty } from '../speech/words'
+import { REPRESENTATIONS } from '../representation/index'
+import type { BeadDetail } from '../speech/beads'
+import { sumOrder } from '../speech/columnSum'
+import { named, pretty, type WordPack } from '../speech/words'
+import type { Setup } from './setup'
 
 /** One written line. A line that states an equality carries it as plain ASCII arithmetic for any outside evaluator. */
 export interface WrittenLine {
@@ -35,6 +39,8 @@ export function onPage(steps: readonly { readonly lines: readonly WrittenLine[] 
   const page: PageLine[] = []
   for (const [step, { lines }] of steps.entries()) {
     const rule = lines.find((l) => l.beside)?.text ?? ''
+    const above = page.at(-1)
+    if (rule && above && lines.every((l) => l.beside)) page[page.length - 1] = { ...above, to: step, rule }
     for (const line of lines.filter((l) => !l.beside)) {
       const last = page.at(-1)
       const same = last !== undefined && (goesOn(line, last) || line.text === last.text)
@@ -66,6 +72,34 @@ export function write(
     return text.includes(' = ') ? { text: pretty(text), equation: text } : { text: pretty(text) }
   })
   return { page: next, lines: [...lines, ...ruleLine(act)] }
+}
+
+/** A column of a sum is written as it is said: the digits as they are added, then what stays and what is carried. */
+export function columnLines(setup: Setup, state: unknown, act: Act): readonly WrittenLine[] | undefined {
+  const { sums } = REPRESENTATIONS[setup.representation]
+  const unit = act.kind === 'exchange' ? act.from.unit : act.kind === 'join' ? onlyUnit(act) : undefined
+  const digits = unit && sums?.digits(state, placeOfUnit(unit)!)
+  if (!digits) return undefined
+  const total = digits.reduce((a, b) => a + b, 0)
+  if (act.kind === 'exchange') {
+    const stays = total - 10 * act.to.count
+    const carries = act.from.count > act.to.count && stays >= 0 && stays < 10
+    return carries ? [{ text: `write ${stays}, carry ${act.to.count}`, beside: true }] : undefined
+  }
+  const text = `${sumOrder(digits, setup.choices.columnSum).join(' + ')} = ${total}`
+  return [{ text, equation: text }]
+}
+
+const onlyUnit = ({ pieces = [] }: AmountAct): Exact | undefined => (pieces.length === 1 ? pieces[0]!.unit : undefined)
+
+/** What is written of a digit on its way on beads: the rule under way, not the half that is done. */
+export function underWay({ digits: [digit] }: BeadDetail, pack: WordPack): readonly WrittenLine[] {
+  if (!digit) return []
+  const rod = digit.rod === named(0, 2, pack) ? '' : `${digit.rod}: `
+  const equation = digit.formula.replaceAll('−', '-')
+  return digit.rule === 'direct'
+    ? [{ text: `${rod}direct`, beside: true }]
+    : [{ text: `${rod}${digit.formula}`, equation, beside: true }]
 }
 
 /** How a digit went on beads, as it is noted beside the running total: `+7 = +10 − 3`, with the rod where it is not the ones. */

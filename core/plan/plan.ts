@@ -12,7 +12,7 @@ import { WORD_PACKS } from '../speech/words'
 import { wayById } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
-import { write, type WrittenLine } from './lines'
+import { columnLines, write, type WrittenLine } from './lines'
 import { worked } from './worked'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from './setup'
 
@@ -43,13 +43,13 @@ const MOST_ACTS = 500
 /** And how many more for each further number of a chain. */
 const MOST_ACTS_A_NUMBER = 100
 
-/** The acts that a way still has before it, from a standing. */
-export function actsAhead(setup: Setup, standing: Standing): readonly Act[] {
+/** The acts that a way still has before it, from a standing; no more than `most` of them. */
+export function actsAhead(setup: Setup, standing: Standing, most = Infinity): readonly Act[] {
   const way = wayById(setup.way)
   const acts: Act[] = []
   let s = standing
   const next = (): Act | null => way.next(setup.worked, s, setup.choices)
-  for (let act = next(); act; act = next()) {
+  for (let act = next(); act && acts.length < most; act = next()) {
     acts.push(act)
     if (acts.length > MOST_ACTS + MOST_ACTS_A_NUMBER * setup.problem.terms.length)
       throw new Error(`the way ${setup.way} does not end for ${printProblem(setup.problem)}`)
@@ -79,7 +79,8 @@ export function plan(request: PlanRequest): Plan {
   const main = REPRESENTATIONS[setup.representation]
   const steps = actsAhead(setup, standing).map((planned): PlanStep => {
     const { act, say: how, detail } = worked(setup, here.states[main.id], planned)
-    const own = main.perform(here.states[main.id], act)
+    const before = here.states[main.id]
+    const own = main.perform(before, act)
     const followed = follow(setup, here, [act], { on: main.id, moves: own })
     here = followed
     const said = [
@@ -90,6 +91,7 @@ export function plan(request: PlanRequest): Plan {
       .filter((t) => t !== '')
       .join(' ')
     const written = write(page, act)
+    const lines = columnLines(setup, before, act) ?? written.lines
     page = written.page
     standing = stand(setup.worked, standing, act)
     const shows = main.shows(here.states[main.id])
@@ -99,7 +101,7 @@ export function plan(request: PlanRequest): Plan {
       shows,
       moves: followed.moves,
       waiting: followed.waiting,
-      lines: written.lines,
+      lines,
       ...(detail ? { detail } : {}),
     }
   })

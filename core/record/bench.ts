@@ -2,7 +2,7 @@ import type { Act } from '../act/act'
 import { stand, termDone, type Standing } from '../act/standing'
 import type { Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
-import { write, type WrittenLine } from '../plan/lines'
+import { columnLines, underWay, write, type WrittenLine } from '../plan/lines'
 import { actsAhead, standingFor } from '../plan/plan'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from '../plan/setup'
 import { answer } from '../problem/problem'
@@ -10,7 +10,12 @@ import { Refusal } from '../refusal'
 import { equations } from '../representation/equations/equations'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
 import { match, type Match, type Side } from '../representation/match'
-import { applyAll, isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
+import {
+  applyAll,
+  isUnfinished,
+  type Owed,
+  type RepresentationId,
+} from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
 import { WORD_PACKS } from '../speech/words'
@@ -18,6 +23,7 @@ import { wayById } from '../way/index'
 import { follow } from '../plan/follow'
 import { worked } from '../plan/worked'
 import { compareWithWay, isAmount } from './comparing'
+import { laidTooMuch, relaid } from './laying'
 import { goesOn, judgedOf, restOf } from './judging'
 import type { Hand, Mode, Moment, Stone } from './moment'
 import { slipIn, slipInColumn, SLIPS } from './slips'
@@ -75,6 +81,26 @@ function emptyMoment(setup: Setup): Moment {
 export const nextAct = (bench: Bench): Act | null =>
   wayById(bench.setup.way).next(bench.setup.worked, bench.now.standing, bench.setup.choices)
 
+/** The next act, with the exchange that belongs to it where a column of a sum is worked at once. */
+export function nextActs({ setup, now }: Bench): readonly Act[] {
+  const most = REPRESENTATIONS[setup.representation].sums ? 2 : 1
+  return together(setup, actsAhead(setup, now.standing, most))[0] ?? []
+}
+
+/** Acts as the stones that will be laid for them: a column of a sum and its carrying are one. */
+function together(setup: Setup, acts: readonly Act[]): readonly (readonly Act[])[] {
+  if (!REPRESENTATIONS[setup.representation].sums) return acts.map((act) => [act])
+  const stones: (readonly Act[])[] = []
+  for (const act of acts) {
+    const [last] = stones.at(-1)?.length === 1 ? stones.at(-1)! : []
+    const carries = act.kind === 'exchange' && act.from.count > act.to.count && last?.kind === 'join'
+    if (carries && last.pieces?.length === 1 && last.pieces[0]!.unit === act.from.unit)
+      stones[stones.length - 1] = [last, act]
+    else stones.push([act])
+  }
+  return stones
+}
+
 /** The moves of the next act in the main material; of a digit that is on its way, those that would finish it. @throws Refusal where it cannot be done. */
 export function nextMoves(bench: Bench): readonly unknown[] {
   const { setup, now } = bench
@@ -84,22 +110,26 @@ export function nextMoves(bench: Bench): readonly unknown[] {
     const { status, toGo } = main.judge(open.from.states[main.id], open.moves, restOf(open.from.standing))
     if (status === 'part' && toGo.length > 0) return toGo
   }
-  const act = nextAct(bench)
+  const [act, carrying] = nextActs(bench)
+  if (act?.kind === 'join' && carrying?.kind === 'exchange') return main.sums!.write(now.states[main.id], act, carrying)
   return act ? main.perform(now.states[main.id], act) : []
 }
 
-/** All acts that the way still has before it. */
-export const ahead = (bench: Bench): readonly Act[] => actsAhead(bench.setup, bench.now.standing)
+/** All that the way still has before it, as the stones that will be laid; a digit that is on its way is not to come any more. */
+export function ahead({ setup, now }: Bench): readonly (readonly Act[])[] {
+  const growing = now.open !== null && now.stones.at(-1)?.fits === 'part' && REPRESENTATIONS[now.open.on].judge
+  const acts = growing ? actsAhead(setup, now.open!.from.standing).slice(1) : actsAhead(setup, now.standing)
+  return together(setup, acts)
+}
 
-/** Whether the problem is worked through and read; `right` tells whether it was read rightly. */
+/** Whether an answer was given, and whether it is right; the answer counts, however far the mat has come. */
 export function outcome(bench: Bench): {
   readonly finished: boolean
   readonly right: boolean
   readonly read: Exact | null
 } {
   const { standing } = bench.now
-  const all = standing.begun > bench.setup.worked.terms.length && termDone(standing)
-  const right = all && standing.read === answer(bench.setup.problem)
+  const right = standing.read === answer(bench.setup.problem)
   return { finished: standing.read !== null, right, read: standing.read }
 }
 
@@ -234,7 +264,8 @@ function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): M
   r.apply(now.states[on], move)
   if (now.open?.on === on) {
     const moves = [...now.open.moves, move]
-    const together = goesOn(setup, now, on, move) ? r.recognise(now.open.from.states[on], moves) : undefined
+    const known = goesOn(setup, now, on, move) ? r.recognise(now.open.from.states[on], moves) : undefined
+    const together = relaid(now, on, move, known) ?? known
     if (together !== undefined) return grown(setup, now.open.from, on, moves, together)
   }
   const alone = r.recognise(now.states[on], [move]) ?? { soFar: [], owed: { kind: 'nothing' } as const }
@@ -250,19 +281,29 @@ function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly
     a.kind === 'lay' && from.standing.laid ? { ...a, kind: 'join' as const } : a,
   )
   const { fits, acts } = compareWithWay(setup, from, done)
+  const tooMuch = laidTooMuch(setup, from, acts)
   // What a hand carries off to the store may be the very ones that were to be taken.
-  const owed = unfinished && fits === 'other' ? known.owed : null
+  const owed = unfinished && fits === 'other' ? known.owed : tooMuch
   const judged = fits === 'planned' || acts.length === 0 ? undefined : judgedOf(setup, from, on, moves)
-  const hand = judged ? { on, moves, ...judged.hand } : { on, moves, owed, fits }
-  const moment = laid(setup, from, acts, hand)
+  // Half of a digit has no rule of its own: it is the digit's rule that is under way.
+  const halves = judged?.hand.fits === 'part' && judged.hand.detail ? acts.map(withoutRule) : acts
+  const hand = judged ? { on, moves, owed: tooMuch, ...judged.hand } : { on, moves, owed, fits }
+  const moment = laid(setup, from, halves, hand)
   const whole = judged ? judged.ends : owed === null && fits === 'planned'
   return { ...moment, open: whole ? null : { on, moves, from } }
+}
+
+function withoutRule(act: Act): Act {
+  if (!isAmount(act)) return act
+  const { rule: _, parts: __, ...bare } = act
+  return bare
 }
 
 /** Lays a stone on a moment: acts in every representation, on the page and in words. */
 function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Moment {
   const pack = WORD_PACKS[setup.choices.words]
-  const hands = REPRESENTATIONS[setup.representation].verbs
+  const { verbs: hands, kind } = REPRESENTATIONS[setup.representation]
+  const where = kind === 'written' ? 'page' : kind === 'drawn' ? 'drawing' : 'mat'
   const followed = follow(setup, from, acts, hand)
   let { page, standing } = from
   const lines: WrittenLine[] = []
@@ -270,7 +311,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
   let detail: BeadDetail | null = null
   for (const act of acts) {
     said.push(columnAloud(setup, act))
-    said.push(sayAct(act, standing.value, setup.problem, pack, hands, standing.begunCount?.from))
+    said.push(sayAct(act, standing.value, setup.problem, pack, hands, standing.begunCount?.from, where))
     if (acts.length === 1 && isWorked(act)) {
       const how = worked(setup, from.states[setup.representation], act)
       said.push(how.say)
@@ -278,9 +319,10 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     }
     const written = write(page, act)
     page = written.page
-    lines.push(...written.lines)
+    lines.push(...(columnLines(setup, from.states[setup.representation], act) ?? written.lines))
     standing = stand(setup.worked, standing, act)
   }
+  if (hand.fits === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))
   const before = from.standing.value
   const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack) : ''
   if (hand.toGo) said.push(sayOwed(hand.toGo, acts, before, pack))
@@ -302,7 +344,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     owed,
     owedKind: hand.owed?.kind ?? null,
     fits: hand.fits ?? 'planned',
-    slip: hand.slip || watched(from, hand) || owedSlip(hand.owed) || slipOf(from, acts, standing),
+    slip: hand.slip || watched(from, hand) || owedSlip(hand.owed) || slipOf(setup, from, acts, standing),
     detail: hand.detail ?? detail,
     waiting: followed.waiting,
   }
@@ -314,11 +356,14 @@ const isWorked = (act: Act): boolean =>
   act.kind === 'read' || act.kind === 'lay' || (isAmount(act) && act.rule !== undefined)
 
 /** The slip in acts; a frame read rightly after a slip that has its name adds none of its own. */
-function slipOf(from: Moment, acts: readonly Act[], standing: Standing): string {
+function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Standing): string {
   const act = acts.at(-1)
   const named = from.stones.some((s) => s.owedKind === 'beads' || (s.slip !== '' && s.fits === 'part'))
   if (act?.kind === 'read' && act.value === from.standing.value && named) return ''
-  return slipIn(acts, from.standing, standing, from.stones.at(-1)?.acts.at(-1))
+  return slipIn(acts, from.standing, standing, from.stones.at(-1)?.acts.at(-1), {
+    right: answer(setup.problem),
+    numbers: setup.worked.terms.length + 1,
+  })
 }
 
 /** The slip in a column that was counted and did not come out. */

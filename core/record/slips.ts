@@ -1,5 +1,5 @@
 import type { Act, AmountAct } from '../act/act'
-import { owing, type Standing } from '../act/standing'
+import { owing, termDone, type Standing } from '../act/standing'
 import { add, divide, exact, negate, sign, subtract, toCount, type Exact } from '../number/exact'
 
 /** Slips in counting that practitioners know by name (practice, section 14; common practice, no source). */
@@ -11,6 +11,7 @@ export const SLIPS = {
   touchedTwice: 'touched one notch twice',
   touchMissed: 'passed over a notch',
   notTaken: 'left some neither taken nor returned',
+  wrongStart: 'set out another number than asked',
   misread: 'read another number than is there',
   short: 'left some neither counted, joined nor taken',
   over: 'counted, joined or took too many',
@@ -31,14 +32,29 @@ export const SLIPS = {
   wrongRod: 'worked on the wrong rod',
 } as const
 
-/** The slip in acts that led from one standing to another, by name; empty where there is none. */
-export function slipIn(acts: readonly Act[], before: Standing, now: Standing, last: Act | undefined): string {
+/**
+ * The slip in acts that led from one standing to another, by name; empty where there is none. An answer given before the work is
+ * done is no misreading: `right` is the problem's answer, `numbers` how many it has.
+ */
+export function slipIn(
+  acts: readonly Act[],
+  before: Standing,
+  now: Standing,
+  last: Act | undefined,
+  { right, numbers }: { readonly right: Exact; readonly numbers: number },
+): string {
   const act = acts.at(-1)
+  const started = before.begun === 1 && before.laid && sign(owing(before)) !== 0
+  if (started && acts[0]?.kind === 'take') return SLIPS.wrongStart
   const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
   if (spoken) return slipInWords(spoken.said!.map(Number), spoken.kind === 'take')
   const begun = before.begunCount
   if (act?.kind === 'read') {
-    if (act.value !== before.value) return misreading(act.value, before, last)
+    if (act.value !== before.value) {
+      const done = before.begun === numbers && termDone(before)
+      const slip = act.value === right ? '' : misreading(act.value, before, last)
+      return slip === SLIPS.misread && !done ? '' : slip
+    }
     const left = sign(owing(before))
     if (begun && begun.step !== '1') return left === 0 ? '' : left > 0 ? SLIPS.groupsShort : SLIPS.groupsOver
     if (left > 0) return before.doing === '-' && !begun ? SLIPS.notTaken : SLIPS.short

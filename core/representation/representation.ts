@@ -1,4 +1,4 @@
-import type { Act, AmountAct, Pieces } from '../act/act'
+import type { Act, AmountAct, ExchangeAct, Pieces } from '../act/act'
 import type { BeadMove, BeadSlip, DigitWork, Judged, OweMove } from '../act/beads'
 import type { Choices } from '../choices'
 import type { Exact } from '../number/exact'
@@ -48,6 +48,8 @@ export type Owed =
   | { readonly kind: 'beads'; readonly slip: BeadSlip; readonly rest: Exact }
   /** A digit is on its way: what would finish it. */
   | { readonly kind: 'to-go'; readonly moves: readonly (BeadMove | OweMove)[] }
+  /** More lies there than the number the problem starts with. */
+  | { readonly kind: 'laid'; readonly there: Exact; readonly asked: Exact }
   | { readonly kind: 'nothing' }
 
 /** The acts that moves make; or what is unfinished about them; or undefined, where they are not one thing done. */
@@ -95,8 +97,18 @@ export interface Representation<State = unknown, Move = unknown> {
   working?(state: State, act: Act): readonly DigitWorked[]
   /** The digits that are not set, the lowest first, where a number below nought is read by them; null elsewhere. */
   notSet?(state: State): readonly number[] | null
+  /** How a whole column of a sum is worked here at once, where it is; see `ColumnSums`. */
+  readonly sums?: ColumnSums<State, Move>
   /** Holds moves made by hand against what is still wanted (`rest`; below nought where it is to be taken away). */
   judge?(before: State, moves: readonly Move[], rest: Exact): Judged
+}
+
+/** A sum worked column by column, as it is said: `2 + 3 + 7 = 12`, write 2, carry 1 (common practice, no source). */
+export interface ColumnSums<State, Move> {
+  /** The digits to be added in a column as they stand, the carry mark first; undefined where nothing is to be added there. */
+  digits(state: State, place: Place): readonly number[] | undefined
+  /** A column's joining and its exchange in one go: the digit that stays, and the carry mark. */
+  write(state: State, join: AmountAct, exchange: ExchangeAct): readonly Move[]
 }
 
 /** One digit worked in a material that works digits by rules. */

@@ -59,7 +59,7 @@ function beginInWords({ from, step, to, times }: BeginAct, pack: WordPack): stri
     : `Count in steps of ${say(step, pack)} up to ${say(to, pack)}`
 }
 
-/** What to say for an act done when `before` stood there; `from` is where a difference that is hopped up began. */
+/** What to say for an act done when `before` stood there; `from` is where a difference that is hopped up began, `where` what shows the value. */
 export function sayAct(
   act: Act,
   before: Exact,
@@ -67,6 +67,7 @@ export function sayAct(
   pack: WordPack,
   hands?: HandWords,
   from: Exact = ZERO,
+  where = 'mat',
 ): string {
   const now = say(after(before, act), pack)
   if (hands?.lands && (act.kind === 'join' || act.kind === 'take'))
@@ -108,6 +109,11 @@ export function sayAct(
       if (act.counted && act.value === before && before === answer(problem) && act.value !== '0')
         return `Count all: ${countedTo(Number(act.value), pack)}. ${capital(askInWords(problem, pack))} ${pack.equals} ${now}.`
       if (act.value === before && before !== answer(problem)) return `Read: ${now}.`
+      // An answer may be given before the work is done: it is right or not by itself, and the mat is another matter.
+      if (before !== answer(problem))
+        return act.value === answer(problem)
+          ? `${capital(say(act.value, pack))} is right. The ${where} still shows ${now}.`
+          : `${capital(say(act.value, pack))} is not the answer. The ${where} shows ${now}.`
       return act.value === before
         ? `${capital(askInWords(problem, pack))} ${problem.terms.length > 0 ? `${pack.equals} ${now}` : ''}`.trim() +
             '.'
@@ -153,6 +159,8 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
   switch (owed.kind) {
     case 'nothing':
       return ''
+    case 'laid':
+      return `${capital(say(owed.there, pack))} is there now; the problem starts with ${say(owed.asked, pack)}.`
     case 'beads': {
       const left = sign(owed.rest) === 0 ? '' : ` Still wanted: ${signedFigures(owed.rest)}.`
       return `${saySlip(owed.slip)}${left}`

@@ -7,8 +7,16 @@ const bench = useBench()
 const { figures } = useFigures()
 const course = ref<HTMLElement | null>(null)
 const upcoming = computed(() =>
-  bench.upcoming.map((act) =>
-    labelOf(act, WORD_PACKS[bench.bench.setup.choices.words], REPRESENTATIONS[bench.bench.setup.representation].verbs),
+  bench.upcoming.map((acts) =>
+    acts
+      .map((act) =>
+        labelOf(
+          act,
+          WORD_PACKS[bench.bench.setup.choices.words],
+          REPRESENTATIONS[bench.bench.setup.representation].verbs,
+        ),
+      )
+      .join(' · '),
   ),
 )
 watch(

@@ -1,4 +1,4 @@
-import { countsOf, plainPieces, type Act, type AmountAct } from '../../act/act'
+import { countsOf, plainPieces, type Act, type AmountAct, type ExchangeAct } from '../../act/act'
 import { unfold } from '../../act/unfold'
 import { DEFAULT_CHOICES } from '../../choices'
 import { features } from '../../problem/features'
@@ -20,7 +20,17 @@ import { Refusal } from '../../refusal'
 import { performAll, type Representation } from '../representation'
 import { apply, applyAt, invert, outward } from './apply'
 import { recognise } from './recognise'
-import { answered, belowAt, columnName, holdings, shown, type ColumnsMove, type ColumnsState } from './state'
+import {
+  answered,
+  belowAt,
+  columnAt,
+  columnName,
+  holdings,
+  shown,
+  topAt,
+  type ColumnsMove,
+  type ColumnsState,
+} from './state'
 import { MAX_DECIMALS, parseMove, printMove } from './text'
 
 /** How many squares the widest number or total of the problem needs. */
@@ -180,6 +190,22 @@ function exchange(s: ColumnsState, from: Place, fromCount: number, to: Place, to
   return [...lessen, ...(small ? [{ kind: 'one', place: to } as const] : rewrite(to, more))]
 }
 
+/** A column's digits, both noughts too where nothing else stands there. */
+function digitsToAdd(s: ColumnsState, place: Place): readonly number[] | undefined {
+  const i = place + s.decimals
+  if (s.bands.at(-1)?.operation !== '+' || i < 0 || i >= s.width) return undefined
+  const digits = columnAt(s, i)
+  return digits.length > 1 ? digits : [topAt(s, i), belowAt(s, i)]
+}
+
+function writeSum(s: ColumnsState, join: AmountAct, exchange: ExchangeAct): readonly ColumnsMove[] {
+  const [i, carried] = [placeOfUnit(exchange.from.unit)! + s.decimals, exchange.to.count]
+  const moves = performAt(s, join)
+  const stays = (move: ColumnsMove): ColumnsMove =>
+    move.kind === 'answer' && move.place === i ? { ...move, digit: move.digit - 10 * carried } : move
+  return [...moves.map(stays), { kind: 'carry', place: i + 1, digit: carried } as const].map((m) => outward(s, m))
+}
+
 /** What the plain sheet and the touched one share. */
 const sheet = {
   kind: 'written',
@@ -191,6 +217,7 @@ const sheet = {
   recognise,
   print: printMove,
   parse: parseMove,
+  sums: { digits: digitsToAdd, write: writeSum },
 } as const
 
 function start(problem: Problem, touch: boolean, rewrites: boolean): ColumnsState {

@@ -1,7 +1,7 @@
 import { after, change, countsOf, type Act, type AmountAct } from '../../act/act'
 import { wholly } from '../../act/unfold'
 import { owing, stand } from '../../act/standing'
-import { add, exact, multiply, negate, sign, type Exact } from '../../number/exact'
+import { add, exact, multiply, sign, type Exact } from '../../number/exact'
 import { printExact } from '../../number/numeral'
 import { onlyPlace, unitOf, type Counts } from '../../number/places'
 import { parted } from '../parted'
@@ -83,11 +83,10 @@ function byBalance(s: WritingState, act: Act): string {
   if (act.kind !== 'join' && act.kind !== 'take') return ''
   const now = stand(s.problem, s.standing, act)
   const [left, rest] = [owing(s.standing), owing(now)]
-  if (sign(rest) === 0 || s.standing.doing === 'lay') return running(s, act)
-  const side = (value: Exact, owed: Exact): string => {
-    const plus = (s.standing.doing === '+') === sign(owed) > 0
-    return `${number(value)} ${plus ? '+' : '-'} ${number(sign(owed) < 0 ? negate(owed) : owed)}`
-  }
+  // The last step, or one that goes over and is put right after: `304 - 180 = 124`, then `124 + 2 = 126`.
+  if (sign(rest) <= 0 || s.standing.doing === 'lay') return running(s, act)
+  const side = (value: Exact, owed: Exact): string =>
+    `${number(value)} ${s.standing.doing === '+' ? '+' : '-'} ${number(owed)}`
   return sign(left) === 0 ? running(s, act) : `${side(s.standing.value, left)} = ${side(now.value, rest)}`
 }
 
