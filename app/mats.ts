@@ -18,7 +18,7 @@ import type { OpenLineState } from '../core/representation/openline/openline'
 import type { PlacedMaterial, PlacedState } from '../core/representation/placed/state'
 import type { RepresentationId } from '../core/representation/representation'
 import type { WritingState } from '../core/representation/writing/writing'
-import { WORD_PACKS } from '../core/speech/words'
+import { packOf } from '../core/speech/words'
 import { exchangeIn } from './utils/lit'
 
 /** What there is to be seen of one material: at the bench, beside it, or on a board. */
@@ -67,7 +67,7 @@ const mat = <C>(
 })
 const does = ({ setup }: MatView, operation: '+' | '-'): boolean =>
   setup.problem.terms.some((t) => t.operation === operation)
-const ones = ({ setup }: MatView): string => WORD_PACKS[setup.choices.words].ones[1]
+const ones = ({ setup }: MatView): string => packOf(setup.choices.words).ones[1]
 const works = ({ mode }: MatView): boolean => mode !== 'show'
 
 const placed = (material: PlacedMaterial): Mat =>

@@ -1,7 +1,7 @@
 /** The classroom's settings that a way, a representation or the speech honours. Plain JSON. */
 export interface Choices {
-  /** The word pack used on screen, in speech and in print. */
-  readonly words: WordPackId
+  /** The words used on screen, in speech and in print: chosen one by one, or one of two ready sets by its name. */
+  readonly words: Words | WordSetId
   /** Fingers that are not there or not asked for; the others are counted on without remark. */
   readonly away: readonly Finger[]
   /** Which finger is one, and so in which order they rise. */
@@ -48,7 +48,8 @@ export interface AbacusChoices {
   readonly frameBeads: 9 | 10
 }
 
-export type ComplementNames = 'complement' | 'friend' | 'partner'
+/** Ready names of the five and the ten complement, or the class's own. */
+export type ComplementNames = 'complement' | 'partner' | { readonly five: string; readonly ten: string }
 
 /** 20 is four marks on each of five fingers, 12 three on each of four; or so many on each finger, from the little one to the thumb. */
 export type JointMarks = 20 | 12 | readonly [number, number, number, number, number]
@@ -75,7 +76,44 @@ export const FINGERS: readonly Finger[] = [
   'right-little',
 ]
 
-export type WordPackId = 'exchange' | 'regroup'
+export const EXCHANGE_WORDS = ['exchange', 'regroup', 'trade', 'swap', 'rename', 'bundle'] as const
+export const ONES_WORDS = ['ones', 'units'] as const
+export const PLUS_WORDS = ['add', 'plus', 'and'] as const
+export const MINUS_WORDS = ['take away', 'minus', 'subtract', 'less'] as const
+export const EQUALS_WORDS = ['equals', 'makes', 'is the same as'] as const
+export const ENGLISHES = ['british', 'american'] as const
+
+/** A classroom's words, each chosen by itself (practice, section 1; common practice, no source). */
+export interface Words {
+  readonly exchange: (typeof EXCHANGE_WORDS)[number]
+  readonly ones: (typeof ONES_WORDS)[number]
+  readonly plus: (typeof PLUS_WORDS)[number]
+  readonly minus: (typeof MINUS_WORDS)[number]
+  readonly equals: (typeof EQUALS_WORDS)[number]
+  /** British number names say *and* (three hundred and four) and nought; American ones do not, and say zero. */
+  readonly english: (typeof ENGLISHES)[number]
+}
+
+/** Ready sets of words, as records of earlier versions name them. */
+export type WordSetId = 'exchange' | 'regroup'
+export const WORD_SETS: Readonly<Record<WordSetId, Words>> = {
+  exchange: {
+    exchange: 'exchange',
+    ones: 'ones',
+    plus: 'add',
+    minus: 'take away',
+    equals: 'equals',
+    english: 'british',
+  },
+  regroup: {
+    exchange: 'regroup',
+    ones: 'ones',
+    plus: 'plus',
+    minus: 'minus',
+    equals: 'equals',
+    english: 'american',
+  },
+}
 
 export const DEFAULT_CHOICES: Choices = {
   words: 'exchange',

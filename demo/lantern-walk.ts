@@ -1,3 +1,4 @@
+import { WORD_SETS } from '../core/choices'
 import { enter, openBench, type Bench, type Mode } from '../core/record/bench'
 import { recordOf } from '../core/record/record'
 import { plan } from '../core/plan/plan'
@@ -10,7 +11,7 @@ import type { Store } from '../server/utils/store'
 /** The Loft, a resource room at Thornwick Street School, before the lantern walk. All of it is invented. */
 export const ROOM: Classroom = {
   name: 'the Loft',
-  words: 'exchange',
+  words: WORD_SETS.exchange,
   hands: handsSchema.parse({}),
 }
 const LEARNERS = ['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth']

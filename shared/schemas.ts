@@ -1,5 +1,14 @@
 import { z } from 'zod'
-import { FINGERS } from '../core/choices'
+import {
+  ENGLISHES,
+  EQUALS_WORDS,
+  EXCHANGE_WORDS,
+  FINGERS,
+  MINUS_WORDS,
+  ONES_WORDS,
+  PLUS_WORDS,
+  WORD_SETS,
+} from '../core/choices'
 import { MAX_PROBLEM_LENGTH } from '../core/problem/problem'
 import { MOST_RODS } from '../core/representation/abacus/abacus'
 import { REPRESENTATION_IDS } from '../core/representation/representation'
@@ -8,8 +17,6 @@ import { HELP_LEVELS, MODES, type Help } from './levels'
 import { MOST_ANSWER_MS } from './limits'
 
 /** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
-
-export const WORDS = ['exchange', 'regroup'] as const
 
 /** The largest file that is read, in bytes: several school years of one class, so that whatever was exported can be read back. */
 export const MAX_FILE_BYTES = 60_000_000
@@ -31,6 +38,34 @@ export const codeName = z
 
 /** Whether text has no control characters but line ends and tabs: a database's idea of its length ends at a nought. */
 const plain = (text: string): boolean => !/\p{Cc}/u.test(text.replace(/[\n\r\t]/g, ''))
+
+/** A class's words, one by one; a ready set by its name, as earlier versions kept it, is read too. */
+const wordByWord = z.strictObject({
+  exchange: oneOf(EXCHANGE_WORDS),
+  ones: oneOf(ONES_WORDS),
+  plus: oneOf(PLUS_WORDS),
+  minus: oneOf(MINUS_WORDS),
+  equals: oneOf(EQUALS_WORDS),
+  english: oneOf(ENGLISHES),
+})
+const wordSet = oneOf(['exchange', 'regroup'])
+export const wordsSchema = z.union([wordByWord, wordSet.transform((set) => WORD_SETS[set])], {
+  error: 'Words are chosen one by one: exchange, ones, plus, minus, equals, english.',
+})
+
+const ownName = z
+  .string('A name is text.')
+  .trim()
+  .min(1, 'A complement needs a name.')
+  .max(30, 'A complement’s name has at most 30 letters.')
+  .refine(plain, 'The name has signs in it that cannot be read.')
+/** Names that told the complements apart by size are not used any more; a class that had them gets the plain ones. */
+const complementNames = z.preprocess(
+  (names) => (names === 'friend' ? 'complement' : names),
+  z.union([oneOf(['complement', 'partner']), z.strictObject({ five: ownName, ten: ownName })], {
+    error: 'The complements are called complement or partner, or by names of the class’s own.',
+  }),
+)
 
 const onFinger = z.int().min(0).max(5)
 
@@ -66,7 +101,7 @@ const hands = {
       order: oneOf(['highest', 'ones']).default('highest'),
       first: oneOf(['ten', 'complement']).default('ten'),
       hands: oneOf(['right', 'left', 'both']).default('right'),
-      names: oneOf(['complement', 'friend', 'partner']).default('complement'),
+      names: complementNames.default('complement'),
       frameBeads: z.union([z.literal(9), z.literal(10)], 'A rod has nine or ten beads.').default(9),
     })
     .prefault({}),
@@ -80,7 +115,7 @@ export const classroomSchema = z.strictObject({
     .min(1, 'The room needs a name.')
     .max(60, 'The room’s name has at most 60 letters.')
     .refine(plain, 'The room’s name has signs in it that cannot be read.'),
-  words: oneOf(WORDS),
+  words: wordsSchema,
   hands: handsSchema.prefault({}),
 })
 
@@ -106,7 +141,7 @@ export const workSchema = z.strictObject({
   way: oneOf(WAY_IDS),
   mode: oneOf(MODES),
   choices: z.strictObject({
-    words: oneOf(WORDS),
+    words: z.union([wordByWord, wordSet], 'The words of the room are wanted.'),
     ...hands,
   }),
   moves: z.array(entrySchema).max(MAX_MOVES, `A record holds at most ${MAX_MOVES} moves.`),

@@ -1,4 +1,4 @@
-import { capital, WORD_PACKS } from '../../core/speech/words'
+import { capital, packOf } from '../../core/speech/words'
 import type { BeadMove } from '../../core/act/beads'
 import { moveInWords } from '../../core/speech/beads'
 import { askInWords, sayAct } from '../../core/speech/say'
@@ -9,7 +9,7 @@ import { REPRESENTATIONS } from '../../core/representation/index'
 export function useSayStrip() {
   const bench = useBench()
   const setup = computed(() => bench.bench.setup)
-  const pack = computed(() => WORD_PACKS[setup.value.choices.words])
+  const pack = computed(() => packOf(setup.value.choices.words))
   /** Something to be said once, until the bench changes. */
   const notice = ref('')
 

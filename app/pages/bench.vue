@@ -2,7 +2,7 @@
 import { printExact } from '../../core/number/numeral'
 import { decimalsIn } from '../../core/problem/problem'
 import { askInWords } from '../../core/speech/say'
-import { pretty, WORD_PACKS } from '../../core/speech/words'
+import { pretty, packOf } from '../../core/speech/words'
 import { offersFor, REPRESENTATIONS } from '../../core/representation/index'
 import type { AbacusState } from '../../core/representation/abacus/frame'
 import type { RepresentationId } from '../../core/representation/representation'
@@ -49,7 +49,7 @@ watch(
 
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
-const pack = computed(() => WORD_PACKS[setup.value.choices.words])
+const pack = computed(() => packOf(setup.value.choices.words))
 const places = computed(() => placesFor(setup.value.problem))
 
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])

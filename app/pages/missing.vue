@@ -7,7 +7,7 @@ import { printExact } from '../../core/number/numeral'
 import { attempt } from '../../core/refusal'
 import { offersFor } from '../../core/representation/index'
 import { sayMissing } from '../../core/speech/missing'
-import { pretty, WORD_PACKS } from '../../core/speech/words'
+import { pretty, packOf } from '../../core/speech/words'
 
 /** Digits that are missing: tried by the learner, worked on chips or columns, found with all solutions and why. */
 const bench = useBench()
@@ -17,7 +17,7 @@ const trouble = ref('')
 const problem = shallowRef(parseMissing('142 - 6? = 75'))
 const tried = ref<(number | null)[]>([])
 const shows = ref(false)
-const pack = computed(() => WORD_PACKS[classroom.words])
+const pack = computed(() => packOf(classroom.words))
 
 function ask(): void {
   const read = attempt(() => parseMissing(text.value))

@@ -18,10 +18,11 @@ const points = computed(() => placed(digit.value, notches.value))
 watch(digit, () => (chosen.value = null))
 
 function keep(next: readonly Notch[]): void {
-  const whole: NotchMap = { format: 'sett-notches', version: 1, digits: { ...map.value?.digits, [digit.value]: next } }
+  const whole: NotchMap = { format: 'sett-notches', version: 2, digits: { ...map.value?.digits, [digit.value]: next } }
   set(parseNotchMap(whole))
   trouble.value = ''
 }
+const half = (n: { tooth: boolean }): number => (n.tooth ? 9 : 12)
 const limit = (n: number, low: number, high: number): number => Math.min(high, Math.max(low, n))
 function change(i: number, at: number, aside: number): void {
   keep(notches.value.map((n, j) => (j === i ? { ...n, at: limit(at, 0, 1), aside: limit(aside, -40, 40) } : n)))
@@ -30,7 +31,7 @@ function change(i: number, at: number, aside: number): void {
 function nearest(x: number, y: number): { at: number; aside: number } {
   const way = placed(
     digit.value,
-    Array.from({ length: 401 }, (_, i) => ({ counts: 1, at: i / 400, aside: 0 })),
+    Array.from({ length: 401 }, (_, i) => ({ at: i / 400, aside: 0 })),
   )
   const best = way.reduce((a, b) => (Math.hypot(b.x - x, b.y - y) < Math.hypot(a.x - x, a.y - y) ? b : a))
   const off = (x - best.x) * best.across.x + (y - best.y) * best.across.y
@@ -57,30 +58,13 @@ function key(event: KeyboardEvent, i: number): void {
   event.preventDefault()
   change(i, n.at + by[0], n.aside + by[1])
 }
-function split(): void {
-  const n = notches.value[chosen.value ?? -1]
-  if (!n) return
-  const rest = notches.value.filter((x) => x !== n)
-  if (n.counts === 2)
-    keep([
-      ...rest,
-      { ...n, counts: 1, at: limit(n.at - 0.06, 0, 1) },
-      { ...n, counts: 1, at: limit(n.at + 0.06, 0, 1) },
-    ])
-  else {
-    const mate = rest.filter((x) => x.counts === 1).sort((a, b) => Math.abs(a.at - n.at) - Math.abs(b.at - n.at))[0]
-    if (!mate) return void (trouble.value = 'There is no other single notch to pair it with.')
-    keep([...rest.filter((x) => x !== mate), { ...n, counts: 2 }])
-  }
-  chosen.value = null
-}
 function reset(): void {
   const digits = Object.fromEntries(Object.entries(map.value?.digits ?? {}).filter(([d]) => d !== String(digit.value)))
-  set(Object.keys(digits).length > 0 ? { format: 'sett-notches', version: 1, digits } : null)
+  set(Object.keys(digits).length > 0 ? { format: 'sett-notches', version: 2, digits } : null)
 }
 const file = computed(
   () =>
-    `data:application/json,${encodeURIComponent(JSON.stringify(map.value ?? { format: 'sett-notches', version: 1, digits: {} }, null, 2))}`,
+    `data:application/json,${encodeURIComponent(JSON.stringify(map.value ?? { format: 'sett-notches', version: 2, digits: {} }, null, 2))}`,
 )
 async function takeIn(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -96,12 +80,12 @@ async function takeIn(event: Event): Promise<void> {
   }
   const read = attempt(() => parseNotchMap(json))
   if ('refused' in read) {
-    trouble.value = `${read.refused.message} Nothing was changed.`
+    trouble.value = `${read.refused.message} Nothing was imported.`
     return
   }
   set(read.ok)
   trouble.value = ''
-  said.value = 'These notches are taken in.'
+  said.value = 'These notches are imported.'
 }
 </script>
 
@@ -133,7 +117,7 @@ async function takeIn(event: Event): Promise<void> {
         tabindex="-1"
         @change="takeIn"
       />
-      <NuxtLink class="stone-button" to="/bench">To the bench</NuxtLink>
+      <NuxtLink class="stone-button" to="/bench">Back to the bench</NuxtLink>
     </header>
     <p v-if="trouble || unkept" class="trouble" role="alert">{{ trouble || unkept }}</p>
     <div class="stage felt">
@@ -150,7 +134,7 @@ async function takeIn(event: Event): Promise<void> {
           aria-valuemax="100"
           :aria-valuenow="Math.round(n.at * 100)"
           :aria-valuetext="`${Math.round(n.at * 100)} hundredths along the stroke, ${Math.round(n.aside)} aside`"
-          :aria-label="`Notch ${i + 1}, counts ${n.counts}`"
+          :aria-label="`Notch ${i + 1} of ${points.length}`"
           @focus="chosen = i"
           @keydown="(e) => key(e, i)"
           @pointerdown="
@@ -163,10 +147,8 @@ async function takeIn(event: Event): Promise<void> {
         >
           <circle class="hit" :cx="n.x" :cy="n.y" r="15" />
           <path
-            v-for="off in n.counts === 2 ? [-4, 4] : [0]"
-            :key="off"
             class="bar"
-            :d="`M${n.x + n.across.y * off - n.across.x * 12} ${n.y - n.across.x * off - n.across.y * 12} l${n.across.x * 24} ${n.across.y * 24}`"
+            :d="`M${n.x - n.across.x * half(n)} ${n.y - n.across.y * half(n)} l${n.across.x * 2 * half(n)} ${n.across.y * 2 * half(n)}`"
           />
         </g>
       </svg>
@@ -176,11 +158,8 @@ async function takeIn(event: Event): Promise<void> {
         Drag a notch along the stroke or off it; with the keyboard, arrows move it. The {{ digit }} always counts
         {{ digit }}.
       </p>
-      <button type="button" class="stone-button" :disabled="chosen === null" @click="split">
-        {{ chosen !== null && notches[chosen]?.counts === 2 ? 'Split into singles' : 'Pair with its neighbour' }}
-      </button>
       <button type="button" class="stone-button" :disabled="!map?.digits[String(digit)]" @click="reset">
-        Back to the rule
+        Reset this numeral
       </button>
     </footer>
     <p class="sr-only" aria-live="polite">{{ said }}</p>

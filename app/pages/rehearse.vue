@@ -5,13 +5,13 @@ import { KINDS, printItem, type Item, type Kind } from '../../core/rehearse/item
 import { nextItem } from '../../core/rehearse/schedule'
 import { RULES } from '../../core/representation/abacus/rules'
 import { ruleName } from '../../core/speech/beads'
-import { WORD_PACKS } from '../../core/speech/words'
+import { packOf } from '../../core/speech/words'
 
 /** Rehearse: which rule, which beads, which finger; reading and setting numbers. What was missed comes back. */
 const classroom = useClassroom()
 const bench = useBench()
 const names = computed(() => bench.abacus.names)
-const pack = computed(() => WORD_PACKS[classroom.words])
+const pack = computed(() => packOf(classroom.words))
 
 const who = useLocalStorage('sett.rehearser', 'teacher')
 watchEffect(() => {

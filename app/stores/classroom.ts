@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import { WORD_SETS } from '../../core/choices'
 import type { Classroom, Learner } from '../../shared/schemas'
 import { request } from '../utils/request'
 
@@ -10,7 +11,7 @@ export const useClassroom = defineStore('classroom', () => {
   const learnerId = useLocalStorage<string | null>('sett.learner', 'first')
 
   const learner = computed(() => learners.value.find((l) => l.id === learnerId.value) ?? null)
-  const words = computed(() => classroom.value?.words ?? 'exchange')
+  const words = computed(() => classroom.value?.words ?? WORD_SETS.exchange)
 
   async function load(): Promise<void> {
     const answer = await request<{ classroom: Classroom | null; learners: Learner[] }>('/api/classroom')

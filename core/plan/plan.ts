@@ -8,7 +8,7 @@ import { equations } from '../representation/equations/equations'
 import type { RepresentationId } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
 import { sayAct } from '../speech/say'
-import { WORD_PACKS } from '../speech/words'
+import { packOf } from '../speech/words'
 import { wayById } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
@@ -68,7 +68,7 @@ export const standingFor = (problem: Problem): Standing => standingAtStart(probl
 export function plan(request: PlanRequest): Plan {
   const setup = setUp(request)
   const { problem, choices } = setup
-  const pack = WORD_PACKS[choices.words]
+  const pack = packOf(choices.words)
   const beside = besideOf(setup)
   let here: Here = {
     states: Object.fromEntries(setup.all.map((id) => [id, REPRESENTATIONS[id].start(setup.worked, choices, beside)])),

@@ -1,11 +1,11 @@
 import type { Act } from '../act/act'
 import { placeOfUnit } from '../number/places'
 import { sayColumn } from '../speech/columnSum'
-import { WORD_PACKS } from '../speech/words'
+import { packOf } from '../speech/words'
 import { withDefaults, type Choices } from '../choices'
 import { printProblem, toProblem, type Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
-import { REPRESENTATIONS, isRepresentation } from '../representation/index'
+import { holdersOf, REPRESENTATIONS, isRepresentation } from '../representation/index'
 import type { Beside, RepresentationId } from '../representation/representation'
 import { isWay, wayById, waysOf } from '../way/index'
 import type { WayId } from '../way/way'
@@ -45,8 +45,10 @@ export function setUp(request: PlanRequest): Setup {
   const choices = withDefaults(request.choices)
   const fit = REPRESENTATIONS[representation].fits(problem, choices)
   if (!fit.fits) {
-    const titles = fit.instead.map((id) => (isRepresentation(id) ? REPRESENTATIONS[id].title : id))
-    throw new Refusal(fit.why, titles.length > 0 ? `It would fit on: ${titles.join(', ')}.` : '')
+    const titles = holdersOf(problem, representation, choices).map((id) => REPRESENTATIONS[id].title)
+    const hint = titles.length > 0 ? `It would fit on: ${titles.join(', ')}.` : 'No material here holds it yet.'
+    // Where the reason already says what to ask, that is the way out.
+    throw new Refusal(fit.why, fit.why.includes(': ask ') ? '' : hint)
   }
   const offered = waysOf(problem, REPRESENTATIONS[representation])
   if (offered.length === 0)
@@ -89,5 +91,5 @@ export const besideOf = (setup: Setup): Beside => ({
 export function columnAloud({ way, worked, choices }: Setup, act: Act): string {
   const [only, more] = act.kind === 'join' ? (act.pieces ?? []) : []
   if (way !== 'by-column' || !only || more) return ''
-  return sayColumn(worked, placeOfUnit(only.unit)!, choices.columnSum, WORD_PACKS[choices.words])
+  return sayColumn(worked, placeOfUnit(only.unit)!, choices.columnSum, packOf(choices.words))
 }

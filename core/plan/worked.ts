@@ -1,7 +1,7 @@
 import type { Act } from '../act/act'
 import { REPRESENTATIONS } from '../representation/index'
 import { detailOf, sayNotSet, type BeadDetail } from '../speech/beads'
-import { pretty, WORD_PACKS } from '../speech/words'
+import { pretty, packOf } from '../speech/words'
 import type { Setup } from './setup'
 
 /** An act as the main material works it, where that works digits by rules: its rule and parts, and how it goes. */
@@ -11,7 +11,7 @@ export function worked(
   act: Act,
 ): { readonly act: Act; readonly say: string; readonly detail: BeadDetail | null } {
   const main = REPRESENTATIONS[setup.representation]
-  const pack = WORD_PACKS[setup.choices.words]
+  const pack = packOf(setup.choices.words)
   if (act.kind === 'read') {
     const not = main.notSet?.(state) ?? null
     return { act, say: not ? sayNotSet(not, pack) : '', detail: null }

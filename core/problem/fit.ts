@@ -56,10 +56,7 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
     instead,
   })
   if (!isChain(problem) && !limits.groups)
-    return no(
-      `${limits.name} adds and takes away. Multiplying and dividing are counted in steps on fingers, and nines on nines hands.`,
-      ['fingers', 'nines'],
-    )
+    return no(`${limits.name} adds and takes away; it does not multiply or divide.`, ['fingers', 'nines'])
   const [numbers, room] = [1 + problem.terms.length, limits.numbers ?? PAGE]
   if (numbers > room)
     return no(`${limits.name} works chains of up to ${room} numbers; this one has ${numbers}.`, ['abacus'])
@@ -78,19 +75,14 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
         `${text} is below nought. On ${limits.name} a total may come there, but a number is set from nought up: ask ${fromNoughtUp(problem)}.`,
         [],
       )
-    if (sign(value) < 0)
-      return no(
-        `${text} is below nought, and ${limits.name} shows nothing below nought. Positive and negative counters or a number line would hold it.`,
-        [],
-      )
+    if (sign(value) < 0) return no(`${text} is below nought, and ${limits.name} shows nothing below nought.`, [])
     if (compare(value, greatest) > 0)
       return no(`${limits.name} holds ${most} at most: ${limits.because}; ${text} is more.`, limits.instead)
   }
   for (const [step, total] of totals(problem).entries()) {
     if (compare(total, ZERO) < 0 && !limits.below)
       return no(
-        `At number ${step + 1} of the chain the total is ${total}, below nought, and ${limits.name} shows nothing below nought. ` +
-          'Positive and negative counters or a number line would hold it.',
+        `At number ${step + 1} of the chain the total is ${total}, below nought, and ${limits.name} shows nothing below nought.`,
         ['abacus'],
       )
     if (compare(sizeOf(total), greatest) > 0)

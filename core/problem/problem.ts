@@ -46,6 +46,36 @@ const SIGNS: Readonly<Record<string, Operation>> = {
 /** A slash with a space before it divides; without one it makes a fraction (`612 / 7`, `3/8`). */
 const NUMBER = /(?:\d+ )?\d+\/\d+|\d[\d,\u2009\u202f]*(?:\.\d+)?/y
 
+/** Every word or two that may stand for a sign (common practice, no source). */
+const WORDS: Readonly<Record<string, Operation>> = {
+  x: '*',
+  plus: '+',
+  add: '+',
+  and: '+',
+  minus: '-',
+  less: '-',
+  subtract: '-',
+  'take away': '-',
+  times: '*',
+  'multiplied by': '*',
+  'divided by': '/',
+}
+const PHRASE = /\p{L}+(?:\s+\p{L}+)?/uy
+/** What may follow the asking side: `52 - 37 =`, `52 - 37 = ?`. */
+const ASKING = /\s*(?:=|\bequals\b|\bmakes\b|\bis\b)?\s*[?▢_]*\s*$/iu
+
+/** The sign that one or two words stand for, with its length in the text. */
+function wordAt(text: string, at: number): { readonly sign: Operation; readonly length: number } | undefined {
+  PHRASE.lastIndex = at
+  const phrase = PHRASE.exec(text)?.[0]
+  if (!phrase) return undefined
+  for (const said of [phrase, phrase.split(/\s/)[0]!]) {
+    const sign = WORDS[said.toLowerCase().replace(/\s+/g, ' ')]
+    if (sign) return { sign, length: said.length }
+  }
+  return undefined
+}
+
 function refuseCharacter(text: string, at: number): never {
   const char = String.fromCodePoint(text.codePointAt(at)!)
   const span = { at, length: char.length }
@@ -81,6 +111,12 @@ function tokens(text: string): Token[] {
     } else {
       NUMBER.lastIndex = at
       const number = NUMBER.exec(text)?.[0]
+      const word = number === undefined ? wordAt(text, at) : undefined
+      if (word) {
+        found.push({ kind: 'sign', text: word.sign, at, length: word.length })
+        at += word.length
+        continue
+      }
       if (number === undefined) refuseCharacter(text, at)
       found.push({ kind: 'number', text: number, at, length: number.length })
       at += number.length
@@ -99,9 +135,22 @@ function numeralAt(token: Token, negative: boolean): Numeral {
   }
 }
 
+/** A fraction that stands alone and comes out whole is a division: `12/4`; beside other numbers it is a fraction. */
+function aloneDivides(read: Token[]): Token[] {
+  const [only] = read
+  const [, top, bottom] = (read.length === 1 && /^(\d+)\/(\d+)$/.exec(only!.text)) || []
+  if (!only || !top || !bottom || Number(bottom) === 0 || Number(top) % Number(bottom) !== 0) return read
+  const sign = only.at + top.length
+  return [
+    { ...only, text: top, length: top.length },
+    { kind: 'sign', text: '/', at: sign, length: 1 },
+    { kind: 'number', text: bottom, at: sign + 1, length: bottom.length },
+  ]
+}
+
 /**
- * Reads a typed problem: numbers joined by + and −, with spaces as one likes. A sign that touches the number after it
- * and follows another sign is the number's own (`5 - -3`).
+ * Reads a typed problem: numbers joined by signs or words (`52 minus 37`, `3 x 4`), with spaces as one likes and, if wanted, an
+ * equals sign at the end. A sign that touches the number after it and follows another sign is the number's own (`5 - -3`).
  * @throws Refusal with the span of the first trouble.
  */
 export function parseProblem(text: string): Problem {
@@ -115,7 +164,7 @@ export function parseProblem(text: string): Problem {
       'Ask a shorter problem.',
       { at: MAX_PROBLEM_LENGTH, length: text.length - MAX_PROBLEM_LENGTH },
     )
-  const read = tokens(text)
+  const read = aloneDivides(tokens(text.replace(ASKING, '')))
   const numbers: { operation: Operation; number: Numeral }[] = []
   let i = 0
   while (i < read.length) {

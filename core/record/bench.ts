@@ -10,15 +10,10 @@ import { Refusal } from '../refusal'
 import { equations } from '../representation/equations/equations'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
 import { match, type Match, type Side } from '../representation/match'
-import {
-  applyAll,
-  isUnfinished,
-  type Owed,
-  type RepresentationId,
-} from '../representation/representation'
+import { applyAll, isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
-import { WORD_PACKS } from '../speech/words'
+import { packOf } from '../speech/words'
 import { wayById } from '../way/index'
 import { follow } from '../plan/follow'
 import { worked } from '../plan/worked'
@@ -301,7 +296,7 @@ function withoutRule(act: Act): Act {
 
 /** Lays a stone on a moment: acts in every representation, on the page and in words. */
 function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Moment {
-  const pack = WORD_PACKS[setup.choices.words]
+  const pack = packOf(setup.choices.words)
   const { verbs: hands, kind } = REPRESENTATIONS[setup.representation]
   const where = kind === 'written' ? 'page' : kind === 'drawn' ? 'drawing' : 'mat'
   const followed = follow(setup, from, acts, hand)

@@ -4,7 +4,7 @@ import type { Setup } from '../plan/setup'
 import { REPRESENTATIONS } from '../representation/index'
 import { applyAll, type RepresentationId } from '../representation/representation'
 import { detailOf } from '../speech/beads'
-import { WORD_PACKS } from '../speech/words'
+import { packOf } from '../speech/words'
 import type { Hand, Moment } from './moment'
 import { SLIPS } from './slips'
 
@@ -32,7 +32,7 @@ export function judgedOf(
   if (!r.judge || (moves.at(-1) as { kind: string }).kind === 'read') return undefined
   const rest = restOf(from.standing)
   const { status, slip, toGo, work } = r.judge(from.states[on], moves, rest)
-  const detail = work ? detailOf([work], [], setup.choices.abacus.names, WORD_PACKS[setup.choices.words]) : null
+  const detail = work ? detailOf([work], [], setup.choices.abacus.names, packOf(setup.choices.words)) : null
   if (status === 'part')
     return {
       hand: { fits: 'part', toGo: { kind: 'to-go', moves: toGo }, slip: slip ? SLIPS[slip] : '', detail },

@@ -71,6 +71,15 @@ export function offersFor(problem: Problem, choices?: Choices): readonly Offer[]
   })
 }
 
+/** What would hold a problem in place of a material, the nearest first: at most three, and only what truly does. */
+export function holdersOf(problem: Problem, not: RepresentationId, choices?: Choices): readonly RepresentationId[] {
+  const offers = offersFor(problem, choices)
+  const nearest = offers.find((o) => o.representation === not)?.instead ?? []
+  const holding = offers.filter((o) => o.fits && o.representation !== not && o.representation !== 'equations')
+  const near = holding.filter((o) => nearest.includes(o.representation))
+  return (near.length > 0 ? near : holding).slice(0, 3).map((o) => o.representation)
+}
+
 /** Whether an act leaves a representation nothing to do, so that it goes by without a hand being moved. */
 export const isSilent = (r: Representation, state: unknown, act: Act): boolean => {
   try {

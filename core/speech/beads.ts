@@ -3,14 +3,17 @@ import type { ComplementNames } from '../choices'
 import { exact } from '../number/exact'
 import { capital, named, pretty, say, type WordPack } from './words'
 
-/** What the rules are called, by the class's names for the complements. */
-const RULE_NAMES: Readonly<Record<ComplementNames, Readonly<Record<BeadRule, string>>>> = {
+/** Ready names for the rules. */
+const READY: Readonly<Record<Extract<ComplementNames, string>, Readonly<Record<BeadRule, string>>>> = {
   complement: { direct: 'direct', five: 'five complement', ten: 'ten complement', mixed: 'both complements' },
-  friend: { direct: 'direct', five: 'small friend', ten: 'big friend', mixed: 'big and small friend' },
-  partner: { direct: 'direct', five: 'five partner', ten: 'ten partner', mixed: 'both partners' },
+  partner: { direct: 'direct', five: 'partner of five', ten: 'partner of ten', mixed: 'partners of ten and of five' },
 }
 
-export const ruleName = (rule: BeadRule, names: ComplementNames): string => RULE_NAMES[names][rule]
+/** What a rule is called in this class. */
+export function ruleName(rule: BeadRule, names: ComplementNames): string {
+  if (typeof names === 'string') return READY[names][rule]
+  return { direct: 'direct', five: names.five, ten: names.ten, mixed: `${names.ten} and ${names.five}` }[rule]
+}
 
 /** A digit's rule as it is written, in plain ASCII: `+7 = +2 -5 +10`; only the digit where it is direct. */
 export function formulaOf({ digit, way, terms }: Pick<DigitWork, 'digit' | 'way' | 'terms'>): string {

@@ -1,4 +1,4 @@
-import { after, plainPieces, type Act, type AmountAct, type BeginAct, type Pieces } from '../act/act'
+import { after, plainPieces, type Act, type AmountAct, type BeginAct, type ExchangeAct, type Pieces } from '../act/act'
 import { add, negate, sign, sizeOf, subtract, ZERO, type Exact } from '../number/exact'
 import { digitsOf, placeOfUnit } from '../number/places'
 import { printExact, valueOf } from '../number/numeral'
@@ -104,7 +104,7 @@ export function sayAct(
       if (hands) return `${capital(hands.take)} ${say(act.amount, pack)}. ${capital(now)} left.`
       return `${capital(pack.take)} ${amountInWords(act, pack)}. ${capital(now)} left.`
     case 'exchange':
-      return `${capital(pack.exchange.verb)} ${piecesInWords([act.from], pack)} for ${piecesInWords([act.to], pack)}. Still ${now}.`
+      return `${capital(exchangeVerb(act, pack))} ${piecesInWords([act.from], pack)} ${pack.exchange.link} ${piecesInWords([act.to], pack)}. Still ${now}.`
     case 'read':
       if (act.counted && act.value === before && before === answer(problem) && act.value !== '0')
         return `Count all: ${countedTo(Number(act.value), pack)}. ${capital(askInWords(problem, pack))} ${pack.equals} ${now}.`
@@ -120,6 +120,9 @@ export function sayAct(
         : misread(act.value, before, pack)
   }
 }
+
+const exchangeVerb = ({ from, to }: ExchangeAct, { exchange }: WordPack): string =>
+  from.count > to.count ? exchange.verb : exchange.breaks
 
 /** A stone's short label, in the classroom's words and in figures: `lay 52`, `exchange 1 ten`, `take 7 ones`. */
 export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
@@ -145,7 +148,7 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
       return `${verb} ${plainPieces(act) ? piecesInFigures(plainPieces(act)!, pack) : printExact(act.amount)}`
     }
     case 'exchange':
-      return `${pack.exchange.verb} ${piecesInFigures([act.from], pack)}`
+      return `${exchangeVerb(act, pack)} ${piecesInFigures([act.from], pack)}`
     case 'read':
       return `read ${printExact(act.value)}`
   }
@@ -202,7 +205,7 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
       const few = owed.operation === '-' && owed.above < owed.below
       return pretty(
         `Look again at the ${named(owed.place, 2, pack)}: the column says ${column}, the square says ${owed.wrote}.` +
-          (few ? ` There are too few to take ${owed.below} from: ${pack.exchange.verb} first.` : ''),
+          (few ? ` There are too few to take ${owed.below} from: ${pack.exchange.breaks} first.` : ''),
       )
     }
   }

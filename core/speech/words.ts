@@ -1,15 +1,19 @@
-import type { WordPackId } from '../choices'
+import { WORD_SETS, type Words, type WordSetId } from '../choices'
 import { AMERICAN, BRITISH, decimalInWords, type NumberWords } from '../number/words'
 import type { Exact } from '../number/exact'
 import { placeName, type Place } from '../number/places'
 import type { Operation } from '../problem/problem'
 
-/** A classroom's words. One pack serves screen, speech and print. */
+/** A classroom's words with their forms. One pack serves screen, speech and print. */
 export interface WordPack {
-  readonly id: WordPackId
-  /** How the pack is offered in a list. */
-  readonly title: string
-  readonly exchange: { readonly verb: string; readonly noun: string; readonly done: string }
+  /** Making one of the next place, breaking one, the word between what goes and what comes, the thing done, and “a ten is …”. */
+  readonly exchange: {
+    readonly verb: string
+    readonly breaks: string
+    readonly link: string
+    readonly noun: string
+    readonly done: string
+  }
   /** What one of the lowest place is called, and several. */
   readonly ones: readonly [string, string]
   readonly plus: string
@@ -22,33 +26,37 @@ export interface WordPack {
   readonly numbers: NumberWords
 }
 
-export const WORD_PACKS: Readonly<Record<WordPackId, WordPack>> = {
-  exchange: {
-    id: 'exchange',
-    title: 'exchange · ones · take away',
-    exchange: { verb: 'exchange', noun: 'exchange', done: 'exchanged' },
-    ones: ['one', 'ones'],
-    plus: 'add',
-    minus: 'take away',
+const EXCHANGES: Readonly<Record<Words['exchange'], WordPack['exchange']>> = {
+  exchange: { verb: 'exchange', breaks: 'exchange', link: 'for', noun: 'exchange', done: 'exchanged' },
+  regroup: { verb: 'regroup', breaks: 'regroup', link: 'as', noun: 'regrouping', done: 'regrouped' },
+  trade: { verb: 'trade', breaks: 'trade', link: 'for', noun: 'trade', done: 'traded' },
+  swap: { verb: 'swap', breaks: 'swap', link: 'for', noun: 'swap', done: 'swapped' },
+  rename: { verb: 'rename', breaks: 'rename', link: 'as', noun: 'renaming', done: 'renamed' },
+  bundle: { verb: 'bundle', breaks: 'unbundle', link: 'into', noun: 'bundling', done: 'unbundled' },
+}
+
+const packs = new Map<string, WordPack>()
+
+/** The forms of a classroom's words. The same words always give the same pack. */
+export function packOf(words: Words | WordSetId): WordPack {
+  const chosen = typeof words === 'string' ? WORD_SETS[words] : words
+  const key = Object.values(chosen).join('|')
+  const known = packs.get(key)
+  if (known) return known
+  const british = chosen.english === 'british'
+  const pack: WordPack = {
+    exchange: EXCHANGES[chosen.exchange],
+    ones: chosen.ones === 'units' ? ['unit', 'units'] : ['one', 'ones'],
+    plus: chosen.plus,
+    minus: chosen.minus,
     add: 'add',
-    take: 'take away',
-    equals: 'equals',
-    sentence: 'number sentence',
-    numbers: BRITISH,
-  },
-  regroup: {
-    id: 'regroup',
-    title: 'regroup · ones · subtract',
-    exchange: { verb: 'regroup', noun: 'regrouping', done: 'regrouped' },
-    ones: ['one', 'ones'],
-    plus: 'plus',
-    minus: 'minus',
-    add: 'add',
-    take: 'subtract',
-    equals: 'equals',
-    sentence: 'equation',
-    numbers: AMERICAN,
-  },
+    take: chosen.minus === 'minus' || chosen.minus === 'subtract' ? 'subtract' : 'take away',
+    equals: chosen.equals,
+    sentence: british ? 'number sentence' : 'equation',
+    numbers: british ? BRITISH : AMERICAN,
+  }
+  packs.set(key, pack)
+  return pack
 }
 
 export const say = (value: Exact | number, pack: WordPack): string =>

@@ -1,9 +1,9 @@
-import { handsSchema, type Classroom, type Learner } from '../../shared/schemas'
+import { handsSchema, wordsSchema, type Classroom, type Learner } from '../../shared/schemas'
 import type { Db } from './open'
 
 /** The classroom and its learners. Statements are prepared once per database. */
 export function classroomTable(db: Db) {
-  const get = db.prepare<[], Omit<Classroom, 'hands'> & { hands: string }>(
+  const get = db.prepare<[], Pick<Classroom, 'name'> & { words: string; hands: string }>(
     'SELECT name, words, hands FROM classroom WHERE id = 1',
   )
   const put = db.prepare(
@@ -21,10 +21,16 @@ export function classroomTable(db: Db) {
   return {
     classroom: (): Classroom | undefined => {
       const row = get.get()
-      return row && { ...row, hands: handsSchema.parse(JSON.parse(row.hands)) }
+      if (!row) return undefined
+      const [words, hands] = [wordsSchema.parse(JSON.parse(row.words)), handsSchema.parse(JSON.parse(row.hands))]
+      return { name: row.name, words, hands }
     },
     setClassroom: (classroom: Classroom): void =>
-      void put.run({ ...classroom, hands: JSON.stringify(classroom.hands) }),
+      void put.run({
+        name: classroom.name,
+        words: JSON.stringify(classroom.words),
+        hands: JSON.stringify(classroom.hands),
+      }),
     learners: (): Learner[] => all.all(),
     learner: (id: string): Learner | undefined => byId.get(id),
     learnerNamed: (codeName: string): Learner | undefined => byName.get(codeName),

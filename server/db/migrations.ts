@@ -2,6 +2,7 @@ import first from './migrations/001-first'
 import handsAndSlips from './migrations/002-hands-slips'
 import notches from './migrations/003-notches'
 import rehearsals from './migrations/004-rehearsals'
+import words from './migrations/005-words'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
-export const MIGRATIONS: readonly string[] = [first, handsAndSlips, notches, rehearsals]
+export const MIGRATIONS: readonly string[] = [first, handsAndSlips, notches, rehearsals, words]

@@ -1,3 +1,4 @@
+import { WORD_SETS } from '../../core/choices'
 import fc from 'fast-check'
 import './nuxt'
 import { benchRequest, followed, type BenchSettings } from '../../app/utils/benchRequest'
@@ -14,7 +15,7 @@ const settings = (over: Partial<BenchSettings> = {}): BenchSettings => ({
   way: 'ones-first',
   beside: null,
   byHand: false,
-  words: 'exchange',
+  words: WORD_SETS.exchange,
   hands: handsSchema.parse({}),
   abacus: DEFAULT_CHOICES.abacus,
   ...over,

@@ -1,3 +1,4 @@
+import { WORD_SETS } from '../../core/choices'
 import { openWindow, serverSays, stored } from './nuxt'
 import { useBench } from '../../app/stores/bench'
 import { useClassroom } from '../../app/stores/classroom'
@@ -50,11 +51,11 @@ describe('asking', () => {
     const b = fresh()
     useClassroom().classroom = {
       name: 'the Loft',
-      words: 'regroup',
+      words: WORD_SETS.regroup,
       hands: handsSchema.parse({ abacus: { order: 'ones' } }),
     }
     b.ask('46 + 27', { material: 'abacus' })
-    expect(b.bench.setup.choices).toMatchObject({ words: 'regroup', abacus: { order: 'ones' } })
+    expect(b.bench.setup.choices).toMatchObject({ words: WORD_SETS.regroup, abacus: { order: 'ones' } })
     b.setAbacus({ ...DEFAULT_CHOICES.abacus, order: 'highest', rods: 5 })
     expect(b.bench.setup.choices.abacus).toMatchObject({ order: 'highest', rods: 5 })
     b.setAbacus(null)

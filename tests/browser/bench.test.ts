@@ -35,7 +35,7 @@ async function moveIn(): Promise<void> {
   await (await byRole(driver, 'textbox', 'What is the room called?')).sendKeys('the Loft')
   await (await byRole(driver, 'textbox', /^Who learns here/)).sendKeys('Wren', Key.ENTER)
   await byRole(driver, 'button', 'Delete Wren')
-  await (await byRole(driver, 'button', 'To the bench')).click()
+  await (await byRole(driver, 'button', 'Go to the bench')).click()
   await byRole(driver, 'group', 'The mat')
 }
 

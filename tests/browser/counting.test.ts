@@ -133,15 +133,15 @@ test('the work goes along into another material, and a problem too large says wh
 test('notches are moved by keyboard, kept, and put back', async () => {
   await driver.get(`${app.url}/notches`)
   await byRole(driver, 'heading', 'Notches')
-  const notch = await byRole(driver, 'slider', 'Notch 1, counts 2')
+  const notch = await byRole(driver, 'slider', 'Notch 1 of 7')
   const before = await notch.getAttribute('aria-valuenow')
   await notch.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT)
   await accessible()
   await driver.navigate().refresh()
-  const after = await (await byRole(driver, 'slider', 'Notch 1, counts 2')).getAttribute('aria-valuenow')
+  const after = await (await byRole(driver, 'slider', 'Notch 1 of 7')).getAttribute('aria-valuenow')
   expect(Number(after)).toBe(Number(before) + 2)
-  await click('Back to the rule')
-  expect(await (await byRole(driver, 'slider', 'Notch 1, counts 2')).getAttribute('aria-valuenow')).toBe(before)
+  await click('Reset this numeral')
+  expect(await (await byRole(driver, 'slider', 'Notch 1 of 7')).getAttribute('aria-valuenow')).toBe(before)
 })
 
 test('nines hands: the wrong finger is folded, and put right', async () => {

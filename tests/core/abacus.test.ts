@@ -296,8 +296,8 @@ describe('schools of working', () => {
 
   test.each([
     ['complement', 'Both complements: +7 = +10 +2 −5.'],
-    ['friend', 'Big and small friend: +7 = +10 +2 −5.'],
-    ['partner', 'Both partners: +7 = +10 +2 −5.'],
+    ['partner', 'Partners of ten and of five: +7 = +10 +2 −5.'],
+    [{ five: 'hand mate', ten: 'rod mate' }, 'Rod mate and hand mate: +7 = +10 +2 −5.'],
   ] as const)('the complements have the class’s own names: %s', (names, said) => {
     const { steps } = plan({ problem: '6 + 7', representation: 'abacus', choices: bead({ names }) })
     expect(steps.at(-2)!.say).toBe(`Add seven. Thirteen now. ${said}`)

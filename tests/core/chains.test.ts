@@ -170,10 +170,10 @@ describe('why there is none', () => {
     [wish('five+2', { signs: '-' }), '+2 adds, and these chains only take away'],
     [wish('five+2', { rod: 1, greatest: 99 }), 'never move 2 on the tens rod'],
     [wish('five+2', { beads: { upper: 0, lower: 9 } }), 'no fives, and so no five complement'],
-    [wish('ten+7', { names: 'friend' }), '+7 with the big friend needs a ten'],
+    [wish('ten+7', { names: 'partner' }), '+7 with the partner of ten needs a ten'],
     [
       wish('mixed-7', { greatest: 99, taught: [], names: 'partner' }),
-      '−7 with both partners moves one on the next rod',
+      '−7 with the partners of ten and of five moves one on the next rod',
     ],
     [wish('five+2', { digits: 3, greatest: 99 }), 'No number of 3 digits fits'],
     [wish('five+2', { terms: 3, taught: [], signs: '+' }), 'would also need +3 direct, which has not been taught'],

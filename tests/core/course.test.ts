@@ -20,7 +20,7 @@ import { plan } from '../../core/index'
 import { board } from '../../core/plan/board'
 import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
 import { columnDigits, sayColumn, sumOrder } from '../../core/speech/columnSum'
-import { WORD_PACKS } from '../../core/speech/words'
+import { packOf } from '../../core/speech/words'
 import { chains } from './worlds'
 
 const advice = (problem: string, losesTrack = false, columnMethod = true) =>
@@ -148,10 +148,10 @@ describe('a column of several digits', () => {
     expect(columnDigits(problem, 0)).toEqual([7, 5, 3, 8])
     expect(columnDigits(problem, 1)).toEqual([2, 2, 4, 1])
     expect(sumOrder([7, 5, 3, 8], 'tens')).toEqual([7, 3, 5, 8])
-    expect(sayColumn(problem, 0, 'tens', WORD_PACKS.exchange)).toBe(
+    expect(sayColumn(problem, 0, 'tens', packOf('exchange'))).toBe(
       'Seven and three, ten; and five, fifteen; and eight, twenty-three.',
     )
-    expect(sayColumn(problem, 0, 'down', WORD_PACKS.exchange)).toBe(
+    expect(sayColumn(problem, 0, 'down', packOf('exchange'))).toBe(
       'Seven and five, twelve; and three, fifteen; and eight, twenty-three.',
     )
   })

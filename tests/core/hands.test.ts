@@ -5,7 +5,7 @@ import { Refusal } from '../../core/refusal'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { REPRESENTATION_IDS, type RepresentationId } from '../../core/representation/representation'
 import { sayMatch } from '../../core/speech/match'
-import { WORD_PACKS } from '../../core/speech/words'
+import { packOf } from '../../core/speech/words'
 import { waysOf } from '../../core/way/index'
 import { chains } from './worlds'
 
@@ -121,7 +121,7 @@ test('whatever two hands do on chips and sheet, what is said of them is whole, a
       for (const [on, move] of all) b = tried(b, on, move)
       const match = matchOf(b)!
       expect(match.agree).toBe(match.gaps.length === 0 && match.copied === null)
-      for (const line of sayMatch(match, WORD_PACKS.exchange)) expect(line).toMatch(/^[A-Z].*\.$/)
+      for (const line of sayMatch(match, packOf('exchange'))) expect(line).toMatch(/^[A-Z].*\.$/)
       expect(slipsOf(b).length).toBeGreaterThanOrEqual(match.copied ? 1 : 0)
       expect(outcome(b).finished).toBe(b.now.standing.read !== null)
       expect(reopen(JSON.parse(JSON.stringify(recordOf(b))))).toEqual(b)

@@ -95,7 +95,7 @@ test('halfway through a digit on beads its rule is under way, and what is to com
   const first = nextMoves(b).map((m) => REPRESENTATIONS.abacus.print(m))
   expect(first.length).toBeGreaterThan(1)
   const half = work(b, first[0]!)
-  expect(half.now.stones.at(-1)!.lines.find((l) => l.beside)?.text).toBe('+7 = +10 − 3')
+  expect(half.now.stones.at(-1)!.lines.find((l) => l.beside)?.text).toBe('+7 = +10 −3')
   expect(half.now.stones.at(-1)!.detail!.digits[0]!.rule).toBe('ten')
   expect(ahead(half).map((acts) => acts[0])).toEqual(before.slice(1))
   const whole = work(half, ...first.slice(1))

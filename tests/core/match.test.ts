@@ -3,7 +3,7 @@ import { recordOf, reopen, replay } from '../../core/record/record'
 import { SLIPS } from '../../core/record/slips'
 import type { RepresentationId } from '../../core/representation/representation'
 import { sayMatch } from '../../core/speech/match'
-import { WORD_PACKS } from '../../core/speech/words'
+import { packOf } from '../../core/speech/words'
 import type { Mode, Bench } from '../../core/record/bench'
 
 type Step = readonly [RepresentationId | 'bench', ...string[]]
@@ -16,7 +16,7 @@ const work = (
   steps
     .flatMap(([on, ...moves]) => moves.map((move) => ({ at: 0, on, move })))
     .reduce(enter, openBench({ problem, representation, both, also: ['equations'] }, mode))
-const said = (b: Bench, pack = WORD_PACKS.exchange): readonly string[] => sayMatch(matchOf(b)!, pack)
+const said = (b: Bench, pack = packOf('exchange')): readonly string[] => sayMatch(matchOf(b)!, pack)
 const CHIPS: Step = ['chips', 'lay 52', 'break ten', 'take 7 ones', 'take 3 tens']
 const SHEET: Step = [
   'columns',
@@ -40,7 +40,7 @@ describe('two materials, both worked by hand', () => {
       ],
     )
     expect(said(b)).toEqual(['Chips: exchange 1 ten. Column sheet: no mark over the tens yet.'])
-    expect(said(b, WORD_PACKS.regroup)).toEqual(['Chips: regroup 1 ten. Column sheet: no mark over the tens yet.'])
+    expect(said(b, packOf('regroup'))).toEqual(['Chips: regroup 1 ten. Column sheet: no mark over the tens yet.'])
     expect(matchOf(b)!.copied).toBeNull()
   })
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { MAX_SOLUTIONS, parseMissing, printMissing, solveMissing } from '../../core/problem/missing'
 import { sayMissing } from '../../core/speech/missing'
-import { WORD_PACKS } from '../../core/speech/words'
+import { packOf } from '../../core/speech/words'
 
 /** Every filling tried one by one, with machine integers: another computation than the search by columns. */
 function bruteForce(text: string): string[] {
@@ -39,10 +39,10 @@ test('142 − 6▢ = 75 has one solution, with the shortest reason', () => {
   const p = parseMissing('142 − 6▢ = 75')
   const { solutions } = solveMissing(p)
   expect(solutions.map((s) => s.digits)).toEqual([[7]])
-  expect(sayMissing(p, solutions[0]!, WORD_PACKS.exchange)).toEqual([
+  expect(sayMissing(p, solutions[0]!, packOf('exchange'))).toEqual([
     'Ones: 12 − ▢ = 5 (a ten is exchanged), so ▢ is 7.',
   ])
-  expect(sayMissing(p, solutions[0]!, WORD_PACKS.regroup)[0]).toContain('(a ten is regrouped)')
+  expect(sayMissing(p, solutions[0]!, packOf('regroup'))[0]).toContain('(a ten is regrouped)')
 })
 
 test('all solutions, and only they, as every filling tried one by one has them', () => {
@@ -63,7 +63,7 @@ test('every reason states columns and numbers that hold', () => {
     fc.property(riddles, (text) => {
       const p = parseMissing(text)
       for (const s of solveMissing(p).solutions.slice(0, 5))
-        for (const why of sayMissing(p, s, WORD_PACKS.exchange)) {
+        for (const why of sayMissing(p, s, packOf('exchange'))) {
           // A box that is named is put in; what is left must be an equation that holds.
           const named = /so ▢ is (\d)\./.exec(why)?.[1]
           const [equation] = (

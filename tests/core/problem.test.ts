@@ -30,6 +30,23 @@ test.each([
   ['7×9', '7 * 9'],
   ['36 : 4', '36 / 4'],
   ['612 / 7', '612 / 7'],
+  ['12/4', '12 / 4'],
+  ['12 /4', '12 / 4'],
+  ['3/8', '3/8'],
+  ['6/2 + 1/2', '6/2 + 1/2'],
+  ['12 x 3', '12 * 3'],
+  ['12X3', '12 * 3'],
+  ['52 minus 37', '52 - 37'],
+  ['52 take away 37', '52 - 37'],
+  ['52 Take  Away 37 = ?', '52 - 37'],
+  ['52 subtract 37', '52 - 37'],
+  ['52 less 37', '52 - 37'],
+  ['9 plus 4 and 2', '9 + 4 + 2'],
+  ['7 times 9', '7 * 9'],
+  ['36 divided by 9 equals', '36 / 9'],
+  ['52 - 37 =', '52 - 37'],
+  ['52 - 37 = ?', '52 - 37'],
+  ['52 - 37?', '52 - 37'],
 ])('%j is read as %s', (typed, plain) => expect(printProblem(parseProblem(typed))).toBe(plain))
 
 test.each([
@@ -37,10 +54,12 @@ test.each([
   ['1e9', 'There is a letter, “e”, at place 2.', 'e'],
   ['٣+٤', '“٣” at place 1 is a digit of another script.', '٣'],
   ['<script>', '“<” at place 1 is not part of a problem.', '<'],
-  ['12 x 3', 'There is a letter, “x”, at place 4.', 'x'],
+  ['12 y 3', 'There is a letter, “y”, at place 4.', 'y'],
+  ['52 minus', 'The sign at place 4 has no number after it.', 'minus'],
+  ['52 take 37', 'There is a letter, “t”, at place 4.', 't'],
   ['× 3', 'There is no number before the sign at place 1.', '×'],
   ['4 × ÷ 3', 'Two signs stand side by side at place 3.', '× ÷'],
-  ['52 - 37 =', 'The “=” at place 9 is not needed.', '='],
+  ['52 - 37 = 15', 'The “=” at place 9 is not needed.', '='],
   ['52 -', 'The sign at place 4 has no number after it.', '-'],
   ['12 34', 'There is no sign before “34” at place 4.', '34'],
   ['1234567890 + 1', 'That number has 10 digits; Sett reads numbers of up to 9.', '1234567890'],
@@ -78,10 +97,7 @@ describe('what does not fit says why and what would', () => {
   test.each([
     ['9999 + 1', 'The total comes to 10000; the chart holds 9999 at most: it has no place above the thousands.'],
     ['12000 - 5', 'The chart holds 9999 at most: it has no place above the thousands; 12000 is more.'],
-    [
-      '3 - 5',
-      'At number 2 of the chain the total is -2, below nought, and the chart shows nothing below nought. Positive and negative counters or a number line would hold it.',
-    ],
+    ['3 - 5', 'At number 2 of the chain the total is -2, below nought, and the chart shows nothing below nought.'],
     ['3/8 + 2/8', '3/8 is not a whole number, and the chart shows whole numbers only.'],
   ])('%s', (problem, reason) => expect(why(problem)).toBe(reason))
 
@@ -95,9 +111,24 @@ describe('what does not fit says why and what would', () => {
     },
   )
 
+  test('only what exists and holds the problem is offered in place of a material, never the material itself', () => {
+    const texts = ['9999 + 1', '3 - 5', '612 / 7', '7 * 9', '3/8 + 2/8', '3 * 4', '19 + 18', '30 + 9', '1.25 + 0.5']
+    for (const text of texts)
+      for (const { representation, fits } of representationsFor(text)) {
+        if (fits || representation === 'equations') continue
+        const { hint, message } = (attempt(() => plan({ problem: text, representation })) as { refused: Refusal })
+          .refused
+        expect(message).not.toMatch(/[Cc]ounters or a number line/)
+        const named = /^It would fit on: (.*)\.$/.exec(hint)?.[1]?.split(', ') ?? []
+        const holding = representationsFor(text).filter((o) => o.fits && o.representation !== 'equations')
+        expect([text, representation, named.length > 0]).toEqual([text, representation, holding.length > 0])
+        for (const title of named) expect(holding.map((o) => o.title)).toContain(title)
+      }
+  })
+
   test('what is too large for the chart is held by the sheet', () => {
     expect(() => plan({ problem: '9999 + 1', representation: 'blocks' })).toThrow(
-      'It would fit on: chips, column sheet, running equations.',
+      'It would fit on: chips, column sheet.',
     )
     expect(plan({ problem: '9999 + 1', representation: 'columns' }).answer).toBe('10000')
     expect(waysFor('9999 + 1', 'blocks')).toEqual([])

@@ -38,7 +38,7 @@ test('each word pack says the same acts in its own words', () => {
     'Take away three tens. Fifteen left.',
     'Fifty-two take away thirty-seven equals fifteen.',
   ])
-  expect(said('regroup')[2]).toBe('Regroup one ten for ten ones. Still fifty-two.')
+  expect(said('regroup')[2]).toBe('Regroup one ten as ten ones. Still fifty-two.')
   expect(said('regroup')[5]).toBe('Fifty-two minus thirty-seven equals fifteen.')
 })
 

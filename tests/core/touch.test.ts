@@ -36,33 +36,72 @@ function lengthByQuadrature({ from, to }: Stroke): number {
   return sum
 }
 
-test.each(DIGITS)('the notches of %i count what it says, doubles before a last single', (digit) => {
-  const notches = notchesOf(digit)
-  expect(notches.reduce((sum, n) => sum + n.counts, 0)).toBe(digit)
-  expect(notches).toHaveLength(digit <= 5 ? digit : Math.ceil(digit / 2))
-  expect(notches.slice(0, -1).every((n) => n.counts === (digit <= 5 ? 1 : 2))).toBe(true)
-})
+test.each(DIGITS)(
+  'the notches of %i are as many as it says, in pen order; from 6 on five of them are a comb',
+  (digit) => {
+    const notches = notchesOf(digit)
+    expect(notches).toHaveLength(digit)
+    expect(notches.map((n) => n.at)).toEqual(notches.map((n) => n.at).sort((a, b) => a - b))
+    const teeth = placed(digit).filter((n) => n.tooth)
+    expect(teeth).toHaveLength(digit > 5 ? 5 : 0)
+    if (digit < 6) return
+    // The comb comes first, and its teeth stand closer than any other two notches.
+    expect(placed(digit).findIndex((n) => n.tooth)).toBe(0)
+    const gaps = notches.slice(1).map((n, i) => n.at - notches[i]!.at)
+    expect(Math.max(...gaps.slice(0, 4))).toBeLessThan(Math.min(...gaps.slice(4)))
+  },
+)
 
 test('nought has none', () => expect(notchesOf(0)).toEqual([]))
 
+test('where nothing is in the way, notches stand at (i + ½)/d of the pen’s way', () => {
+  for (const digit of [1, 5]) notchesOf(digit).forEach((n, i) => expect(n.at).toBeCloseTo((i + 0.5) / digit, 2))
+  expect(notchesOf(3)[0]!.at).toBeCloseTo(1 / 6, 2)
+  expect(
+    notchesOf(7)
+      .slice(5)
+      .map((n) => n.at),
+  ).toEqual([expect.closeTo(5.5 / 7, 2), expect.closeTo(6.5 / 7, 2)])
+})
+
 test.each(DIGITS)(
-  'the notches of %i stand at the stated fractions of the pen’s way, and not near a stroke’s end',
+  'each notch of %i lies on the pen’s way at its fraction, and no bar reaches another stroke or a corner',
   (digit) => {
     const strokes = PEN_PATHS[digit]!
     const lengths = strokes.map(lengthByQuadrature)
     const total = lengths.reduce((a, b) => a + b, 0)
-    placed(digit).forEach((notch, i, all) => {
-      let at = ((i + 0.5) / all.length) * total
+    const corners = strokes.flatMap((s) => s.to.slice(0, -1).map((p, i) => [p.slice(-2), turn(s, i)] as const))
+    for (const notch of placed(digit)) {
+      let at = notch.at * total
       let n = 0
       while (at > lengths[n]!) at -= lengths[n++]!
-      expect(Math.min(at, lengths[n]! - at) / lengths[n]!).toBeGreaterThan(0.08)
-      // The point lies on the stroke at just that distance from where the pen was put down.
+      expect(Math.min(at, lengths[n]! - at)).toBeGreaterThan(5)
       const found = pointAt(strokes[n]!, at)
-      expect(Math.hypot(found.x - notch.x, found.y - notch.y)).toBeLessThan(0.6)
+      expect(Math.hypot(found.x - notch.x, found.y - notch.y)).toBeLessThan(1)
       expect(Math.hypot(notch.across.x, notch.across.y)).toBeCloseTo(1)
-    })
+      for (const [[x, y], angle] of corners)
+        if (angle > 40) expect(Math.hypot(x! - notch.x, y! - notch.y)).toBeGreaterThan(10)
+      // Everywhere else on the numeral keeps more than half a bar away.
+      for (const [m, stroke] of strokes.entries())
+        for (let d = 0; d < lengths[m]!; d += 3) {
+          if (m === n && Math.abs(d - at) < 40) continue
+          const p = pointAt(stroke, d)
+          expect([digit, Math.hypot(p.x - notch.x, p.y - notch.y) > 13]).toEqual([digit, true])
+        }
+    }
   },
 )
+
+/** By how many degrees the pen turns between one piece of a stroke and the next. */
+function turn({ from, to }: Stroke, i: number): number {
+  const end = to[i]!.slice(-2)
+  const start = i === 0 ? [from.x, from.y] : to[i - 1]!.slice(-2)
+  const into = to[i]!.length === 2 ? start : to[i]!.slice(2, 4)
+  const out = to[i + 1]!.slice(0, 2)
+  const angle = Math.atan2(out[1]! - end[1]!, out[0]! - end[0]!) - Math.atan2(end[1]! - into[1]!, end[0]! - into[0]!)
+  const degrees = Math.abs((angle * 180) / Math.PI) % 360
+  return Math.min(degrees, 360 - degrees)
+}
 
 /** The point at a distance along a stroke, found by cutting its curves ever finer (2,000 steps each). */
 function pointAt({ from, to }: Stroke, distance: number): { x: number; y: number } {
@@ -101,32 +140,52 @@ test('every numeral is drawn inside its box', () => {
 
 test('a class’s own notches come back as they were, and keep each digit’s total', () => {
   const notch = fc.record({
-    counts: fc.constantFrom(1 as const, 2 as const),
     at: fc.double({ min: 0, max: 1, noNaN: true }),
     aside: fc.integer({ min: -40, max: 40 }),
   })
   fc.assert(
-    fc.property(fc.array(notch, { minLength: 1, maxLength: 9 }), (notches) => {
-      const total = notches.reduce((sum, n) => sum + n.counts, 0)
-      const digit = Math.min(9, total)
+    fc.property(fc.array(notch, { minLength: 1, maxLength: 9 }), fc.integer({ min: 1, max: 9 }), (notches, digit) => {
       const map: NotchMap = {
         format: 'sett-notches',
-        version: 1,
+        version: 2,
         digits: { [digit]: [...notches].sort((a, b) => a.at - b.at) },
       }
       const read = (): NotchMap => parseNotchMap(JSON.parse(JSON.stringify(map)))
-      if (total !== digit) return expect(read).toThrow(`The notches of 9 count ${total}. They must count 9.`)
+      if (notches.length !== digit)
+        return expect(read).toThrow(`The notches of ${digit} count ${notches.length}. They must count ${digit}.`)
       expect(read()).toEqual(map)
-      expect(notchesIn(read(), digit)).toHaveLength(notches.length)
+      expect(notchesIn(read(), digit)).toHaveLength(digit)
       expect(notchesIn(read(), digit === 1 ? 2 : 1)).toEqual(notchesOf(digit === 1 ? 2 : 1))
     }),
   )
   expect(() => parseNotchMap({})).toThrow('not a file of notches')
-  expect(() => parseNotchMap({ format: 'sett-notches', version: 2, digits: {} })).toThrow('version 2')
-  expect(() => parseNotchMap({ format: 'sett-notches', version: 1, digits: { x: [] } })).toThrow('not a numeral')
-  expect(() => parseNotchMap({ format: 'sett-notches', version: 1, digits: { 3: [{ counts: 3 }] } })).toThrow(
-    'notches of 3 are not',
-  )
+  expect(() => parseNotchMap(null)).toThrow('not a file of notches')
+  expect(() => parseNotchMap({ format: 'sett-notches', version: 3, digits: {} })).toThrow('version 3')
+  expect(() => parseNotchMap({ format: 'sett-notches', version: 2, digits: { x: [] } })).toThrow('not a numeral')
+  expect(() =>
+    parseNotchMap({ format: 'sett-notches', version: 2, digits: { 2: [{ at: 0, aside: 0, counts: 2 }] } }),
+  ).toThrow('notches of 2 are not')
+})
+
+test('marks of an earlier version that counted two become two notches side by side', () => {
+  const old = {
+    format: 'sett-notches',
+    version: 1,
+    digits: {
+      3: [
+        { counts: 2, at: 0.4, aside: 5 },
+        { counts: 1, at: 0.9, aside: 0 },
+      ],
+    },
+  }
+  const { version, digits } = parseNotchMap(old)
+  expect(version).toBe(2)
+  expect(digits[3]).toEqual([
+    { at: expect.closeTo(0.37), aside: 5 },
+    { at: expect.closeTo(0.43), aside: 5 },
+    { at: 0.9, aside: 0 },
+  ])
+  expect(() => parseNotchMap({ ...old, digits: { 4: old.digits[3] } })).toThrow('The notches of 4 count 3.')
 })
 
 test('in columns the touched digit is the same one before and after its column is answered', () => {

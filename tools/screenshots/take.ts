@@ -177,7 +177,7 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'notches', path: '/notches', act: async (d) => void (await byRole(d, 'heading', 'Notches')) },
   { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },
-  { name: 'first-screen', path: '/', empty: true, act: async (d) => void (await byRole(d, 'button', 'To the bench')) },
+  { name: 'first-screen', path: '/', empty: true, act: async (d) => void (await byRole(d, 'button', 'Go to the bench')) },
 ]
 
 mkdirSync('docs/screenshots', { recursive: true })

@@ -3,7 +3,7 @@ import { inUse, showing, type CountingState } from '../../../core/representation
 import { REPRESENTATIONS } from '../../../core/representation/index'
 import { exact, toCount, ZERO } from '../../../core/number/exact'
 import { valueOf } from '../../../core/number/numeral'
-import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
+import { say as inWords, packOf } from '../../../core/speech/words'
 import type { Setup } from '../../../core/plan/setup'
 import { termDone, type Standing } from '../../../core/act/standing'
 import type { Mode } from '../../../core/record/bench'
@@ -21,7 +21,7 @@ const DRAWINGS = {
 const id = computed(() => props.setup.representation as keyof typeof DRAWINGS)
 const material = computed(() => REPRESENTATIONS[id.value])
 const hands = computed(() => material.value.verbs!)
-const pack = computed(() => WORD_PACKS[props.setup.choices.words])
+const pack = computed(() => packOf(props.setup.choices.words))
 
 const numbers = computed(() =>
   [props.setup.problem.first, ...props.setup.problem.terms.map((t) => t.number)].map((n) => toCount(valueOf(n))),

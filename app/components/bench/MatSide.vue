@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { isRepresentation, offersFor, REPRESENTATIONS } from '../../../core/representation/index'
 import type { RepresentationId } from '../../../core/representation/representation'
-import { WORD_PACKS } from '../../../core/speech/words'
+import { packOf } from '../../../core/speech/words'
 import { sayMatch } from '../../../core/speech/match'
 import { capital } from '../../../core/number/words'
 import { placesOf } from '../../utils/lit'
@@ -40,7 +40,7 @@ const matched = computed(() => {
   const match = matchOf(bench.bench)
   if (!match) return null
   if (bench.bench.mode === 'alone' && !bench.replaying && !bench.result.finished && !match.copied) return null
-  return { agree: match.agree, said: sayMatch(match, WORD_PACKS[setup.value.choices.words]) }
+  return { agree: match.agree, said: sayMatch(match, packOf(setup.value.choices.words)) }
 })
 </script>
 

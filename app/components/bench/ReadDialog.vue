@@ -4,13 +4,13 @@ import { grouped, type Separator } from '../../../core/number/grouped'
 import { capital } from '../../../core/number/words'
 import { answer, type Problem } from '../../../core/problem/problem'
 import { askInWords } from '../../../core/speech/say'
-import { pretty, say, WORD_PACKS } from '../../../core/speech/words'
+import { pretty, say, packOf } from '../../../core/speech/words'
 
 /** Every number of the problem read aloud, and the sentence when it is worked; separators are put in as the class likes. */
 const open = defineModel<boolean>('open', { required: true })
 const bench = useBench()
 const { separator } = useFigures()
-const pack = computed(() => WORD_PACKS[bench.bench.setup.choices.words])
+const pack = computed(() => packOf(bench.bench.setup.choices.words))
 const problem = computed<Problem>(() => bench.bench.setup.problem)
 const numbers = computed(() =>
   [problem.value.first, ...problem.value.terms.map((t) => t.number)].map((n) => ({

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { REPRESENTATIONS } from '../../../core/representation/index'
 import { labelOf } from '../../../core/speech/say'
-import { WORD_PACKS } from '../../../core/speech/words'
+import { packOf } from '../../../core/speech/words'
 
 const bench = useBench()
 const { figures } = useFigures()
@@ -10,11 +10,7 @@ const upcoming = computed(() =>
   bench.upcoming.map((acts) =>
     acts
       .map((act) =>
-        labelOf(
-          act,
-          WORD_PACKS[bench.bench.setup.choices.words],
-          REPRESENTATIONS[bench.bench.setup.representation].verbs,
-        ),
+        labelOf(act, packOf(bench.bench.setup.choices.words), REPRESENTATIONS[bench.bench.setup.representation].verbs),
       )
       .join(' · '),
   ),

@@ -2,7 +2,7 @@
 import { notchesIn, placed, type NotchMap } from '../../../core/representation/touch/notches'
 import { PEN_PATHS, svgOf } from '../../../core/representation/touch/paths'
 
-/** One numeral as a pen writes it, with its notches: one bar across the stroke counts one, a double bar two. */
+/** One numeral as a pen writes it, with its notches: every bar across the stroke counts one; five close together are a comb. */
 const props = defineProps<{
   digit: number
   map: NotchMap | null
@@ -10,25 +10,17 @@ const props = defineProps<{
   /** How many of its counts have been touched. */
   touched: number
 }>()
-/** Which of the numeral's counts is touched, from 1 in pen order; of a double bar the one that is next. */
+/** Which of the numeral's counts is touched, from 1 in pen order; anywhere on a comb it is the tooth that is next. */
 const emit = defineEmits<{ touch: [count: number] }>()
-const HALF = 13
 const notches = computed(() => {
-  let before = 0
-  return placed(props.digit, notchesIn(props.map, props.digit)).map((n) => {
-    const done = Math.max(0, Math.min(n.counts, props.touched - before))
-    before += n.counts
-    // A double bar is two bars side by side along the stroke; each is touched for itself.
-    const along = { x: n.across.y, y: -n.across.x }
-    const bars = (n.counts === 2 ? [-5, 5] : [0]).map((off, i) => {
-      const [cx, cy] = [n.x - along.x * off, n.y - along.y * off]
-      return {
-        d: `M${cx - n.across.x * HALF} ${cy - n.across.y * HALF} L${cx + n.across.x * HALF} ${cy + n.across.y * HALF}`,
-        touched: i < done,
-      }
-    })
-    const cut = `M${n.x - n.across.x * HALF} ${n.y - n.across.y * HALF} L${n.x + n.across.x * HALF} ${n.y + n.across.y * HALF}`
-    return { ...n, bars, cut, count: before - n.counts + Math.min(done + 1, n.counts) }
+  const all = placed(props.digit, notchesIn(props.map, props.digit))
+  const teeth = all.flatMap((n, i) => (n.tooth ? [i + 1] : []))
+  const nextTooth = teeth.find((count) => count > props.touched) ?? teeth.at(-1)
+  return all.map((n, i) => {
+    const half = n.tooth ? 10 : 13
+    const [dx, dy] = [n.across.x * half, n.across.y * half]
+    const d = `M${n.x - dx} ${n.y - dy}L${n.x + dx} ${n.y + dy}`
+    return { ...n, d, touched: i < props.touched, count: n.tooth ? nextTooth! : i + 1 }
   })
 })
 </script>
@@ -38,11 +30,9 @@ const notches = computed(() => {
     <path v-for="(s, i) in PEN_PATHS[digit]" :key="i" class="pen" :d="svgOf(s)" />
     <g v-if="shows !== 'off'" :class="{ faint: shows === 'faint' }">
       <g v-for="(n, i) in notches" :key="i" class="notch" @click="emit('touch', n.count)">
-        <circle class="hit" :cx="n.x" :cy="n.y" r="17" />
-        <path class="edge" :class="{ wide: n.counts === 2 }" :d="n.cut" />
-        <template v-for="(bar, b) in n.bars" :key="b"
-          ><path class="bar" :class="{ touched: bar.touched }" :d="bar.d"
-        /></template>
+        <circle class="hit" :cx="n.x" :cy="n.y" :r="n.tooth ? 20 : 17" />
+        <path class="edge" :class="{ tooth: n.tooth }" :d="n.d" />
+        <path class="bar" :class="{ tooth: n.tooth, touched: n.touched }" :d="n.d" />
       </g>
     </g>
   </g>
@@ -67,17 +57,23 @@ const notches = computed(() => {
   stroke-width: 8.5;
   stroke-linecap: butt;
 }
-.edge.wide {
-  stroke-width: 21;
+.edge.tooth {
+  stroke-width: 7.5;
 }
 .bar {
   stroke: var(--on-felt);
   stroke-width: 4.5;
   stroke-linecap: square;
 }
+.bar.tooth {
+  stroke-width: 3.4;
+}
 .bar.touched {
   stroke: var(--focus-on-felt);
   stroke-width: 6.5;
+}
+.bar.tooth.touched {
+  stroke-width: 5;
 }
 .faint .bar:not(.touched) {
   opacity: 0.45;

@@ -2,7 +2,7 @@
 import { printNumeral } from '../../../core/number/numeral'
 import { answered, belowAt, topAt, topRow, type ColumnsState } from '../../../core/representation/columns/state'
 import { placeName, type Place } from '../../../core/number/places'
-import { say as inWords, WORD_PACKS } from '../../../core/speech/words'
+import { say as inWords, packOf } from '../../../core/speech/words'
 import type { Setup } from '../../../core/plan/setup'
 import type { Mode } from '../../../core/record/bench'
 
@@ -51,7 +51,7 @@ const nextWord = computed(() => {
   const start = band.value.operation === '+' ? Math.max(above(p), below(p)) : above(p)
   return (said(p).at(-1) ?? start) + (band.value.operation === '+' ? 1 : -1)
 })
-const pack = computed(() => WORD_PACKS[props.setup.choices.words])
+const pack = computed(() => packOf(props.setup.choices.words))
 function touch(place: Place | undefined = column.value): void {
   if (works.value && place !== undefined && nextWord.value >= 0)
     emit('move', [`say ${word.value || nextWord.value} ${placeName(place)}`])

@@ -4,13 +4,24 @@ import { MOST_RODS } from '../../../core/representation/abacus/abacus'
 
 /** How the abacus is worked: where schools differ. */
 const choices = defineModel<AbacusChoices>({ required: true })
-function set<K extends keyof AbacusChoices>(key: K, value: string | number): void {
+function set<K extends Row['key']>(key: K, value: string | number): void {
   choices.value = { ...choices.value, [key]: value as AbacusChoices[K] }
 }
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
+const naming = computed(() => (typeof choices.value.names === 'string' ? choices.value.names : 'own'))
+function name(chosen: string): void {
+  const names =
+    chosen === 'partner' || chosen === 'complement' ? chosen : { five: 'five complement', ten: 'ten complement' }
+  choices.value = { ...choices.value, names }
+}
+function rename(n: 'five' | 'ten', text: string): void {
+  const { names } = choices.value
+  if (typeof names === 'object' && text.trim())
+    choices.value = { ...choices.value, names: { ...names, [n]: text.trim() } }
+}
 
 interface Row {
-  readonly key: keyof AbacusChoices
+  readonly key: Exclude<keyof AbacusChoices, 'names'>
   readonly label: string
   readonly options: readonly (readonly [string | number, string])[]
 }
@@ -38,15 +49,6 @@ const ROWS: readonly Row[] = [
       ['right', 'the right hand'],
       ['left', 'the left hand'],
       ['both', 'both, the left for the tens'],
-    ],
-  },
-  {
-    key: 'names',
-    label: 'The complements are called',
-    options: [
-      ['complement', 'five complement, ten complement'],
-      ['friend', 'small friend, big friend'],
-      ['partner', 'five partner, ten partner'],
     ],
   },
   {
@@ -82,6 +84,27 @@ const read = (row: Row, text: string): string | number => (typeof row.options[0]
         <option v-for="[value, name] in row.options" :key="value" :value="value">{{ name }}</option>
       </select></label
     >
+    <label
+      >The complements are called
+      <select :value="naming" @change="(e) => name(valueOf(e))">
+        <option value="complement">five complement, ten complement</option>
+        <option value="partner">partner of five, partner of ten</option>
+        <option value="own">by our own names</option>
+      </select></label
+    >
+    <template v-if="typeof choices.names === 'object'">
+      <label v-for="n in ['five', 'ten'] as const" :key="n"
+        >What makes {{ n }} is called
+        <input
+          type="text"
+          class="own"
+          maxlength="30"
+          required
+          :value="choices.names[n]"
+          @change="(e) => rename(n, valueOf(e))"
+        />
+      </label>
+    </template>
   </div>
 </template>
 

@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import type { Classroom, Hands } from '../../../shared/schemas'
-import { DEFAULT_CHOICES, FINGERS, marksOf } from '../../../core/choices'
-import { WORD_PACKS } from '../../../core/speech/words'
+import type { Hands } from '../../../shared/schemas'
+import { DEFAULT_CHOICES, FINGERS, marksOf, type Words } from '../../../core/choices'
 
 const props = defineProps<{ first: boolean }>()
 const emit = defineEmits<{ done: [] }>()
 
 const classroom = useClassroom()
 const name = ref(classroom.classroom?.name ?? '')
-const words = ref<Classroom['words']>(classroom.words)
+const words = ref<Words>({ ...classroom.words })
 const { words: _, ...usual } = DEFAULT_CHOICES
 const hands = reactive<Hands>({
   ...(structuredClone(usual) as Hands),
@@ -27,7 +26,6 @@ const codeName = ref('')
 const trouble = ref('')
 const learnerTrouble = ref('')
 const said = ref('')
-const packs = Object.values(WORD_PACKS).map((p) => ({ value: p.id, label: p.title }))
 const leaving = ref<string | null>(null)
 
 async function add(): Promise<void> {
@@ -54,20 +52,33 @@ async function remove(id: string): Promise<void> {
   leaving.value = null
 }
 
-async function keep(): Promise<void> {
+/** What would be saved now, as text, and what was last saved: where they differ, something would be lost. */
+const room = () => ({ name: name.value, words: words.value, hands: { ...hands, joints: jointsChosen() } })
+const written = (): string => JSON.stringify(room())
+const kept = ref(written())
+const unsaved = computed(() => written() !== kept.value || codeName.value.trim() !== '')
+
+/** Saves everything; false where something was refused, which is then told. */
+async function keep(): Promise<boolean> {
   trouble.value = ''
   try {
-    await classroom.setRoom({ name: name.value, words: words.value, hands: { ...hands, joints: jointsChosen() } })
+    await classroom.setRoom(room())
+    kept.value = written()
     await add()
-    if (learnerTrouble.value === '') emit('done')
+    return learnerTrouble.value === ''
   } catch (error) {
     trouble.value = (error as Error).message
+    return false
   }
 }
+async function done(): Promise<void> {
+  if (await keep()) emit('done')
+}
+defineExpose({ unsaved, keep })
 </script>
 
 <template>
-  <form class="room" novalidate @submit.prevent="keep">
+  <form class="room" novalidate @submit.prevent="done">
     <section>
       <label for="room-name">What is the room called?</label>
       <InputText
@@ -80,15 +91,7 @@ async function keep(): Promise<void> {
       <p v-if="trouble" id="room-trouble" class="trouble" role="alert">{{ trouble }}</p>
     </section>
     <section>
-      <label id="words-label" for="room-words">Which words does the class use?</label>
-      <Select
-        v-model="words"
-        label-id="room-words"
-        :options="packs"
-        option-label="label"
-        option-value="value"
-        aria-labelledby="words-label"
-      />
+      <WordsForm v-model="words" />
     </section>
     <section v-if="!props.first" class="hands">
       <h2>Counting on hands</h2>
@@ -222,12 +225,12 @@ async function keep(): Promise<void> {
       </ul>
       <p v-else class="quiet">Nobody yet. You can also start without anybody, just to show.</p>
       <p id="records-law" class="quiet small">
-        What is saved of a learner stays on this machine and is never sent anywhere. What may be recorded is a matter
-        for local law and your school’s policy. Sett suggests; it does not diagnose.
+        What you save about a learner stays on this machine and is never sent anywhere. What you may record depends on
+        local law and your school’s policy. Sett suggests; it does not diagnose.
       </p>
     </section>
     <div class="row">
-      <button type="submit" class="stone-button main">{{ props.first ? 'To the bench' : 'Keep these' }}</button>
+      <button type="submit" class="stone-button main">{{ props.first ? 'Go to the bench' : 'Save changes' }}</button>
     </div>
     <p class="sr-only" aria-live="polite">{{ said }}</p>
   </form>

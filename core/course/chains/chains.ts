@@ -55,7 +55,7 @@ const carries = ({ rule }: Lesson): boolean => rule === 'ten' || rule === 'mixed
 function named(lesson: Lesson, names: ComplementNames): string {
   const rule = ruleName(lesson.rule, names)
   if (lesson.rule === 'direct') return `${signed(lesson)} ${rule}`
-  return `${signed(lesson)} with ${lesson.rule === 'mixed' ? rule : `the ${rule}`}`
+  return `${signed(lesson)} with ${rule.startsWith('both') ? rule : `the ${rule}`}`
 }
 
 function noSuchRule(lesson: Lesson, names: ComplementNames): string {

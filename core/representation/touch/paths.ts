@@ -68,7 +68,3 @@ export function walk({ from, to }: Stroke): readonly Point[] {
   }
   return points
 }
-
-/** The length of a walked line. */
-export const lengthOf = (points: readonly Point[]): number =>
-  points.slice(1).reduce((sum, p, i) => sum + Math.hypot(p.x - points[i]!.x, p.y - points[i]!.y), 0)

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import {
+  ENGLISHES,
+  EQUALS_WORDS,
+  EXCHANGE_WORDS,
+  MINUS_WORDS,
+  ONES_WORDS,
+  PLUS_WORDS,
+  type Words,
+} from '../../../core/choices'
+import { parseProblem } from '../../../core/problem/problem'
+import { sayAct } from '../../../core/speech/say'
+import { packOf } from '../../../core/speech/words'
+
+/** The class's words, chosen one by one, with what Sett will then say. */
+const words = defineModel<Words>({ required: true })
+const ROWS: readonly { key: keyof Words; label: string; options: readonly string[] }[] = [
+  { key: 'exchange', label: 'Ten ones for one ten is to', options: EXCHANGE_WORDS },
+  { key: 'ones', label: 'The lowest place is called', options: ONES_WORDS },
+  { key: 'plus', label: '+ is read as', options: PLUS_WORDS },
+  { key: 'minus', label: '− is read as', options: MINUS_WORDS },
+  { key: 'equals', label: '= is read as', options: EQUALS_WORDS },
+  { key: 'english', label: 'Numbers are named in', options: ENGLISHES },
+]
+const shown = (key: keyof Words, option: string): string =>
+  key === 'english'
+    ? option === 'british'
+      ? 'British: three hundred and four'
+      : 'American: three hundred four'
+    : option
+function set(key: keyof Words, event: Event): void {
+  words.value = { ...words.value, [key]: (event.target as HTMLSelectElement).value }
+}
+const preview = computed(() => {
+  const pack = packOf(words.value)
+  const say = (text: string, act: Parameters<typeof sayAct>[0], before: string): string =>
+    sayAct(act, before as never, parseProblem(text), pack)
+  const [one, ten] = [
+    { count: 10, unit: '1' },
+    { count: 1, unit: '10' },
+  ] as { count: number; unit: never }[]
+  return [
+    say('304 - 178', { kind: 'exchange', from: ten!, to: one! }, '304'),
+    say('304 - 178', { kind: 'read', value: '126' as never }, '126'),
+    say('9 + 4', { kind: 'read', value: '13' as never }, '13'),
+  ]
+})
+</script>
+
+<template>
+  <fieldset class="words">
+    <legend>Which words does the class use?</legend>
+    <label v-for="row in ROWS" :key="row.key"
+      >{{ row.label }}
+      <select :value="words[row.key]" @change="(e) => set(row.key, e)">
+        <option v-for="option in row.options" :key="option" :value="option">{{ shown(row.key, option) }}</option>
+      </select></label
+    >
+    <p class="preview learner" role="status" aria-label="How it will sound">
+      <span v-for="line in preview" :key="line">“{{ line }}” </span>
+    </p>
+  </fieldset>
+</template>
+
+<style scoped>
+.words {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.4rem;
+}
+legend {
+  font-weight: 700;
+  padding: 0 0 0.4rem;
+}
+label {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 0.6rem;
+  align-items: center;
+  justify-content: space-between;
+}
+.preview {
+  background: var(--paper-2);
+  border-left: 6px solid var(--clay);
+  padding: 0.5rem 0.8rem;
+  display: grid;
+}
+</style>
