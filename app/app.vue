@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const classroom = useClassroom()
-const theme = useLocalStorage<'light' | 'dark' | 'contrast'>('sett.theme', 'light')
+const { theme } = useTheme()
 const failure = ref('')
 useHead({ htmlAttrs: { 'data-theme': theme } })
 await classroom.load().catch((error: Error) => (failure.value = error.message))

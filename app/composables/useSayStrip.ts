@@ -1,6 +1,7 @@
 import { capital, packOf } from '../../core/speech/words'
 import type { BeadMove } from '../../core/act/beads'
 import { moveInWords } from '../../core/speech/beads'
+import { sayOpening } from '../../core/speech/opening'
 import { askInWords, sayAct } from '../../core/speech/say'
 import { printExact } from '../../core/number/numeral'
 import { REPRESENTATIONS } from '../../core/representation/index'
@@ -14,7 +15,7 @@ export function useSayStrip() {
   const notice = ref('')
 
   /** A number out of line or copied wrongly is a slip in setting out, and is put right at once; others wait to be found. */
-  const settingOut = computed(() => ['align', 'copy'].includes(bench.stones.at(-1)?.owedKind ?? ''))
+  const settingOut = computed(() => ['align', 'copy', 'laid'].includes(bench.stones.at(-1)?.owedKind ?? ''))
   const quiet = computed(() => bench.bench.mode === 'alone' && !settingOut.value)
   /** In Alone Sett keeps quiet unless a move cannot be made. */
   const said = computed(() => {
@@ -29,6 +30,12 @@ export function useSayStrip() {
       const { verbs } = REPRESENTATIONS[setup.value.representation]
       const next = sayAct(bench.next, standing.value, setup.value.problem, pack.value, verbs, standing.begunCount?.from)
       return `Next could be: ${next}`
+    }
+    // What there is to do first is said in every mode.
+    if (bench.stones.length === 0 && bench.bench.mode !== 'show' && !bench.replaying) {
+      const { opening } = REPRESENTATIONS[setup.value.representation]
+      const ask = `${capital(askInWords(setup.value.problem, pack.value))}.`
+      return `${ask} ${sayOpening(bench.next, opening, pack.value)}`.trim()
     }
     if (quiet.value && !bench.replaying) return bench.result.finished ? `Read: ${printExact(bench.result.read!)}.` : ''
     const stone = bench.stones[bench.lit]
@@ -52,7 +59,17 @@ export function useSayStrip() {
   const told = computed(() =>
     [said.value, ...(detail.value?.digits.flatMap((d) => d.why) ?? []), ...(detail.value?.hands ?? [])].join(' '),
   )
-  watch([told, () => bench.stones.length], () => (spoken.value = told.value))
+  /** How long words stay for a screen reader to find, in milliseconds; then they are cleared, so that nobody comes upon old ones. */
+  const STAY = 10_000
+  const clear = useTimeoutFn(() => (spoken.value = ''), STAY, { immediate: false })
+  /** Cleared first, so that the same words said twice are heard twice. */
+  async function announce(text: string): Promise<void> {
+    spoken.value = ''
+    await nextTick()
+    spoken.value = text
+    clear.start()
+  }
+  watch([told, () => bench.stones.length, () => bench.bench.log.length], () => void announce(told.value))
   /** Said by the machine's own voice, where it has one and it is wanted. */
   const aloud = useLocalStorage('sett.aloud', false)
   const heard = ref('')
@@ -68,10 +85,6 @@ export function useSayStrip() {
     () => bench.bench,
     () => (notice.value = ''),
   )
-  async function sayAgain(): Promise<void> {
-    spoken.value = ''
-    await nextTick()
-    spoken.value = told.value
-  }
+  const sayAgain = (): Promise<void> => announce(told.value)
   return { said, detail, tone, notice, spoken, aloud, canSpeak: voice.isSupported, speak, sayAgain }
 }

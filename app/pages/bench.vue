@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { printExact } from '../../core/number/numeral'
-import { decimalsIn } from '../../core/problem/problem'
 import { askInWords } from '../../core/speech/say'
 import { pretty, packOf } from '../../core/speech/words'
-import { offersFor, REPRESENTATIONS } from '../../core/representation/index'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import type { AbacusState } from '../../core/representation/abacus/frame'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { SavedRecord } from '../../shared/schemas'
 import { placesOf } from '../utils/lit'
 import { placesFor } from '../utils/placesFor'
 import { request } from '../utils/request'
+import { focusHome } from '../composables/useReturnFocus'
 
+const FirstCard = defineAsyncComponent(() => import('../components/shelf/FirstCard.vue'))
+const MaterialShelf = defineAsyncComponent(() => import('../components/shelf/MaterialShelf.vue'))
 const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDialog.vue'))
 const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDialog.vue'))
 
@@ -20,13 +22,14 @@ const classroom = useClassroom()
 const route = useRoute()
 const { tell } = useNotice()
 const presenting = usePresenting()
-const { predicts, asked, forward, back, play, playing } = useShowing()
+const showing = useShowing()
+const { predicts, asked, forward, back, play } = showing
 
 const saving = ref(false)
 const keys = ref(false)
-const ask = ref<{ focus: () => void } | null>(null)
-const more = ref<{ advise: () => void } | null>(null)
-const moveLine = ref<{ focus: () => void } | null>(null)
+const besides = ref(false)
+const ask = ref<{ focus: () => void; openShelf: (which: 'material' | 'way') => void } | null>(null)
+const foot = ref<{ advise: () => void; focusMoveLine: () => void } | null>(null)
 const whisper = ref('')
 const trouble = ref('')
 
@@ -55,10 +58,14 @@ const places = computed(() => placesFor(setup.value.problem))
 const litPlaces = computed(() => bench.stones[bench.lit]?.acts.flatMap(placesOf) ?? [])
 const newest = computed(() => bench.lit === bench.stones.length - 1)
 
-const { said, detail, tone, notice, spoken, aloud, canSpeak, speak, sayAgain } = useSayStrip()
+const strip = useSayStrip()
+const { notice, spoken, speak, sayAgain } = strip
 
 /** What a mat tells by itself: what is in the hand, what a rod shows. */
-function whispered(text: string): void {
+async function whispered(text: string): Promise<void> {
+  // Cleared first, so that the same words said twice are heard twice.
+  whisper.value = ''
+  await nextTick()
   whisper.value = text
   speak(text)
 }
@@ -70,7 +77,8 @@ function saved(): void {
 }
 function next(): void {
   bench.another()
-  whisper.value = `Next problem: ${askInWords(setup.value.problem, pack.value)}`
+  void whispered(`Next problem: ${askInWords(setup.value.problem, pack.value)}`)
+  void nextTick(() => focusHome()?.focus())
 }
 function offer(): void {
   if (bench.hint) bench.advance()
@@ -82,17 +90,6 @@ async function seePrediction(verdict: string): Promise<void> {
   await nextTick()
   notice.value = verdict
 }
-/** What is put beside first: the sheet, or chips beside the sheet; else whatever fits. */
-const nearest = computed(() => {
-  const fits = offersFor(setup.value.problem, setup.value.choices)
-    .filter((o) => o.fits)
-    .map((o) => o.representation)
-  const wanted = ['columns', 'chips', 'openline', 'counters'] as const
-  const other = (id: RepresentationId): boolean => id !== setup.value.representation && fits.includes(id)
-  return wanted.find(other) ?? fits.find((id) => id !== 'equations' && other(id)) ?? null
-})
-const openSelect = (label: string): void =>
-  document.querySelector<HTMLElement>(`[role="combobox"][aria-label="${label}"]`)?.click()
 const onBeads = computed(() => REPRESENTATIONS[setup.value.representation].works.includes('beads'))
 /** A wide frame needs the whole mat; its digits stand under its rods. */
 const wide = computed(
@@ -102,6 +99,29 @@ const wide = computed(
 const leaves = computed(() => bench.left !== null && !(now.value.open && now.value.standing.begun === 1))
 const stepping = computed(() => bench.bench.mode === 'show' || bench.replaying !== null)
 const working = computed(() => bench.bench.mode !== 'show' && !bench.replaying)
+
+/** The card of a material opens by itself the first time hands work with it in this browser. */
+const seen = useLocalStorage<string[]>('sett.cards-seen', [])
+const card = computed(() => {
+  const id = setup.value.representation
+  return working.value && id !== 'equations' && !seen.value.includes(id) ? id : null
+})
+const putCardAway = (): void => {
+  if (card.value) seen.value = [...seen.value, card.value]
+  focusHome()?.focus()
+}
+useHead({
+  title: () => `${pretty(bench.problem)} with ${REPRESENTATIONS[setup.value.representation].title} – Bench – Sett`,
+})
+function putBeside(id: RepresentationId): void {
+  besides.value = false
+  bench.setBeside(id)
+}
+/** Another material beside: chosen from the shelf, or put away. */
+function toggleBeside(): void {
+  if (bench.second) bench.setBeside(null)
+  else besides.value = true
+}
 
 useKeys({
   ArrowRight: () => (stepping.value ? forward() : bench.bench.undone.length > 0 && bench.redo()),
@@ -113,11 +133,11 @@ useKeys({
   Z: () => bench.bench.undone.length > 0 && bench.redo(),
   a: () => ask.value?.focus(),
   r: () => document.getElementById('read')?.focus(),
-  '/': () => moveLine.value?.focus(),
+  '/': () => foot.value?.focusMoveLine(),
   n: next,
   s: save,
-  m: () => openSelect('Material'),
-  w: () => openSelect('Way of working'),
+  m: () => ask.value?.openShelf('material'),
+  w: () => ask.value?.openShelf('way'),
   '!': () => bench.again({ mode: 'show' }),
   '@': () => bench.again({ mode: 'together' }),
   '#': () => bench.again({ mode: 'alone' }),
@@ -125,8 +145,8 @@ useKeys({
   f: () => (presenting.value = !presenting.value),
   Escape: () => (presenting.value = false),
   '?': () => (keys.value = true),
-  b: () => bench.setBeside(bench.second ? null : nearest.value),
-  '+': () => more.value?.advise(),
+  b: toggleBeside,
+  '+': () => foot.value?.advise(),
 })
 onBeforeUnmount(() => (presenting.value = false))
 </script>
@@ -141,7 +161,7 @@ onBeforeUnmount(() => (presenting.value = false))
         >From the Daybook: move {{ bench.replaying.at }} of {{ bench.replaying.benches.length - 1 }}. Look through it
         with ◂ and ▸, or go on from here.</span
       >
-      <button type="button" class="stone-button" @click="bench.look(0)">To its start</button>
+      <button type="button" class="stone-button" @click="bench.look(0)">Back to the start</button>
     </p>
     <p v-else-if="bench.aside" class="aside" role="status">
       <span
@@ -150,141 +170,58 @@ onBeforeUnmount(() => (presenting.value = false))
         >.</span
       >
       <button type="button" class="stone-button" @click="bench.bringBack">Bring it back</button>
-      <button type="button" class="stone-button bare" @click="bench.letGo">Let it go</button>
+      <button type="button" class="stone-button bare" @click="bench.letGo">Discard it</button>
     </p>
     <div class="work" :class="{ paired: bench.second }">
-      <div class="mat-side">
+      <div id="mat" class="mat-side" tabindex="-1">
         <MatSide
           :lit-places="litPlaces"
           :newest="newest"
           :places="places"
           @refuse="(why) => (notice = why)"
           @say="whispered"
+          @beside="besides = true"
         />
         <p
           v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.second && !wide"
           class="worth learner"
           :class="{ low: setup.representation === 'blocks' || setup.representation === 'chips' }"
-          aria-label="What is there now"
+          role="img"
+          :aria-label="`What is there now: ${printExact(now.standing.value)}`"
         >
           {{ figures(printExact(now.standing.value)) }}
         </p>
       </div>
-      <PagePanel :lit-places="litPlaces" />
-    </div>
-    <section class="say" :class="tone" aria-label="What to say">
-      <PredictCard
-        v-if="asked"
-        :prediction="asked"
-        :places="Array.from({ length: places + decimalsIn(setup.problem) }, (_, i) => places - 1 - i)"
-        @see="seePrediction"
-      />
-      <div v-else class="learner words">
-        <span
-          ><span v-if="tone === 'again'" class="sign" aria-hidden="true">↻ </span
-          ><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓ </span>{{ said }}</span
-        >
-        <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">
-          Do it
-        </button>
-        <span v-if="!said" class="quiet">Sett is quiet. It writes what is moved.</span>
-        <BeadNotes v-if="detail" :detail="detail" />
+      <div class="page-side">
+        <FirstCard v-if="card && !presenting" :id="card" @close="putCardAway" />
+        <PagePanel :lit-places="litPlaces" />
       </div>
-      <button
-        v-if="canSpeak && !presenting"
-        type="button"
-        class="stone-button aloud"
-        aria-label="Say it aloud"
-        :aria-pressed="aloud"
-        @click="aloud = !aloud"
-      >
-        <i class="pi pi-volume-up" aria-hidden="true" />
-      </button>
-    </section>
+    </div>
+    <SayStrip :strip="strip" :asked="asked" :places="places" @see="seePrediction" />
     <p class="sr-only" aria-live="polite">{{ spoken }}</p>
     <p class="sr-only" aria-live="polite">{{ whisper }}</p>
-    <section v-if="!presenting" class="foot" aria-label="Steps">
-      <StoneCourse />
-      <div class="controls">
-        <template v-if="stepping">
-          <button type="button" class="stone-button" aria-label="Back" @click="back">
-            <i class="pi pi-caret-left" aria-hidden="true" />
-          </button>
-          <button type="button" class="stone-button main" aria-label="Next step" @click="forward">
-            <i class="pi pi-caret-right" aria-hidden="true" /> Step
-          </button>
-          <button type="button" class="stone-button" :aria-label="playing ? 'Stop' : 'Play'" @click="play">
-            <i :class="playing ? 'pi pi-pause' : 'pi pi-play'" aria-hidden="true" />
-          </button>
-          <button
-            v-if="!bench.replaying"
-            type="button"
-            class="stone-button"
-            :aria-pressed="predicts"
-            @click="predicts = !predicts"
-          >
-            Predict
-          </button>
-          <button
-            v-if="onBeads && !bench.replaying"
-            type="button"
-            class="stone-button"
-            :aria-pressed="bench.byMove"
-            @click="bench.byMove = !bench.byMove"
-          >
-            Move by move
-          </button>
-        </template>
-        <template v-else>
-          <button
-            type="button"
-            class="stone-button"
-            aria-label="Undo"
-            :disabled="bench.bench.past.length === 0"
-            @click="bench.undo()"
-          >
-            <i class="pi pi-undo" aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            class="stone-button"
-            aria-label="Redo"
-            :disabled="bench.bench.undone.length === 0"
-            @click="bench.redo()"
-          >
-            <i class="pi pi-refresh" aria-hidden="true" />
-          </button>
-          <button type="button" class="stone-button" :disabled="!bench.next" @click="offer">Offer a move</button>
-          <button v-if="onBeads && leaves" type="button" class="stone-button" @click="bench.make('bench', 'go on')">
-            Leave it, next number
-          </button>
-        </template>
-        <MoveLine ref="moveLine" />
-        <span class="gap" />
-        <button v-if="!bench.second" type="button" class="stone-button" @click="bench.setBeside(nearest)">
-          Beside
-        </button>
-        <MoreMenu ref="more" />
-        <button type="button" class="stone-button" :disabled="bench.bench.log.length === 0" @click="save">Save</button>
-        <button type="button" class="stone-button" @click="next">Next problem</button>
-        <button
-          v-if="bench.queue.length > 0"
-          type="button"
-          class="stone-button bare"
-          :aria-label="`${bench.queue.length} chains are set to come. Let them go`"
-          @click="bench.queue = []"
-        >
-          {{ bench.queue.length }} to come <i class="pi pi-times" aria-hidden="true" />
-        </button>
-        <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">
-          <i class="pi pi-expand" aria-hidden="true" />
-        </button>
-        <button type="button" class="stone-button" aria-label="Keys" @click="keys = true">?</button>
-      </div>
-    </section>
-    <button v-else type="button" class="stone-button leave" @click="presenting = false">Leave presenting</button>
+    <BenchFoot
+      ref="foot"
+      :stepping="stepping"
+      :on-beads="onBeads"
+      :leaves="leaves"
+      :showing="showing"
+      @offer="offer"
+      @save="save"
+      @next="next"
+      @beside="besides = true"
+      @keys="keys = true"
+    />
     <SaveDialog v-if="saving" v-model:open="saving" @saved="saved" />
     <KeysDialog v-if="keys" v-model:open="keys" />
+    <MaterialShelf
+      v-if="besides"
+      :problem="setup.problem"
+      :chosen="bench.second"
+      :beside="setup.representation"
+      @choose="putBeside"
+      @close="besides = false"
+    />
   </div>
 </template>
 
@@ -308,15 +245,16 @@ onBeforeUnmount(() => (presenting.value = false))
 .aside {
   grid-row: 2;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 0.8rem;
+  gap: 0.3rem 0.8rem;
   padding: 4px 14px;
   background: var(--paper-2);
   border-bottom: 1.5px solid var(--edge);
 }
 .work {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 384px;
+  grid-template-columns: minmax(0, 1fr) 360px;
   min-height: 0;
 }
 .work.paired {
@@ -326,6 +264,19 @@ onBeforeUnmount(() => (presenting.value = false))
   position: relative;
   min-height: 0;
   min-width: 0;
+}
+.page-side {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-height: 0;
+  background: var(--sheet);
+}
+.page-side > .page {
+  grid-row: 2;
+}
+.page-side > .first {
+  overflow: auto;
+  max-height: 62vh;
 }
 .worth {
   position: absolute;
@@ -343,118 +294,64 @@ onBeforeUnmount(() => (presenting.value = false))
   top: auto;
   bottom: 8px;
 }
-.say {
-  background: var(--paper-2);
-  border-top: 1.5px solid var(--edge);
-  padding: 8px 16px;
-  min-height: 62px;
-  display: flex;
-  align-items: center;
-  border-left: 8px solid transparent;
-}
-.say.again {
-  border-left-color: var(--plum);
-  background: var(--plum-wash);
-}
-.say.agrees {
-  border-left-color: var(--moss);
-  background: var(--moss-wash);
-}
-/* The button is always at the end of the strip. */
-.aloud {
-  margin-left: auto;
-}
-.words {
-  font-size: 1.45rem;
-  line-height: 1.25;
-  display: flex;
-  gap: 0.8rem;
-  align-items: center;
-  flex-wrap: wrap;
-}
-.sign {
-  font-weight: 700;
-}
-.foot {
-  padding: 6px 12px 8px;
-  display: grid;
-  gap: 4px;
-  min-width: 0;
-  border-top: 1.5px solid var(--edge);
-}
-.controls {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-items: center;
-}
-.gap {
-  flex: 1;
-}
-.leave {
-  position: absolute;
-  right: 12px;
-  bottom: 9px;
+.presenting .worth {
+  font-size: clamp(2rem, 3.6vw, 5rem);
 }
 .presenting :deep(.lines) {
-  font-size: 2rem;
+  font-size: clamp(1.8rem, 3.4vw, 5rem);
 }
 .presenting :deep(.sheet) {
-  --s: 60px;
-  font-size: 2.3rem;
+  --s: clamp(56px, 4.8vw, 110px);
+  font-size: clamp(2.1rem, 3.5vw, 5rem);
 }
-.presenting .words {
-  font-size: 2rem;
-}
-/* The way out of presenting lies over the strip's end. */
-.presenting .say {
-  padding-right: 190px;
-}
-@media (max-width: 900px) {
-  .work,
-  .work.paired {
-    grid-template-columns: minmax(0, 1fr) 260px;
-  }
-}
-@media (max-width: 700px) {
-  .bench {
-    height: auto;
-    min-height: 100%;
-  }
-  .work,
-  .work.paired {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: 42vh auto;
-  }
-  .work.paired {
-    grid-template-rows: 84vh auto;
-  }
-  /* What is said and the next step stay in reach of the thumb. */
-  .say {
-    position: sticky;
-    bottom: 114px;
-    z-index: 6;
-  }
-  .foot {
-    position: sticky;
-    bottom: 0;
-    z-index: 6;
-    background: var(--paper);
-  }
-  .controls {
-    flex-wrap: nowrap;
-    overflow-x: auto;
-  }
-  .controls > * {
-    flex: none;
-  }
-  .words {
-    font-size: 1.15rem;
-  }
+.presenting :deep(.stone) {
+  font-size: clamp(1.1rem, 1.7vw, 2rem);
+  min-height: 56px;
 }
 @media (min-width: 1700px) {
   .work {
     grid-template-columns: minmax(0, 1fr) 520px;
+  }
+  .presenting .work {
+    grid-template-columns: minmax(0, 1fr) 36vw;
+  }
+}
+@media (max-width: 1150px) {
+  .work,
+  .work.paired {
+    grid-template-columns: minmax(0, 1fr) 236px;
+  }
+}
+/* In a small window the whole bench scrolls: the mat keeps half of what is seen, and nothing lies over anything. */
+@media (max-width: 700px), (max-height: 560px) {
+  .bench {
+    height: auto;
+    min-height: 100%;
+    grid-template-rows: auto;
+  }
+  .work,
+  .work.paired {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: max(54dvh, 215px);
+  }
+  .work.paired {
+    grid-template-rows: max(108dvh, 430px);
+  }
+  .page-side {
+    grid-row: 2;
+  }
+  .bench > .work {
+    display: contents;
+  }
+  .bench > .work > .mat-side {
+    grid-row: 3;
+    height: max(54dvh, 215px);
+  }
+  .bench > .work.paired > .mat-side {
+    height: max(108dvh, 430px);
+  }
+  .bench > .work > .page-side {
+    grid-row: 6;
   }
 }
 </style>

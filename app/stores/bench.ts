@@ -11,6 +11,7 @@ import {
   type Bench,
   type Mode,
 } from '../../core/record/bench'
+import { spokenMoves } from '../../core/record/spoken'
 import { recordOf, reopen, type WorkRecord } from '../../core/record/record'
 import { DEFAULT_CHOICES, type AbacusChoices } from '../../core/choices'
 import { translate } from '../../core/record/translate'
@@ -25,6 +26,7 @@ import { benchRequest, besides, followed } from '../utils/benchRequest'
 import { nextProblem } from '../utils/nextProblem'
 import { keptAbacus, keptDraft, keptDrafts, keptId, type Draft } from '../utils/kept'
 import { request } from '../utils/request'
+import { draftKey } from '../utils/tabs'
 import { useClassroom } from './classroom'
 
 /** What is asked for otherwise than it is set. */
@@ -50,7 +52,7 @@ export const useBench = defineStore('bench', () => {
   const abacus = computed<AbacusChoices>(
     () => ownAbacus.value ?? classroom.classroom?.hands.abacus ?? DEFAULT_CHOICES.abacus,
   )
-  const draft = useLocalStorage<Draft | null>('sett.draft', null, { serializer: keptDraft })
+  const draft = useLocalStorage<Draft | null>(draftKey(), null, { serializer: keptDraft })
   /** Unfinished work that new problems pushed aside, the newest last; there until it is brought back or let go. */
   const asides = useLocalStorage<readonly Draft[]>('sett.aside', [], { serializer: keptDrafts })
 
@@ -229,13 +231,22 @@ export const useBench = defineStore('bench', () => {
     return true
   }
 
-  /** Makes a typed move on the first material here that knows it; what none knows is refused by the main one. */
+  /**
+   * Makes a typed move on the first material here that knows it; what none knows may be said in everyday words, and is then done by
+   * the main one as an act. What neither is, the main material refuses.
+   */
   function type(text: string): boolean {
     const { representation: main, all, both } = bench.value.setup
     const here: readonly RepresentationId[] = both ? [...all, both] : all
     const knows = (id: RepresentationId): boolean => 'ok' in attempt(() => REPRESENTATIONS[id].parse(text.trim()))
-    const on = here.find((id) => id !== 'equations' && knows(id)) ?? main
-    return make(on, text.trim())
+    const on = here.find((id) => id !== 'equations' && knows(id))
+    if (on) return make(on, text.trim())
+    const spoken = attempt(() => spokenMoves(bench.value, text.trim()))
+    if ('refused' in spoken) {
+      refusal.value = spoken.refused
+      return false
+    }
+    return spoken.ok ? spoken.ok.every((move) => make(main, move)) : make(main, text.trim())
   }
 
   const undo = (): boolean => make('bench', 'undo')

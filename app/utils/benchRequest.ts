@@ -34,7 +34,7 @@ export function benchRequest(text: string, settings: BenchSettings): PlanRequest
   return {
     problem: text,
     representation: material,
-    choices: { words, ...(hands ? structuredClone(hands) : {}), abacus: { ...abacus } },
+    choices: { words: { ...words }, ...(hands ? structuredClone(hands) : {}), abacus: { ...abacus } },
     also: [...besides(material), ...(stands && !byHand ? [stands] : [])],
     both: byHand ? stands : null,
     ...(waysOf(problem, REPRESENTATIONS[material]).some((w) => w.way === way) ? { way } : {}),

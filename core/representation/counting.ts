@@ -71,6 +71,8 @@ export interface Material {
   readonly verbs: Verbs
   /** One thing and several, for people: “finger”, “fingers”. */
   readonly thing: readonly [string, string]
+  /** How the first number is set out, where it is not simply so many taps. */
+  readonly opening?: string
   /** How many can be out at once, by the classroom's choices. */
   room(choices: Choices): number
   /** Whether a full set is remembered and begun again. */
@@ -369,6 +371,7 @@ export const counting = (m: Material): Representation<CountingState, CountingMov
   kind: m.kind,
   works: ['counting'],
   verbs: { lay: m.verbs.out, join: m.setsApart ? m.verbs.join : m.verbs.out, take: m.verbs.take, thing: m.thing },
+  opening: m.opening ?? `${m.verbs.out} {number} ${m.thing[1]}, one tap for each`,
   fits: m.fits,
   ...(m.allows ? { allows: m.allows } : {}),
   ...(m.prefers ? { prefers: m.prefers } : {}),

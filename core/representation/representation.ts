@@ -73,6 +73,8 @@ export interface Representation<State = unknown, Move = unknown> {
   readonly prefers?: readonly string[]
   /** What its hands do, for speech: raise and fold fingers, put and return counters. */
   readonly verbs?: HandWords
+  /** How a hand sets out the first number, for “Now …”: `{number}` in words and `{pieces}` place by place are put in. */
+  readonly opening?: string
   /** Can it hold this problem, in a class with these choices (the usual ones where none are given); if not, why, in words. */
   fits(problem: Problem, choices?: Choices): Fit
   /** An empty start. `beside` says what it is worked beside, where that makes a difference to writing. */

@@ -8,7 +8,7 @@ import { moveInWords, saySlip } from './beads'
 import { capital, named, operationWord, pretty, say, type WordPack } from './words'
 
 /** Pieces in words: “five tens and two ones”. */
-function piecesInWords(pieces: readonly Pieces[], pack: WordPack): string {
+export function piecesInWords(pieces: readonly Pieces[], pack: WordPack): string {
   const said = pieces.map((p) => {
     const place = placeOfUnit(p.unit)!
     // “Take away one”, never “one one”.

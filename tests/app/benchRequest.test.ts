@@ -1,9 +1,8 @@
-import { WORD_SETS } from '../../core/choices'
 import fc from 'fast-check'
 import './nuxt'
 import { benchRequest, followed, type BenchSettings } from '../../app/utils/benchRequest'
 import { nextProblem } from '../../app/utils/nextProblem'
-import { DEFAULT_CHOICES } from '../../core/choices'
+import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
 import { rulesIn } from '../../core/course/sameRules'
 import { setUp } from '../../core/plan/setup'
 import { features } from '../../core/problem/features'
@@ -52,7 +51,7 @@ describe('what a bench is asked for', () => {
     const room = settings()
     const { choices } = benchRequest('52 - 37', room)
     ;(room.hands as { away: string[] }).away.push('left-thumb')
-    expect(choices).toMatchObject({ away: [], words: 'exchange' })
+    expect(choices).toMatchObject({ away: [], words: WORD_SETS.exchange })
     expect(choices!.abacus).not.toBe(room.abacus)
   })
 })

@@ -1,8 +1,7 @@
-import { WORD_SETS } from '../../core/choices'
 import { openWindow, serverSays, stored } from './nuxt'
 import { useBench } from '../../app/stores/bench'
 import { useClassroom } from '../../app/stores/classroom'
-import { DEFAULT_CHOICES } from '../../core/choices'
+import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
 import { handsSchema } from '../../shared/schemas'
 
 type BenchStore = ReturnType<typeof useBench>

@@ -9,6 +9,7 @@ import type { Advice } from '../../../core/course/advice'
 
 /** Which way fits this problem and this learner: an ordered list with its reasons. The teacher decides. */
 const open = defineModel<boolean>('open', { required: true })
+useReturnFocus()
 const bench = useBench()
 const losesTrack = useLocalStorage('sett.loses-track', false)
 const advice = computed(() =>

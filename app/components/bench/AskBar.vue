@@ -1,26 +1,38 @@
 <script setup lang="ts">
 import { materialName } from '../../utils/materialName'
-import { waysOf } from '../../../core/way/index'
-import { offersFor, REPRESENTATIONS } from '../../../core/representation/index'
-import { parseProblem } from '../../../core/problem/problem'
+import { focusHome } from '../../composables/useReturnFocus'
+import { holdersOf, offersFor, REPRESENTATIONS } from '../../../core/representation/index'
+import { parseProblem, printProblem } from '../../../core/problem/problem'
 import { attempt, type Refusal } from '../../../core/refusal'
+import { wayById } from '../../../core/way/index'
 import { pretty } from '../../../core/speech/words'
 import type { Mode } from '../../../core/record/bench'
 import type { RepresentationId } from '../../../core/representation/representation'
 import type { WayId } from '../../../core/way/way'
 
+const MaterialShelf = defineAsyncComponent(() => import('../shelf/MaterialShelf.vue'))
+const WayShelf = defineAsyncComponent(() => import('../shelf/WayShelf.vue'))
+
 const bench = useBench()
 const presenting = usePresenting()
+const { pinned, lately, used } = useShelf()
 const text = ref(pretty(bench.problem))
 const refused = shallowRef<Refusal | null>(null)
 const box = ref<{ $el: HTMLInputElement } | null>(null)
 const read = ref('')
+const shelf = ref<'material' | 'way' | null>(null)
 watch(
-  () => bench.problem,
-  (p) => {
-    text.value = pretty(p)
+  () => [bench.problem, bench.id],
+  () => {
+    text.value = pretty(bench.problem)
     read.value = ''
+    refused.value = null
   },
+)
+watch(
+  () => bench.material,
+  (id) => used(id),
+  { immediate: true },
 )
 
 const MODES: readonly { id: Mode; label: string }[] = [
@@ -28,67 +40,92 @@ const MODES: readonly { id: Mode; label: string }[] = [
   { id: 'together', label: 'Together' },
   { id: 'alone', label: 'Alone' },
 ]
-const materials = computed(() =>
-  offersFor(bench.bench.setup.problem, bench.bench.setup.choices)
-    .filter((o) => o.representation !== 'equations')
-    .map((o) => ({ value: o.representation, label: o.title, disabled: !o.fits, why: o.why })),
+/** What is typed, once it can be read; until then what is on the mat. */
+const typed = computed(() => attempt(() => parseProblem(text.value)))
+const onMat = computed(() => bench.bench.setup.problem)
+const wanted = computed(() => ('ok' in typed.value ? typed.value.ok : onMat.value))
+/** Whether the box says another problem than the mat. */
+const differs = computed(() =>
+  'ok' in typed.value ? printProblem(typed.value.ok) !== bench.problem : text.value.trim() !== pretty(bench.problem),
 )
-const ways = computed(() =>
-  waysOf(bench.bench.setup.problem, REPRESENTATIONS[bench.bench.setup.representation]).map((w) => ({
-    value: w.way,
-    label: w.title,
-    school: w.school,
-    at: w.at,
-  })),
-)
-const material = computed({ get: () => bench.material, set: (m: RepresentationId) => void bench.moveTo(m) })
-const way = computed({ get: () => bench.way, set: (w: WayId) => void bench.again({ way: w }) })
+/** The nearest materials that hold what is typed: the one in hand, those pinned and used lately, then the others. */
+const nearest = computed<readonly RepresentationId[]>(() => {
+  if (!differs.value || 'refused' in typed.value) return []
+  const fits = offersFor(wanted.value, bench.bench.setup.choices)
+    .filter((o) => o.fits && o.representation !== 'equations')
+    .map((o) => o.representation)
+  const first = [bench.material, ...pinned.value, ...lately.value, ...fits]
+  return [...new Set(first)].filter((id) => fits.includes(id)).slice(0, 3)
+})
 
 function ask(): void {
   refused.value = bench.ask(text.value)
   if (refused.value) select(refused.value)
-  else {
-    text.value = pretty(bench.problem)
-    box.value?.$el.blur()
-  }
+  else done()
 }
 /** Puts the cursor on the trouble. */
 function select(refusal: Refusal): void {
   const input = box.value?.$el
-  if (!input || !refusal.span) return
+  if (!input) return
   input.focus()
-  input.setSelectionRange(refusal.span.at, refusal.span.at + refusal.span.length)
+  if (refusal.span) input.setSelectionRange(refusal.span.at, refusal.span.at + refusal.span.length)
 }
-/** The materials that would hold what was asked, when this one cannot: the nearest two. */
-const instead = computed(() => {
-  const asked = attempt(() => parseProblem(text.value))
-  if (!refused.value || 'refused' in asked) return []
-  const offers = offersFor(asked.ok, bench.bench.setup.choices)
-  const here = offers.find((o) => o.representation === bench.material)
-  if (!here || here.fits) return []
-  const named = offers.filter((o) => o.fits && here.instead.includes(o.representation))
-  return (named.length > 0 ? named : offers.filter((o) => o.fits))
-    .filter((o) => o.representation !== 'equations')
-    .slice(0, 2)
+/** What was asked lies on the mat, and so does the focus. */
+function done(): void {
+  text.value = pretty(bench.problem)
+  shelf.value = null
+  void nextTick(() => focusHome()?.focus())
+}
+/** The materials that would hold what was asked, when this one cannot. */
+const instead = computed<readonly RepresentationId[]>(() => {
+  if (!refused.value || 'refused' in typed.value) return []
+  const here = offersFor(typed.value.ok, bench.bench.setup.choices).find((o) => o.representation === bench.material)
+  return here && !here.fits ? holdersOf(typed.value.ok, bench.material, bench.bench.setup.choices).slice(0, 2) : []
 })
-function askOn(material: RepresentationId): void {
-  refused.value = bench.ask(text.value, { material })
+/** Works what is typed with this material; where that is on the mat already, the work goes on there. */
+function workWith(material: RepresentationId): void {
+  refused.value = differs.value ? bench.ask(text.value, { material }) : bench.moveTo(material)
+  if (!refused.value) done()
+}
+function openShelf(which: 'material' | 'way'): void {
+  if (which === 'material' && 'refused' in typed.value) {
+    refused.value = typed.value.refused
+    return select(refused.value)
+  }
+  shelf.value = which
+}
+function workBy(way: WayId): void {
+  refused.value = differs.value ? bench.ask(text.value, { way }) : bench.again({ way })
+  if (!refused.value) done()
+}
+function workIn(mode: Mode): void {
+  refused.value = differs.value ? bench.ask(text.value, { mode }) : bench.again({ mode })
+  if (refused.value) select(refused.value)
 }
 function readIt(): void {
-  if (read.value.trim() && bench.make(bench.bench.setup.representation, `read ${read.value.trim()}`)) read.value = ''
+  if (!read.value.trim() || !bench.make(bench.bench.setup.representation, `read ${read.value.trim()}`)) return
+  read.value = ''
+  focusHome()?.focus()
+}
+function leave(): void {
+  text.value = pretty(bench.problem)
+  read.value = ''
+  refused.value = null
+  focusHome()?.focus()
 }
 
-const answerShown = computed(() => (bench.result.read === null ? '' : bench.result.read))
+const answerShown = computed(() => (bench.result.read === null ? '' : pretty(bench.result.read)))
 defineExpose({
   focus: () => {
     box.value?.$el.focus()
     box.value?.$el.select()
   },
+  openShelf,
 })
 </script>
 
 <template>
-  <section class="ask" aria-label="The problem">
+  <section class="ask" :class="{ presenting }" aria-label="The problem">
     <form class="problem" novalidate @submit.prevent="ask">
       <label class="sr-only" for="problem">Problem</label>
       <InputText
@@ -103,82 +140,84 @@ defineExpose({
         :aria-invalid="refused !== null"
         :aria-describedby="refused ? 'problem-trouble' : undefined"
         @input="refused = null"
+        @keydown.esc.stop="leave"
       />
       <button type="submit" class="stone-button main">Lay it out</button>
     </form>
     <form v-if="bench.bench.mode !== 'show'" class="answer" novalidate @submit.prevent="readIt">
-      <label for="read" class="learner">=</label>
+      <label for="read" class="learner"><span class="sr-only">Answer</span><span aria-hidden="true">=</span></label>
       <InputText
         id="read"
         v-model="read"
         class="learner"
         inputmode="numeric"
         autocomplete="off"
-        aria-label="What is there now?"
+        aria-label="Answer"
         :placeholder="answerShown"
+        @keydown.esc.stop="leave"
       />
-      <button type="submit" class="stone-button" :disabled="read.trim() === ''">Read</button>
+      <button type="submit" class="stone-button" :disabled="read.trim() === ''">Answer</button>
     </form>
     <span class="gap" />
-    <label v-if="!presenting" class="with"
-      ><span>with</span>
-      <Select
-        v-model="material"
-        :options="materials"
-        option-label="label"
-        option-value="value"
-        option-disabled="disabled"
-        aria-label="Material"
-        class="material"
-        ><template #option="{ option }"
-          ><span class="way-option"
-            ><strong>{{ option.label }}</strong
-            ><small v-if="option.why">{{ option.why }}</small></span
-          ></template
-        ></Select
-      ></label
-    >
-    <Select
-      v-if="!presenting"
-      v-model="way"
-      :options="ways"
-      option-label="label"
-      option-value="value"
-      aria-label="Way of working"
-      class="way"
-    >
-      <template #option="{ option }"
-        ><span class="way-option"
-          ><strong>{{ option.label }}</strong
-          ><small>{{ option.school }}</small
-          ><small class="quiet">{{ option.at }}</small></span
-        ></template
-      >
-    </Select>
-    <div v-if="!presenting" class="modes" role="group" aria-label="How it is worked">
+    <template v-if="!presenting">
       <button
-        v-for="m in MODES"
-        :key="m.id"
         type="button"
-        class="stone-button"
-        :aria-pressed="bench.bench.mode === m.id"
-        @click="bench.again({ mode: m.id })"
+        class="stone-button choice"
+        aria-haspopup="dialog"
+        :aria-label="`Material: ${REPRESENTATIONS[bench.material].title}`"
+        @click="openShelf('material')"
       >
-        {{ m.label }}
+        <span class="label"
+          >with <strong>{{ REPRESENTATIONS[bench.material].title }}</strong></span
+        ><span class="wedge" aria-hidden="true" />
       </button>
-    </div>
-    <p v-if="refused" id="problem-trouble" class="trouble" role="alert">
-      {{ refused.message }}
       <button
-        v-for="o in instead"
-        :key="o.representation"
         type="button"
-        class="stone-button"
-        @click="askOn(o.representation)"
+        class="stone-button choice"
+        aria-haspopup="dialog"
+        :aria-label="`Way of working: ${wayById(bench.way).title}`"
+        @click="openShelf('way')"
       >
-        Work it with {{ materialName(o.representation) }}
+        <span class="label">{{ wayById(bench.way).title }}</span><span class="wedge" aria-hidden="true" />
       </button>
+      <div class="modes" role="group" aria-label="Who does the moves">
+        <button
+          v-for="m in MODES"
+          :key="m.id"
+          type="button"
+          class="stone-button"
+          :aria-pressed="bench.bench.mode === m.id"
+          @click="workIn(m.id)"
+        >
+          {{ m.label }}
+        </button>
+      </div>
+    </template>
+    <p v-if="refused" id="problem-trouble" class="under trouble" role="alert">
+      <span>{{ refused.message }}</span>
+      <button v-for="id in instead" :key="id" type="button" class="stone-button" @click="workWith(id)">
+        Work it with {{ materialName(id) }}
+      </button>
+      <span v-if="differs" class="still">The mat still has {{ pretty(bench.problem) }}.</span>
     </p>
+    <p v-else-if="differs && nearest.length > 0 && !presenting" class="under" role="status">
+      <span>Work {{ pretty(printProblem(wanted)) }} with</span>
+      <button v-for="id in nearest" :key="id" type="button" class="stone-button" @click="workWith(id)">
+        {{ materialName(id) }}
+      </button>
+      <button type="button" class="stone-button bare" aria-haspopup="dialog" @click="openShelf('material')">
+        another material …
+      </button>
+      <span class="still">The mat still has {{ pretty(bench.problem) }}.</span>
+    </p>
+    <MaterialShelf
+      v-if="shelf === 'material'"
+      :problem="wanted"
+      :chosen="bench.material"
+      @choose="workWith"
+      @close="shelf = null"
+    />
+    <WayShelf v-if="shelf === 'way'" :problem="wanted" :chosen="bench.way" @choose="workBy" @close="shelf = null" />
   </section>
 </template>
 
@@ -187,31 +226,28 @@ defineExpose({
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 0.6rem;
-  padding: 9px 14px;
-  min-height: 64px;
+  gap: 0.5rem;
+  padding: 8px 14px;
+  min-height: 60px;
   border-bottom: 1.5px solid var(--edge);
   position: relative;
 }
-.problem {
+.problem,
+.answer {
   display: flex;
   gap: 6px;
+  align-items: center;
 }
 .problem :deep(#problem) {
-  width: 12.5rem;
+  width: 12rem;
   font-size: 1.5rem;
   font-weight: 700;
   padding-top: 0;
   padding-bottom: 0;
 }
 .problem :deep(#problem.long) {
-  width: 17rem;
+  width: 16rem;
   font-size: 1.1rem;
-}
-.answer {
-  display: flex;
-  gap: 6px;
-  align-items: center;
 }
 .answer label {
   font-size: 1.5rem;
@@ -226,10 +262,20 @@ defineExpose({
 .gap {
   flex: 1;
 }
-.with {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
+.choice {
+  min-width: 0;
+  max-width: 17rem;
+  flex: 0 1 auto;
+}
+.choice .label {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.wedge {
+  flex: none;
+  border: 6px solid transparent;
+  border-top-color: currentcolor;
+  translate: 0 3px;
 }
 .modes {
   display: flex;
@@ -238,26 +284,61 @@ defineExpose({
   border-radius: 0;
   margin-left: -1.5px;
 }
-.way-option {
-  display: grid;
-  max-width: 20rem;
-  white-space: normal;
-}
-.trouble {
+.under {
   flex-basis: 100%;
-  background: var(--plum-wash);
-  border-left: 5px solid var(--plum);
-  padding: 0.4rem 0.8rem;
+  background: var(--paper-2);
+  border-left: 5px solid var(--edge);
+  padding: 0.3rem 0.8rem;
   display: flex;
-  gap: 1rem;
+  flex-wrap: wrap;
+  gap: 0.3rem 0.7rem;
   align-items: center;
 }
-@media (max-width: 1100px) {
-  .problem :deep(#problem) {
-    width: 9rem;
+.trouble {
+  background: var(--plum-wash);
+  border-left-color: var(--plum);
+}
+.still {
+  margin-left: auto;
+  font-weight: 700;
+}
+.presenting .problem :deep(#problem),
+.presenting .answer label,
+.presenting .answer :deep(#read) {
+  font-size: clamp(1.6rem, 3.4vw, 5rem);
+  width: auto;
+  height: auto;
+}
+.presenting .problem :deep(#problem) {
+  width: min(11em, 60vw);
+}
+.presenting .answer :deep(#read) {
+  width: 4em;
+}
+@media (max-width: 1150px) {
+  .ask {
+    padding: 6px 10px;
+    gap: 0.4rem;
   }
-  .with > span {
+  .problem :deep(#problem) {
+    width: 8.5rem;
+  }
+  .answer :deep(#read) {
+    width: 4rem;
+  }
+  .ask .stone-button {
+    padding-inline: 0.6rem;
+  }
+  .gap {
     display: none;
+  }
+  .modes {
+    margin-left: auto;
+  }
+}
+@media (min-width: 1000px) and (max-width: 1150px) {
+  .ask:not(:has(.under)) {
+    flex-wrap: nowrap;
   }
 }
 @media (max-width: 600px) {
@@ -265,17 +346,26 @@ defineExpose({
     flex: 1 0 100%;
   }
   .problem :deep(#problem) {
+    flex: 1;
     width: 100%;
     min-width: 0;
   }
-  .ask :deep(.p-select) {
-    max-width: 10.5rem;
+  .answer {
+    flex: 1 1 100%;
   }
-  .gap {
-    display: none;
+  .answer :deep(#read) {
+    flex: 1;
   }
-  .with span {
-    display: none;
+  .choice {
+    flex: 1 1 40%;
+    max-width: none;
+    justify-content: space-between;
+  }
+  .modes {
+    flex: 1 1 100%;
+  }
+  .modes .stone-button {
+    flex: 1;
   }
 }
 </style>

@@ -10,7 +10,7 @@ import {
 } from '../../../core/representation/columns/state'
 import { DEFAULT_CHOICES, type Choices } from '../../../core/choices'
 import { belowText, blankNought, sheetRows } from '../../utils/sheetRows'
-import { walkSquares } from '../../utils/walkSquares'
+import { walkNear } from '../../utils/walkNear'
 
 const props = withDefaults(
   defineProps<{
@@ -105,10 +105,13 @@ function key(event: KeyboardEvent): void {
   else if (event.key === 's') small()
   else if (event.key === '>' && props.state.draft) pull('right')
   else if (event.key === '<' && props.state.draft) pull('left')
-  else if (!walkSquares(event)) return
+  else if (!walkNear(event, squaresAround(event))) return
   event.preventDefault()
   event.stopPropagation()
 }
+const squaresAround = (event: KeyboardEvent): HTMLElement[] => [
+  ...(event.currentTarget as HTMLElement).closest('.sheet')!.querySelectorAll<HTMLElement>('button.square'),
+]
 const choose = (cell: Cell): void => void (chosen.value = cell)
 const onTop = computed(
   () =>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** How the abacus is worked at this bench; the room's own choices stay as they are. */
 const open = defineModel<boolean>('open', { required: true })
+useReturnFocus()
 const bench = useBench()
 const choices = computed({
   get: () => bench.abacus,

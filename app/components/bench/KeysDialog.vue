@@ -1,23 +1,34 @@
 <script setup lang="ts">
+import { capital } from '../../../core/number/words'
+import { REPRESENTATIONS } from '../../../core/representation/index'
+
+/** Help where one is: the material’s card, then every key. */
 const open = defineModel<boolean>('open', { required: true })
+useReturnFocus()
+const HandCard = defineAsyncComponent(() => import('../shelf/HandCard.vue'))
+const bench = useBench()
+const card = computed(() => {
+  const id = bench.bench.setup.representation
+  return id === 'equations' ? null : id
+})
 const KEYS: readonly (readonly [string, string])[] = [
-  ['→  ←', 'next stone, a stone back'],
+  ['→  ←', 'next step, back one step'],
   ['Space', 'play or stop'],
   ['P', 'ask for a prediction before each step'],
   ['H', 'offer the next move'],
   ['Z   Shift Z', 'undo, redo'],
-  ['A', 'ask: to the problem'],
-  ['R', 'read: to the answer box'],
+  ['A', 'ask: go to the problem box'],
+  ['R', 'go to the answer box'],
   ['/', 'type a move'],
-  ['N', 'the same kind, other numbers'],
+  ['N', 'the same kind of problem with other numbers'],
   ['S', 'save to the Daybook'],
   ['M   W', 'material, way of working'],
   ['1 2 3 with Shift', 'Show, Together, Alone'],
-  ['B', 'another material beside, or away'],
-  ['+', 'which way fits?'],
-  ['L', 'learner'],
+  ['B', 'put another material beside it, or away'],
+  ['+', 'which way suits this problem?'],
+  ['L', 'choose the learner'],
   ['.', 'say it again'],
-  ['F', 'present: only ask, mat, page, words'],
+  ['F', 'present: the problem, the mat and the page, large'],
   [
     'On the mat',
     'arrows walk · Enter picks up, lets go · a digit picks up so many · B breaks · T ties · Esc puts back',
@@ -28,7 +39,12 @@ const KEYS: readonly (readonly [string, string])[] = [
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Keys" :style="{ width: '36rem', maxWidth: '94vw' }">
+  <Dialog v-model:visible="open" modal header="Help" :style="{ width: '40rem', maxWidth: '94vw' }">
+    <template v-if="card">
+      <h2>{{ capital(REPRESENTATIONS[card].title) }}, by hand</h2>
+      <HandCard :id="card" class="card" />
+    </template>
+    <h2>Keys</h2>
     <dl class="keys">
       <template v-for="[key, what] in KEYS" :key="key"
         ><dt>{{ key }}</dt>
@@ -39,6 +55,13 @@ const KEYS: readonly (readonly [string, string])[] = [
 </template>
 
 <style scoped>
+h2 {
+  font-size: 1.05rem;
+  margin: 0.2rem 0 0.5rem;
+}
+.card {
+  margin-bottom: 1rem;
+}
 .keys {
   display: grid;
   grid-template-columns: 9.5rem 1fr;

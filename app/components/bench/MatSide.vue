@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { isRepresentation, offersFor, REPRESENTATIONS } from '../../../core/representation/index'
-import type { RepresentationId } from '../../../core/representation/representation'
+import { isRepresentation, REPRESENTATIONS } from '../../../core/representation/index'
 import { packOf } from '../../../core/speech/words'
 import { sayMatch } from '../../../core/speech/match'
 import { capital } from '../../../core/number/words'
@@ -9,7 +8,7 @@ import { matchOf } from '../../../core/record/bench'
 
 /** The mat of the material in hand, and where one is wanted a second beside it, worked in step. */
 const props = defineProps<{ litPlaces: readonly number[]; newest: boolean; places: number }>()
-const emit = defineEmits<{ refuse: [why: string]; say: [text: string] }>()
+const emit = defineEmits<{ refuse: [why: string]; say: [text: string]; beside: [] }>()
 
 const bench = useBench()
 const setup = computed(() => bench.bench.setup)
@@ -19,11 +18,6 @@ const besideMoment = computed(() => (setup.value.both ? now.value.second! : now.
 /** What is lit on the second: the same columns, or where it is worked by hand its own newest. */
 const besideLit = computed(() =>
   setup.value.both ? (now.value.second?.stones.at(-1)?.acts.flatMap(placesOf) ?? []) : props.litPlaces,
-)
-const others = computed(() =>
-  offersFor(setup.value.problem, setup.value.choices)
-    .filter((o) => o.fits && o.representation !== 'equations' && o.representation !== setup.value.representation)
-    .map((o) => ({ value: o.representation, label: o.title })),
 )
 const titleOf = (id: string): string => (isRepresentation(id) ? capital(REPRESENTATIONS[id].title) : '')
 /** What the second one waits for, or what is owed on it; in Alone only what is a matter of setting out. */
@@ -57,14 +51,15 @@ const matched = computed(() => {
     />
     <section v-if="beside" class="second" :aria-label="`Beside it: ${titleOf(beside)}`">
       <div class="bar">
-        <Select
-          :model-value="beside"
-          :options="others"
-          option-label="label"
-          option-value="value"
-          aria-label="Beside it"
-          @update:model-value="(id: RepresentationId) => bench.setBeside(id)"
-        />
+        <button
+          type="button"
+          class="stone-button choice"
+          aria-haspopup="dialog"
+          :aria-label="`Beside it: ${titleOf(beside)}. Choose another`"
+          @click="emit('beside')"
+        >
+          {{ titleOf(beside) }}<span class="wedge" aria-hidden="true" />
+        </button>
         <span v-if="bench.bench.mode !== 'show'" class="hands" role="group" aria-label="Who works it">
           <button
             type="button"
@@ -136,6 +131,11 @@ const matched = computed(() => {
   padding: 4px 6px;
   background: var(--paper-2);
   align-items: center;
+}
+.wedge {
+  border: 6px solid transparent;
+  border-top-color: currentcolor;
+  translate: 0 3px;
 }
 .hands {
   display: flex;

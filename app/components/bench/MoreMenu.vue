@@ -10,22 +10,42 @@ const reading = ref(false)
 const framing = ref(false)
 const menu = ref<{ toggle: (event: Event) => void } | null>(null)
 const items = [
-  { label: 'Which way fits?', command: () => (advising.value = true) },
-  { label: 'Read the numbers', command: () => (reading.value = true) },
   {
-    label: 'Several ways on one board',
-    command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),
+    label: 'For this problem',
+    items: [
+      { label: 'Which way suits it?', command: () => (advising.value = true) },
+      { label: 'Read the numbers aloud', command: () => (reading.value = true) },
+      {
+        label: 'Compare several ways side by side',
+        command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),
+      },
+    ],
   },
-  { label: 'Missing digits', command: () => navigateTo('/missing') },
-  { label: 'How the abacus is worked', command: () => (framing.value = true) },
-  { label: 'Chains for a rule', command: () => navigateTo('/chains') },
-  { label: 'Spinner and cards', command: () => navigateTo('/spinner') },
+  {
+    label: 'Practice',
+    items: [
+      { label: 'Find missing digits', command: () => navigateTo('/missing') },
+      { label: 'Spin and add: spinner and number cards', command: () => navigateTo('/spinner') },
+      { label: 'Set chains that need one bead rule', command: () => navigateTo('/chains') },
+      { label: 'Rehearse rules, beads and fingers', command: () => navigateTo('/rehearse') },
+    ],
+  },
+  {
+    label: 'Settings',
+    items: [
+      { label: 'How we work the abacus', command: () => (framing.value = true) },
+      { label: 'Move the notches on touch numerals', command: () => navigateTo('/notches') },
+      { label: 'Room, words and learners', command: () => navigateTo('/room') },
+    ],
+  },
 ]
 defineExpose({ advise: () => (advising.value = true) })
 </script>
 
 <template>
-  <button type="button" class="stone-button" aria-haspopup="menu" @click="(e) => menu?.toggle(e)">More</button>
+  <button type="button" class="stone-button" aria-haspopup="menu" @click="(e) => menu?.toggle(e)">
+    Tools and practice
+  </button>
   <Menu ref="menu" :model="items" popup />
   <AdviceDialog v-if="advising" v-model:open="advising" />
   <FrameDialog v-if="framing" v-model:open="framing" />

@@ -8,6 +8,7 @@ import { pretty, say, packOf } from '../../../core/speech/words'
 
 /** Every number of the problem read aloud, and the sentence when it is worked; separators are put in as the class likes. */
 const open = defineModel<boolean>('open', { required: true })
+useReturnFocus()
 const bench = useBench()
 const { separator } = useFigures()
 const pack = computed(() => packOf(bench.bench.setup.choices.words))

@@ -2,6 +2,7 @@
 import { HELP_LEVELS, type Help } from '../../../shared/levels'
 
 const open = defineModel<boolean>('open', { required: true })
+useReturnFocus()
 const emit = defineEmits<{ saved: [] }>()
 const bench = useBench()
 const classroom = useClassroom()

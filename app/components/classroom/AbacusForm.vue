@@ -9,7 +9,7 @@ function set<K extends Row['key']>(key: K, value: string | number): void {
 }
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
 const naming = computed(() => (typeof choices.value.names === 'string' ? choices.value.names : 'own'))
-function name(chosen: string): void {
+function nameBy(chosen: string): void {
   const names =
     chosen === 'partner' || chosen === 'complement' ? chosen : { five: 'five complement', ten: 'ten complement' }
   choices.value = { ...choices.value, names }
@@ -86,7 +86,7 @@ const read = (row: Row, text: string): string | number => (typeof row.options[0]
     >
     <label
       >The complements are called
-      <select :value="naming" @change="(e) => name(valueOf(e))">
+      <select :value="naming" @change="(e) => nameBy(valueOf(e))">
         <option value="complement">five complement, ten complement</option>
         <option value="partner">partner of five, partner of ten</option>
         <option value="own">by our own names</option>

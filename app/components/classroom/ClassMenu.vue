@@ -2,7 +2,7 @@
 import type { MenuItem } from 'primevue/menuitem'
 
 const classroom = useClassroom()
-const theme = useLocalStorage<'light' | 'dark' | 'contrast'>('sett.theme', 'light')
+const { chosen } = useTheme()
 const menu = ref<{ toggle: (e: Event) => void } | null>(null)
 const button = ref<HTMLButtonElement | null>(null)
 
@@ -24,10 +24,10 @@ const items = computed<MenuItem[]>(() => [
   },
   {
     label: 'Looks',
-    items: (['light', 'dark', 'contrast'] as const).map((t) => ({
-      label: { light: 'Paper', dark: 'Evening', contrast: 'High contrast' }[t],
-      icon: t === theme.value ? 'pi pi-check' : 'pi pi-circle',
-      command: () => (theme.value = t),
+    items: (['system', 'light', 'dark', 'contrast'] as const).map((t) => ({
+      label: { system: 'As this computer has it', light: 'Paper', dark: 'Evening', contrast: 'High contrast' }[t],
+      icon: t === chosen.value ? 'pi pi-check' : 'pi pi-circle',
+      command: () => (chosen.value = t),
     })),
   },
   {

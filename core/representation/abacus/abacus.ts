@@ -87,6 +87,7 @@ const beaded = (frame: Frame): Representation<AbacusState, AbacusMove> => ({
   title: frame.title,
   kind: 'concrete',
   works: ['beads'],
+  opening: 'set {number}: push the beads of each digit to the bar',
   fits: (problem, choices = DEFAULT_CHOICES) => fits(frame, problem, choices),
   start: (problem, choices, beside) => start(frame, problem, choices, beside),
   apply,

@@ -210,6 +210,7 @@ function writeSum(s: ColumnsState, join: AmountAct, exchange: ExchangeAct): read
 const sheet = {
   kind: 'written',
   works: ['places'],
+  opening: 'write {number} down',
   apply,
   invert,
   shows: shown,

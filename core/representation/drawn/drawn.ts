@@ -164,6 +164,7 @@ export const drawn: Representation<DrawnState, DrawnMove> = {
   title: 'drawn tens',
   kind: 'drawn',
   works: ['places', 'parts', 'whole'],
+  opening: 'draw {number}: {pieces}, a tap in its column for each',
   allows: (way, problem) => way !== 'hop-up' && compare(reach(way, problem), exact(10 ** WIDTH)) < 0,
   fits: (problem) =>
     fitWholes(problem, {

@@ -172,6 +172,7 @@ export const openline: Representation<OpenLineState, OpenLineMove> = {
   title: 'open number line',
   kind: 'drawn',
   works: ['whole'],
+  opening: 'start the line at {number}',
   prefers: ['hops'],
   verbs: { lay: 'start at', join: 'hop', take: 'hop back', thing: ['hop', 'hops'], lands: true },
   fits: (problem) =>

@@ -252,6 +252,7 @@ export const placed = (m: PlacedMaterial): Representation<PlacedState, PlacedMov
     title: m.title,
     kind: 'concrete',
     works: ['places', 'parts', 'whole'],
+    opening: 'lay {number}: drag {pieces} from the store',
     allows: (way, problem) => way !== 'hop-up' && compare(reach(way, problem), exact(10 ** m.above)) < 0,
     fits: (problem) =>
       fitWholes(problem, {

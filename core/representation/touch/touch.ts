@@ -60,6 +60,7 @@ export const touch = counting({
   verbs: { out: 'touch', apart: 'ready', join: 'touch', take: 'untouch' },
   thing: ['touch', 'touches'],
   room: () => 18,
+  opening: 'touch the notches of {number}, one after another',
   stores: false,
   setsApart: false,
   fits,

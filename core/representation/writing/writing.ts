@@ -186,6 +186,7 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
   title: d.title,
   kind: 'written',
   works: d.works,
+  opening: 'write the first line: start with {number}',
   allows: d.allows,
   ...(d.cannotShow ? { cannotShow: d.cannotShow } : {}),
   fits: (problem) =>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { decimalsIn } from '../../../core/problem/problem'
+import type { Prediction } from '../../../core/speech/predict'
+
+/** What is said now, or a prediction that is asked for. */
+const props = defineProps<{ strip: ReturnType<typeof useSayStrip>; asked: Prediction | null; places: number }>()
+const emit = defineEmits<{ see: [verdict: string] }>()
+const bench = useBench()
+const presenting = usePresenting()
+const { said, detail, tone, aloud, canSpeak } = props.strip
+const columns = computed(() => {
+  const decimals = decimalsIn(bench.bench.setup.problem)
+  return Array.from({ length: props.places + decimals }, (_, i) => props.places - 1 - i)
+})
+</script>
+
+<template>
+  <section class="say" :class="[tone, { presenting }]" aria-label="What to say">
+    <PredictCard v-if="asked" :prediction="asked" :places="columns" @see="(verdict) => emit('see', verdict)" />
+    <div v-else class="learner words">
+      <span
+        ><span v-if="tone === 'again'" class="sign" aria-hidden="true">↻ </span
+        ><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓ </span>{{ said }}</span
+      >
+      <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">Do it</button>
+      <span v-if="!said" class="quiet">Sett says nothing now. It writes down what is moved.</span>
+      <BeadNotes v-if="detail" :detail="detail" />
+    </div>
+    <button
+      v-if="canSpeak && !presenting"
+      type="button"
+      class="stone-button aloud"
+      aria-label="Say it aloud"
+      :aria-pressed="aloud"
+      @click="aloud = !aloud"
+    >
+      <i class="pi pi-volume-up" aria-hidden="true" />
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.say {
+  background: var(--paper-2);
+  border-top: 1.5px solid var(--edge);
+  padding: 6px 14px;
+  min-height: 58px;
+  display: flex;
+  align-items: center;
+  border-left: 8px solid transparent;
+}
+.say.again {
+  border-left-color: var(--plum);
+  background: var(--plum-wash);
+}
+.say.agrees {
+  border-left-color: var(--moss);
+  background: var(--moss-wash);
+}
+/* The button is always at the end of the strip. */
+.aloud {
+  margin-left: auto;
+}
+.words {
+  font-size: 1.45rem;
+  line-height: 1.25;
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.sign {
+  font-weight: 700;
+}
+.presenting .words {
+  font-size: clamp(1.5rem, 2.4vw, 3.4rem);
+}
+@media (max-width: 700px), (max-height: 560px) {
+  .words {
+    font-size: 1.15rem;
+  }
+  .say {
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { REPRESENTATIONS } from '../../../core/representation/index'
+import { capital } from '../../../core/number/words'
+import type { ShelfId } from './thumbs'
+
+/** The card of a material that comes out for the first time; it stands beside the mat until it is put away. */
+defineProps<{ id: ShelfId }>()
+const emit = defineEmits<{ close: [] }>()
+</script>
+
+<template>
+  <section class="first" :aria-label="`How to work with ${REPRESENTATIONS[id].title}`">
+    <header>
+      <h2>{{ capital(REPRESENTATIONS[id].title) }}, by hand</h2>
+      <button type="button" class="stone-button" @click="emit('close')">Got it</button>
+    </header>
+    <HandCard :id="id" />
+    <p class="quiet">You will find this again under ?.</p>
+  </section>
+</template>
+
+<style scoped>
+.first {
+  background: var(--sheet);
+  border-bottom: 3px solid var(--clay);
+  padding: 10px 14px;
+  display: grid;
+  gap: 8px;
+}
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.6rem;
+}
+h2 {
+  font-size: 1.1rem;
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { capital } from '../../../core/number/words'
+import type { Problem } from '../../../core/problem/problem'
+import { offersFor } from '../../../core/representation/index'
+import type { RepresentationId } from '../../../core/representation/representation'
+import { pretty } from '../../../core/speech/words'
+import { printProblem } from '../../../core/problem/problem'
+import { GROUPS, type ShelfId } from './thumbs'
+import type { ShelfItem } from './ShelfDialog.vue'
+
+/** Materials by picture for one problem: those that hold it first, the others with the reason. */
+const props = defineProps<{
+  problem: Problem
+  chosen: RepresentationId | null
+  /** For a second material beside: only what holds the problem, and not the first. */
+  beside?: RepresentationId
+}>()
+const emit = defineEmits<{ choose: [id: RepresentationId]; close: [] }>()
+const bench = useBench()
+const { pinned, lately, pin } = useShelf()
+
+const items = computed(() => {
+  const offers = offersFor(props.problem, bench.bench.setup.choices).filter((o) => o.representation !== 'equations')
+  return new Map(
+    offers
+      .filter((o) => !props.beside || (o.fits && o.representation !== props.beside))
+      .map((o): [RepresentationId, ShelfItem] => [
+        o.representation,
+        {
+          id: o.representation,
+          title: capital(o.title),
+          line: o.why,
+          fits: o.fits,
+          pinned: pinned.value.includes(o.representation),
+        },
+      ]),
+  )
+})
+const itemsOf = (ids: readonly RepresentationId[]): readonly ShelfItem[] =>
+  ids.flatMap((id) => items.value.get(id) ?? [])
+const groups = computed(() => {
+  const first = itemsOf([...new Set([...pinned.value, ...lately.value])]).filter((i) => i.fits)
+  const sorted = GROUPS.map((g) => {
+    const all = itemsOf(g.ids)
+    return { title: g.title, items: [...all.filter((i) => i.fits), ...all.filter((i) => !i.fits)] }
+  })
+  // Groups in which something holds the problem come before those in which nothing does.
+  const holds = (g: { items: readonly ShelfItem[] }): boolean => g.items.some((i) => i.fits)
+  return [
+    ...(first.length > 0 && !props.beside ? [{ title: 'Pinned and used lately', items: first }] : []),
+    ...sorted.filter(holds),
+    ...sorted.filter((g) => !holds(g)),
+  ].filter((g) => g.items.length > 0)
+})
+</script>
+
+<template>
+  <ShelfDialog
+    :header="
+      beside ? `Beside it, for ${pretty(printProblem(problem))}` : `Work ${pretty(printProblem(problem))} with …`
+    "
+    search="Find a material"
+    :chosen="chosen"
+    :groups="groups"
+    @choose="(id) => emit('choose', id as RepresentationId)"
+    @pin="(id) => pin(id as RepresentationId)"
+    @close="emit('close')"
+  >
+    <template #picture="{ id }"><MaterialThumb :id="id as ShelfId" /></template>
+  </ShelfDialog>
+</template>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { capital } from '../../../core/number/words'
+import type { Problem } from '../../../core/problem/problem'
+import { printProblem } from '../../../core/problem/problem'
+import { REPRESENTATIONS } from '../../../core/representation/index'
+import { waysOf } from '../../../core/way/index'
+import type { WayId } from '../../../core/way/way'
+import { pretty } from '../../../core/speech/words'
+
+/** Ways of working by picture, for the problem and the material on the bench. */
+const props = defineProps<{ problem: Problem; chosen: WayId }>()
+const emit = defineEmits<{ choose: [id: WayId]; close: [] }>()
+const bench = useBench()
+const material = computed(() => REPRESENTATIONS[bench.bench.setup.representation])
+const groups = computed(() => [
+  {
+    title: `With ${material.value.title}`,
+    items: waysOf(props.problem, material.value).map((w) => ({
+      id: w.way,
+      title: capital(w.title),
+      line: w.school,
+      fits: true,
+    })),
+  },
+])
+/** A picture in two short lines for each way. Drawn for Sett. */
+const PICTURES: Readonly<Record<WayId, readonly [string, string]>> = {
+  'ones-first': ['52 − 37', '→ 2 − 7'],
+  'exchanges-first': ['52', '40 + 12'],
+  'by-column': ['2 + 3 + 7', '= 12'],
+  apart: ['30 + 40', '7 + 5'],
+  hops: ['45 ⌒ 75', '+30'],
+  'make-friendly': ['29 + 46', '30 + 45'],
+  'over-and-back': ['− 180', '+ 2'],
+  'hop-up': ['37 ⌒ 40', '⌒ 52'],
+  'count-all': ['● ● ● ●', '1 2 3 4'],
+  'count-on': ['8 ·', '9 10 11'],
+  'count-on-from-greater': ['3 + 8', '8 · 9 10'],
+  'take-away': ['● ● ✕ ✕', '2'],
+  'count-back': ['14 ·', '13 12 11'],
+  'count-up': ['8 → 14', '9 10 …'],
+  'skip-count': ['4 8 12', '1 2 3'],
+  nines: ['9 × 4', '3 | 6'],
+  compensate: ['+ 7', '+10 −3'],
+  'count-beads': ['+ 7', '1 1 1 …'],
+}
+</script>
+
+<template>
+  <ShelfDialog
+    :header="`Ways to work ${pretty(printProblem(problem))}`"
+    search="Find a way"
+    :chosen="chosen"
+    :groups="groups"
+    @choose="(id) => emit('choose', id as WayId)"
+    @close="emit('close')"
+  >
+    <template #picture="{ id }">
+      <span class="picture learner" aria-hidden="true"
+        ><span v-for="line in PICTURES[id as WayId]" :key="line">{{ line }}</span></span
+      >
+    </template>
+  </ShelfDialog>
+</template>
+
+<style scoped>
+.picture {
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  height: 5.4rem;
+  background: var(--paper-2);
+  border-radius: 3px;
+  font-weight: 700;
+  font-size: 1.25rem;
+  line-height: 1.3;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,266 @@
+import type { ShelfId } from './thumbs'
+
+/** One thing a hand does with a material: a picture of before and after, and a sentence. */
+export interface HandStep {
+  readonly title: string
+  readonly text: string
+  /** What is on the left and on the right of the arrow, each 44 wide and 44 high: filled shapes and lines. */
+  readonly from: Side
+  readonly to: Side
+}
+interface Side {
+  readonly fill?: string
+  readonly line?: string
+  readonly text?: string
+}
+
+const box = (x: number, y: number, w: number, h: number): string => `M${x} ${y}h${w}v${h}h${-w}Z`
+const dot = (x: number, y: number, r = 4): string =>
+  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`
+const ten = (draw: (x: number, y: number) => string): string =>
+  Array.from({ length: 10 }, (_, i) => draw(6 + (i % 5) * 8, 12 + Math.floor(i / 5) * 14)).join('')
+const shelf = 'M0 12H44'
+const tray = 'M0 30H44'
+
+/** Pieces in columns: blocks and chips move alike. */
+const placed = (one: string, high: string, ones: string): readonly HandStep[] => [
+  {
+    title: 'Take',
+    text: 'Drag a piece from the store into its column. Or tap the store, then the column.',
+    from: { fill: one, line: shelf },
+    to: { fill: high, line: shelf },
+  },
+  {
+    title: 'Exchange',
+    text: 'Let a ten go among the ones: it becomes ten ones. Ten ones let go among the tens become one ten.',
+    from: { fill: high },
+    to: { fill: ones },
+  },
+  {
+    title: 'Take away',
+    text: 'Drag pieces to the tray at the foot.',
+    from: { fill: high },
+    to: { fill: box(6, 33, 30, 6), line: tray },
+  },
+  {
+    title: 'Put back',
+    text: 'Drag a piece back to the store. Undo takes any move back.',
+    from: { fill: high, line: shelf },
+    to: { fill: one, line: shelf },
+  },
+]
+const counted = (more: string, less: string, one: string, several: string, taken: string): readonly HandStep[] => [
+  { title: 'One more', text: more, from: {}, to: { fill: one, line: one === '' ? several : '' } },
+  {
+    title: 'One fewer',
+    text: less,
+    from: { fill: one && several, line: one === '' ? several : '' },
+    to: { line: taken, fill: one },
+  },
+]
+const lines = (kind: string): readonly HandStep[] => [
+  { title: 'Write', text: `${kind} Then press Write.`, from: { text: '30 + 40' }, to: { text: '= 70' } },
+  {
+    title: 'Begin',
+    text: 'The button with dots begins the next line for you; you finish it.',
+    from: { text: '7 + …' },
+    to: { text: '7 + 5' },
+  },
+  {
+    title: 'Put right',
+    text: 'A line that does not hold is struck and stays. Write it again below.',
+    from: { text: '7 + 5', line: 'M4 22H40' },
+    to: { text: '= 12' },
+  },
+]
+const sheet: readonly HandStep[] = [
+  {
+    title: 'Write',
+    text: 'Tap a square, then a digit on the pad or the keyboard.',
+    from: { line: box(10, 10, 24, 24) },
+    to: { line: box(10, 10, 24, 24), text: '5' },
+  },
+  {
+    title: 'Carry',
+    text: 'Tap the small square over the next column for a carry mark.',
+    from: { text: '12' },
+    to: { line: box(14, 4, 16, 12), text: '1' },
+  },
+  {
+    title: 'Lessen',
+    text: 'Tap a digit, strike it (X) and write one less. S puts the small 1 before a digit.',
+    from: { text: '52' },
+    to: { text: '52', line: 'M8 30L20 14' },
+  },
+  {
+    title: 'Put right',
+    text: 'Write another digit in the square: the old one is struck. Undo takes any mark back.',
+    from: { text: '6', line: 'M14 30L30 14' },
+    to: { text: '5' },
+  },
+]
+const bead = (y: number): string => `M8 ${y}l14 -6l14 6l-14 6Z`
+const beads = (upper: boolean): readonly HandStep[] => [
+  {
+    title: 'Set',
+    text: 'Push a bead to the bar: it counts. Those between it and the bar go with it.',
+    from: { fill: bead(36), line: 'M0 12H44' },
+    to: { fill: bead(20), line: 'M0 12H44' },
+  },
+  {
+    title: 'Clear',
+    text: 'Push it away from the bar again.',
+    from: { fill: bead(20), line: 'M0 12H44' },
+    to: { fill: bead(36), line: 'M0 12H44' },
+  },
+  ...(upper
+    ? [
+        {
+          title: 'Pinch',
+          text: 'With Pinch on, or with two fingers, the upper bead and lower ones move together.',
+          from: { fill: bead(6) + bead(38), line: 'M0 22H44' },
+          to: { fill: bead(14) + bead(30), line: 'M0 22H44' },
+        },
+      ]
+    : []),
+  {
+    title: 'By keyboard',
+    text: 'Arrows go from rod to rod and move a bead; a digit sets so many.',
+    from: { text: '← →' },
+    to: { text: '7' },
+  },
+]
+
+/** What hands do with each material, in twenty seconds of reading. Drawn for Sett. */
+export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
+  blocks: placed(
+    box(18, 1, 5, 10),
+    box(18, 14, 6, 28),
+    ten((x, y) => box(x - 3, y - 3, 6, 6)),
+  ),
+  chips: placed(
+    dot(22, 6, 5),
+    dot(22, 26, 6),
+    ten((x, y) => dot(x, y, 3.4)),
+  ),
+  drawn: [
+    { title: 'Draw', text: 'Tap a column: one line for a ten, one dot for a one.', from: {}, to: { line: 'M22 8V36' } },
+    {
+      title: 'Exchange',
+      text: 'Break crosses out a ten and draws ten ones below. Ring makes ten ones one ten.',
+      from: { line: 'M22 8V36M12 30L32 14' },
+      to: { fill: ten((x, y) => dot(x, y, 3)) },
+    },
+    {
+      title: 'Take away',
+      text: 'Tap what you drew: it is crossed out. Nothing is rubbed out.',
+      from: { fill: dot(22, 22, 5) },
+      to: { fill: dot(22, 22, 5), line: 'M12 12L32 32M32 12L12 32' },
+    },
+  ],
+  fingers: counted(
+    'Tap a finger that is down: it goes up and counts one.',
+    'Tap a raised finger, or press Fold: it goes down.',
+    box(18, 6, 8, 34),
+    box(18, 6, 8, 34),
+    'M10 36H34',
+  ),
+  joints: counted(
+    'Tap a mark: it counts one.',
+    'Press Unmark for one fewer.',
+    dot(22, 22, 7),
+    dot(22, 22, 7),
+    'M12 32L32 12',
+  ),
+  tallies: counted(
+    'Tap the paper, or press Draw: one stroke, the fifth across.',
+    'Press Cross: the last stroke is crossed out and stays to be seen.',
+    '',
+    'M12 8V36M20 8V36',
+    'M8 34L36 10M22 8V36',
+  ),
+  counters: [
+    ...counted(
+      'Tap the mat, or press Put: a counter comes out of the bowl.',
+      'Tap a counter, or press Return: it goes back to the bowl, so that it is not muddled with what is left.',
+      dot(22, 22, 8),
+      dot(22, 22, 8),
+      'M8 38H36',
+    ),
+    {
+      title: 'Set apart',
+      text: 'For the second number: set counters apart, then push them together.',
+      from: { fill: dot(8, 22) + dot(36, 22) },
+      to: { fill: dot(17, 22) + dot(27, 22) },
+    },
+  ],
+  touch: [
+    {
+      title: 'Touch',
+      text: 'Tap each notch once, along the pen’s way: each counts one. A comb is five.',
+      from: { line: 'M22 6V38', fill: '' },
+      to: { line: 'M22 6V38M12 14H32M12 30H32' },
+    },
+    {
+      title: 'Say',
+      text: 'Say the number at each touch. Counting on, the first word is one more than the number you keep.',
+      from: { text: '8 ·' },
+      to: { text: '9 10' },
+    },
+  ],
+  'touch-columns': [
+    {
+      title: 'Touch',
+      text: 'Each column on its own, from the ones: keep the greater digit, touch the notches of the other.',
+      from: { text: '7' },
+      to: { line: 'M22 6V38M12 14H32M12 30H32' },
+    },
+    ...sheet.slice(0, 2),
+  ],
+  nines: [
+    {
+      title: 'Fold',
+      text: 'Tap a finger: it folds. Count it from the left.',
+      from: { fill: box(6, 8, 6, 30) + box(18, 8, 6, 30) + box(30, 8, 6, 30) },
+      to: { fill: box(6, 8, 6, 30) + box(18, 30, 6, 8) + box(30, 8, 6, 30) },
+    },
+    {
+      title: 'Read',
+      text: 'Fingers before it are tens, fingers after it are ones.',
+      from: { fill: box(6, 8, 6, 30) + box(18, 30, 6, 8) + box(30, 8, 6, 30) },
+      to: { text: '1 | 1' },
+    },
+  ],
+  openline: [
+    { title: 'Start', text: 'Press the number to start from.', from: {}, to: { line: 'M2 30H42M10 24V36' } },
+    {
+      title: 'Hop',
+      text: 'Press +10, +1 or type a hop of your own. Each landing is written.',
+      from: { line: 'M2 30H42M10 24V36' },
+      to: { line: 'M2 30H42M10 24V36M10 28C14 8 28 8 32 28M32 24V36' },
+    },
+    {
+      title: 'Back',
+      text: 'Hops with − go back. Undo takes any hop back.',
+      from: { line: 'M2 30H42M32 24V36' },
+      to: { line: 'M2 30H42M32 28C28 8 14 8 10 28M10 24V36' },
+    },
+  ],
+  columns: sheet,
+  partials: lines('Write tens with tens, ones with ones, then both together.'),
+  friendly: lines('Write the question anew so that it is easier and worth the same.'),
+  splits: lines('Tap a number of the diagram to put it into the line.'),
+  abacus: beads(true),
+  'two-five': beads(true),
+  frame: beads(false),
+  'stay-put': [
+    {
+      title: 'Feel',
+      text: 'Stroke along a rod: its beads are told. Nothing moves by that.',
+      from: { fill: bead(22) },
+      to: { fill: bead(22), line: 'M22 4V40' },
+    },
+    ...beads(true).slice(0, 2),
+    ...beads(true).slice(3),
+  ],
+}

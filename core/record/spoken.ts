@@ -1,0 +1,62 @@
+import { amountAct, exchangeAct, type Act } from '../act/act'
+import { EXCHANGE_WORDS } from '../choices'
+import { MAX_DIGITS } from '../number/numeral'
+import { isEmpty, onlyPlace } from '../number/places'
+import { Refusal } from '../refusal'
+import { REPRESENTATIONS } from '../representation/index'
+import { countsIn, decimalAt, wordsOf, type Word } from '../representation/text'
+import type { Bench } from './bench'
+
+/** How far below the ones a spoken number may go. */
+const DECIMALS = 3
+
+/** Words that begin a move in any classroom, longest first, and what is meant. */
+const VERBS: readonly (readonly [readonly string[], 'exchange' | 'join' | 'take' | 'lay' | 'read'])[] = [
+  [['take', 'away'], 'take'],
+  [['set', 'out'], 'lay'],
+  ...[...EXCHANGE_WORDS, 'unbundle', 'break'].map((word) => [[word], 'exchange'] as const),
+  ...['take', 'minus', 'subtract', 'less', '-', '−'].map((word) => [[word], 'take'] as const),
+  ...['add', 'plus', 'and', 'join', '+'].map((word) => [[word], 'join'] as const),
+  ...['lay', 'put', 'draw', 'write', 'start'].map((word) => [[word], 'lay'] as const),
+  ...['read', 'answer', 'equals', '='].map((word) => [[word], 'read'] as const),
+]
+
+/**
+ * A move typed in the words that Sett itself uses, or that any class does: `exchange 1 ten`, `take away 7`, `add 8 ones`,
+ * `regroup 10 ones as 1 ten`. What a material calls its own moves is not read here. Undefined where it begins with none of them.
+ * @throws Refusal where the rest will not do.
+ */
+export function spokenAct(text: string): Act | undefined {
+  const words = wordsOf(text.replace(/^([+−-])(?=\d)/, '$1 '))
+  const found = VERBS.find(([said]) => said.every((word, i) => words[i]?.text === word))
+  if (!found) return undefined
+  const [said, meant] = found
+  const rest = words.slice(said.length)
+  if (meant === 'read') return { kind: 'read', value: decimalAt(rest[0], text) }
+  // What it is exchanged for follows from what is exchanged.
+  const until = rest.findIndex((w) => ['for', 'as', 'into'].includes(w.text))
+  const counts = countsIn(withoutOnes(until < 0 ? rest : rest.slice(0, until)), text, MAX_DIGITS + DECIMALS, DECIMALS)
+  if (meant !== 'exchange') return amountAct(meant, counts, DECIMALS)
+  const place = onlyPlace(counts)
+  if (place === undefined || isEmpty(counts))
+    throw new Refusal('One kind is exchanged at a time.', 'Like: exchange 1 ten, or exchange 10 ones.')
+  const count = counts[place]!
+  const making = count % 10 === 0
+  return making ? exchangeAct(place + 1 - DECIMALS, true, count / 10) : exchangeAct(place - DECIMALS, false, count)
+}
+
+/** `10 ones` and `ones` name a place, a bare number does not; a word like “all” before it says nothing more. */
+const withoutOnes = (words: readonly Word[]): readonly Word[] =>
+  words.filter((w) => w.text !== 'the' && w.text !== 'all')
+
+/** What is said in everyday words as typed moves of the main material; undefined where it begins with none of them. @throws Refusal where it cannot be done. */
+export function spokenMoves({ setup, now }: Bench, text: string): readonly string[] | undefined {
+  const act = spokenAct(text)
+  if (!act) return undefined
+  const main = REPRESENTATIONS[setup.representation]
+  const quiet = main.cannotShow?.(act)
+  if (quiet) throw new Refusal(quiet)
+  const moves = main.perform(now.states[main.id], act)
+  if (moves.length === 0) throw new Refusal(`There is nothing to move for “${text}” here.`)
+  return moves.map((move) => main.print(move))
+}

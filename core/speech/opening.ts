@@ -1,0 +1,35 @@
+import { piecesOf, type Act } from '../act/act'
+import { digitsOf } from '../number/places'
+import { decimalsOf, numeralOf } from '../number/numeral'
+import { sign } from '../number/exact'
+import { piecesInWords } from './say'
+import { capital, say, type WordPack } from './words'
+
+/**
+ * The first thing for a hand to do, said before anything lies there: “Now lay fifty-two: drag five tens and two ones from the
+ * store.” `opening` is the material's own way of setting a number out.
+ */
+export function sayOpening(act: Act | null, opening: string | undefined, pack: WordPack): string {
+  if (!act) return ''
+  switch (act.kind) {
+    case 'lay': {
+      if (act.inHead) return `Now keep ${say(act.amount, pack)} in your head.`
+      const decimals = decimalsOf([numeralOf(act.amount)])
+      const pieces = sign(act.amount) < 0 ? [] : piecesOf(digitsOf(act.amount, 1, decimals), decimals)
+      const how = (opening ?? 'set out {number}')
+        .replace('{number}', say(act.amount, pack))
+        .replace('{pieces}', piecesInWords(pieces, pack))
+      return `Now ${how}.`
+    }
+    case 'begin':
+      return act.to === null
+        ? `Now count in steps of ${say(act.step, pack)}.`
+        : `Now count from ${say(act.from, pack)} up to ${say(act.to, pack)}${act.step === '1' ? '' : `, in steps of ${say(act.step, pack)}`}.`
+    case 'group':
+      return 'Now fold one finger: the one that says how many nines.'
+    default:
+      return capital(
+        `now ${opening?.replace('{number}', 'the first number').replace('{pieces}', 'its pieces') ?? 'begin'}.`,
+      )
+  }
+}
