@@ -81,13 +81,13 @@ const WORK: readonly Work[] = [
   },
   {
     who: 'Fen',
-    problem: '38 + 24',
+    problem: '46 + 27',
     mode: 'alone',
     daysAgo: 1,
     pace: 4700,
     help: 'independent',
-    note: 'Left twelve ones standing and read the tens.',
-    moves: ['lay 38', 'set 24', 'push 4 ones', 'push 2 tens', 'read 512'],
+    note: 'Left thirteen ones standing and read the tens.',
+    moves: ['lay 46', 'set 27', 'push 7 ones', 'push 2 tens', 'read 613'],
   },
   {
     who: 'Ash',

@@ -29,7 +29,7 @@ export function usePlacedBoxes(given: {
     const shares = columns.value.map((p) => columnShare(form(p)))
     const total = shares.reduce((a, b) => a + b, 0)
     const below = height.value - SHELF
-    const tray = taking.value ? Math.max(92, below * 0.22) : 0
+    const tray = taking.value ? below * 0.3 : 0
     const beside = adding.value ? (below - tray) * 0.4 : 0
     const rows: Record<Zone, { y: number; h: number }> = {
       store: { y: 0, h: SHELF },

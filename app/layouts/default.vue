@@ -7,7 +7,7 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
 
 <template>
   <div class="frame" :class="{ presenting }">
-    <a class="skip" href="#main">To the main part</a>
+    <a class="skip" href="#main">Skip to the main part</a>
     <header v-if="!presenting">
       <NuxtLink class="name" to="/" aria-label="Sett, start">
         <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">

@@ -267,6 +267,7 @@ onBeforeUnmount(() => (presenting.value = false))
 }
 .page-side {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto minmax(0, 1fr);
   min-height: 0;
   background: var(--sheet);
@@ -319,7 +320,7 @@ onBeforeUnmount(() => (presenting.value = false))
 @media (max-width: 1150px) {
   .work,
   .work.paired {
-    grid-template-columns: minmax(0, 1fr) 236px;
+    grid-template-columns: minmax(0, 1fr) 224px;
   }
 }
 /* In a small window the whole bench scrolls: the mat keeps half of what is seen, and nothing lies over anything. */

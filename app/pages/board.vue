@@ -73,9 +73,7 @@ const NUMBERS = ['', 'One way says', 'Both ways say', 'All three ways say', 'All
       <p v-else-if="laid.panels.length > 0" class="said learner" :class="{ agree: laid.agree }" role="status">
         <span aria-hidden="true">{{ laid.agree ? '✓' : '↻' }}</span>
         {{
-          laid.agree
-            ? `${NUMBERS[laid.panels.length]} ${printExact(laid.panels[0]!.reads)}.`
-            : 'The ways do not come to the same.'
+          laid.agree ? `${NUMBERS[laid.panels.length]} ${printExact(laid.panels[0]!.reads)}.` : 'The ways do not agree.'
         }}
       </p>
       <p v-else class="said" role="status">No material here holds this problem.</p>

@@ -136,8 +136,8 @@ const sheet = (): void => window.print()
           <label
             >it comes
             <select v-model="kept.times">
-              <option value="once">just once</option>
-              <option value="some">once at least</option>
+              <option value="once">exactly once</option>
+              <option value="some">at least once</option>
             </select></label
           >
         </div>
@@ -166,7 +166,7 @@ const sheet = (): void => window.print()
           <label>How many <input v-model.number="kept.count" type="number" min="1" max="500" /></label>
         </div>
         <label class="check"
-          ><input v-model="kept.undoing" type="checkbox" /> A number may take back the one before it</label
+          ><input v-model="kept.undoing" type="checkbox" /> A number may undo the one before it</label
         >
         <label class="check"><input v-model="kept.single" type="checkbox" /> For a frame of single beads</label>
         <details>
@@ -186,7 +186,7 @@ const sheet = (): void => window.print()
             </button>
           </fieldset>
           <button v-if="kept.taught" type="button" class="stone-button" @click="kept.taught = null">
-            All that comes before
+            Everything before it
           </button>
         </details>
         <div class="row">

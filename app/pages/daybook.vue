@@ -166,9 +166,9 @@ async function taken(said: string): Promise<void> {
       </Column>
     </DataTable>
     <div v-else-if="loaded" class="none">
-      <p>Nothing is recorded {{ whose === 'all' ? 'yet' : `of ${classroom.nameOf(whose)} yet` }}.</p>
+      <p>Nothing is recorded {{ whose === 'all' ? 'yet' : `for ${classroom.nameOf(whose)} yet` }}.</p>
       <p class="quiet">
-        Work a problem at the bench and press Save. It will stand here with every move, to be opened and replayed.
+        Work a problem at the bench and press Save. It will be listed here with every move, ready to open and replay.
       </p>
       <NuxtLink class="stone-button main" to="/bench">To the bench</NuxtLink>
     </div>

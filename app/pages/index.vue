@@ -20,7 +20,7 @@ const stones = [
       </ol>
       <p>
         Ask a problem, move the blocks, and read what each move means. First give the room a name and say who learns
-        here. Then you are at the bench, with a problem laid ready.
+        here. Then you are at the bench, with a problem ready to work.
       </p>
     </div>
     <RoomForm first @done="navigateTo('/bench')" />

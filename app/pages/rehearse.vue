@@ -37,7 +37,7 @@ const SAID_KIND: Readonly<Record<Kind, string>> = {
   rule: 'Which rule?',
   finger: 'Which finger?',
   beads: 'Move the beads',
-  read: 'Read a setting',
+  read: 'Read the frame',
   set: 'Set a number',
 }
 function flip<T>(list: T[], one: T): T[] {
@@ -49,6 +49,9 @@ function flip<T>(list: T[], one: T): T[] {
 /** On a narrow screen the choices fold away as soon as something is asked. */
 const folded = ref(false)
 const item = shallowRef<Item | null>(null)
+/** While something is asked and not answered the grid keeps its rules to itself. */
+const open = ref(false)
+const hidden = computed(() => item.value !== null && open.value)
 /** Which turn it is: each is made anew. */
 const turn = ref(0)
 const now = ref(Date.now())
@@ -59,10 +62,12 @@ function ask(chosen?: Item): void {
   const { kinds, rules, digits } = kept.value
   item.value = chosen ?? nextItem(answers.value, { kinds, rules, digits, seed }, now.value) ?? null
   turn.value += 1
+  open.value = item.value !== null
   folded.value = true
 }
 async function answered(given: string, right: boolean, ms: number): Promise<void> {
   if (!item.value) return
+  open.value = false
   session.value = { tries: session.value.tries + 1, right: session.value.right + (right ? 1 : 0) }
   const learnerId = who.value === 'teacher' ? null : who.value
   await keep({ id: crypto.randomUUID(), learnerId, at: Date.now(), item: printItem(item.value), given, right, ms })
@@ -107,7 +112,7 @@ useKeys({ Enter: () => !item.value && ask() })
     <section class="wishes" :class="{ folded }" aria-label="What is rehearsed">
       <h1 class="sr-only">Rehearse</h1>
       <button type="button" class="stone-button unfold" :aria-expanded="!folded" @click="folded = !folded">
-        What is rehearsed
+        What to rehearse
       </button>
       <label class="who"
         >Who
@@ -181,11 +186,18 @@ useKeys({ Enter: () => !item.value && ask() })
             Taking away
           </button>
         </div>
-        <button type="button" class="stone-button" :aria-pressed="kept.ruled" @click="kept.ruled = !kept.ruled">
+        <button
+          type="button"
+          class="stone-button"
+          :aria-pressed="kept.ruled && !hidden"
+          :disabled="hidden"
+          @click="kept.ruled = !kept.ruled"
+        >
           Rules
         </button>
       </header>
-      <RuleGrid :rows="cells" :names="names" :rules="kept.ruled" @choose="choose" />
+      <p v-if="hidden" class="quiet" role="note">The rules are hidden while something is asked.</p>
+      <RuleGrid :rows="cells" :names="names" :rules="kept.ruled && !hidden" @choose="choose" />
       <dl class="sums">
         <div v-for="r in RULES" :key="r">
           <dt>{{ ruleName(r, names) }}</dt>

@@ -19,4 +19,7 @@ export interface DrawingSays {
   /** With the number of the thing meant, from 1, where a hand can say which. */
   more: [at?: number]
   less: []
+  /** One set apart for the next number, and one of those joined. */
+  apart: []
+  join: []
 }

@@ -77,7 +77,7 @@ export function adviseWays(problem: Problem, choices: Choices, { losesTrack }: N
   }
   if (numbers.length > 2)
     offer('abacus', 'compensate', `One setting carries the whole chain of ${numbers.length} numbers, digit by digit.`)
-  offer('partials', 'apart', 'Tens with tens, ones with ones, then both together: it always goes.')
+  offer('partials', 'apart', 'Tens with tens, ones with ones, then both together: it always works.')
   offer('openline', 'hops', 'One number stays whole; tens and ones are hopped, and every landing is written.')
   offer('drawn', 'ones-first', 'Squares, lines and dots show each exchange.')
   if (choices.columnMethod) offer('columns', 'ones-first', 'The column sheet, with every mark.')

@@ -35,8 +35,8 @@ export function whyNot(
   const forward = rule === 'direct' || rule === 'five' ? way > 0 : way < 0
   const name = rule === 'direct' ? 'Not direct' : `No ${ruleName(rule, names)}`
   if (side === 'upper') return `${name}: the upper bead is ${forward ? 'at the bar already' : 'not at the bar'}.`
-  const has = there === 0 ? 'none' : say(there, pack)
-  return `${name}: ${beads(wanted, 'lower', pack)} wanted, ${has} ${forward ? 'left to set' : 'there to clear'}.`
+  const has = there === 0 ? 'none is' : there === 1 ? 'only one is' : `only ${say(there, pack)} are`
+  return `${name}: that needs ${beads(wanted, 'lower', pack)}; ${has} ${forward ? 'free' : 'set'}.`
 }
 
 /** One movement of a hand in words: “Right thumb sets two lower beads on the ones.” */

@@ -28,10 +28,10 @@ export function readAs<T>({ format, called, schema, unsound }: FileKind<T>, json
   const parsed = schema.safeParse(json)
   if (!parsed.success) {
     const errors = fieldErrors(parsed.error)
-    refuse(422, `The file is not as it should be: ${errors[0]?.detail ?? ''} Nothing was taken in.`, errors)
+    refuse(422, `The file is not as it should be: ${errors[0]?.detail ?? ''} Nothing was imported.`, errors)
   }
   const errors = unsound(parsed.data)
-  if (errors.length > 0) refuse(422, `${errors[0]!.detail} Nothing was taken in.`, errors)
+  if (errors.length > 0) refuse(422, `${errors[0]!.detail} Nothing was imported.`, errors)
   return parsed.data
 }
 

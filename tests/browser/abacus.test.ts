@@ -1,6 +1,6 @@
 import type { WebDriver, WebElement } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, fileWith, Key, noViolations, pick, serve, text, type Running } from './world'
+import { browser, By, byRole, fileWith, Key, noViolations, pick, serve, text, type Running, take } from './world'
 
 let app: Running
 let driver: WebDriver
@@ -50,7 +50,7 @@ async function bench(
   )
   await driver.get(`${app.url}/bench`)
   await byRole(driver, 'group', 'The mat')
-  await pick(driver, 'Material', new RegExp(`^${material}`))
+  await take(driver, 'Material', new RegExp(`^${material}`, 'i'))
   await byRole(driver, 'slider', 'Ones rod')
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
@@ -63,7 +63,7 @@ const shows = async (name: string, value: number): Promise<void> => {
   await driver.wait(async () => (await (await rod(name)).getAttribute('aria-valuenow')) === String(value), 5000)
 }
 async function read(value: string): Promise<void> {
-  await (await byRole(driver, 'textbox', 'What is there now?')).sendKeys(value, Key.ENTER)
+  await (await byRole(driver, 'textbox', 'Answer')).sendKeys(value, Key.ENTER)
   await text(driver, stones, `read ${value.replace('-', '−')}`)
 }
 /** The middle of a bead, counted from the bar outwards. */
@@ -90,7 +90,7 @@ test('a chain worked alone by keyboard, with one slip, is named and recorded', a
   await press(Key.ARROW_LEFT, Key.ARROW_UP)
   await shows('Tens', 1)
   // Ten has come and nothing was given back; the learner goes on to the next number.
-  await click('Leave it, next number')
+  await click('Leave it and go on')
   await focus(await rod('Ones'))
   await press(Key.ARROW_UP)
   await read('19')
@@ -115,7 +115,7 @@ test('shown move by move: rule, reason and finger, and the rule beside the runni
   await text(driver, '[aria-label="What to say"]', 'Still to come: Right index clears one lower bead on the ones.')
   await press(Key.ARROW_RIGHT)
   await text(driver, '[aria-label="What to say"]', 'Five complement: +4 = +5 −1.')
-  await text(driver, '[aria-label="What to say"]', 'Not direct: four lower beads wanted, one left to set.')
+  await text(driver, '[aria-label="What to say"]', 'Not direct: that needs four lower beads; only one is free.')
   await text(driver, totals, /33 \+ 4 = 37\s+\+4 = \+5 −1/)
   await text(driver, '.chain', /33\s+\+\s+4\s+−\s+6\s+\+\s+2/)
   await noViolations(driver)
@@ -223,8 +223,8 @@ test('below nought: a one is owed, and what is not set is read', async () => {
 
 test('a bench may work its abacus otherwise than the room, and goes back to it', async () => {
   await bench('46 + 27', 'abacus', 'Show', { 'sett.by-move': 'false' })
-  await click('More')
-  await (await byRole(driver, 'menuitem', 'How the abacus is worked')).click()
+  await click('Tools and practice')
+  await (await byRole(driver, 'menuitem', 'How we work the abacus')).click()
   await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"] select'))).length === 7, 5000)
   for (const value of ['ones', 'complement', 'both', 'friend'])
     await (await driver.findElement(By.css(`[role="dialog"] option[value="${value}"]`))).click()
@@ -236,8 +236,8 @@ test('a bench may work its abacus otherwise than the room, and goes back to it',
   const said = '[aria-label="What to say"]'
   await text(driver, said, 'Add seven. Fifty-three now. Big and small friend: +7 = +2 −5 +10.')
   await text(driver, said, 'Left index sets the upper bead on the tens.')
-  await click('More')
-  await (await byRole(driver, 'menuitem', 'How the abacus is worked')).click()
+  await click('Tools and practice')
+  await (await byRole(driver, 'menuitem', 'How we work the abacus')).click()
   await click('As the room has it')
   await click('Go on')
   await text(driver, said, 'Both complements: +7 =')

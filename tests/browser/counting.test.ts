@@ -1,6 +1,6 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, Key, noViolations, pick, serve, text, type Running } from './world'
+import { browser, By, byRole, Key, noViolations, serve, text, type Running, take } from './world'
 
 let app: Running
 let driver: WebDriver
@@ -35,9 +35,9 @@ async function alone(problem: string, material: string, way?: string): Promise<v
     if (other) await other.click()
     return other || (await box.getAttribute('value'))?.includes('−') || !/[-×]/.test(problem)
   }, 5000)
-  await pick(driver, 'Material', new RegExp(`^${material}`))
+  await take(driver, 'Material', new RegExp(`^${material}`, 'i'))
   await click('Alone')
-  if (way) await pick(driver, 'Way of working', way)
+  if (way) await take(driver, 'Way of working', way)
   await byRole(driver, 'group', 'The mat')
 }
 async function say(...words: number[]): Promise<void> {
@@ -48,7 +48,7 @@ async function say(...words: number[]): Promise<void> {
   }
 }
 async function read(value: number): Promise<void> {
-  await (await byRole(driver, 'textbox', 'What is there now?')).sendKeys(String(value), Key.ENTER)
+  await (await byRole(driver, 'textbox', 'Answer')).sendKeys(String(value), Key.ENTER)
   await text(driver, '[aria-label="The course of stones"]', `read ${value}`)
 }
 async function move(typed: string): Promise<void> {
@@ -120,7 +120,7 @@ test('touch numerals: counted back from the number itself', async () => {
 test('the work goes along into another material, and a problem too large says where it fits', async () => {
   await alone('7 + 5', 'counters', 'count all')
   for (let i = 0; i < 7; i++) await click('Put one')
-  await pick(driver, 'Material', /^tallies/)
+  await take(driver, 'Material', /^tallies/)
   await text(driver, lines, '7')
   expect(await driver.findElements(By.css('.tally'))).toHaveLength(7)
   const box = await byRole(driver, 'textbox', 'Problem')
@@ -174,7 +174,7 @@ test('touch numerals in columns: the start is said again, and the column does no
 
 test('a set of sentence cards is worked one after another', async () => {
   await alone('2 + 3', 'counters', 'count all')
-  await click('Lay a set of four')
+  await click('Make four cards')
   for (let i = 0; i < 2; i++) await click('Put one')
   for (let i = 0; i < 3; i++) await click(/^Set one/)
   await click('Push together')

@@ -164,17 +164,56 @@ export async function text(driver: WebDriver, css: string, fits: string | RegExp
 export async function pick(driver: WebDriver, list: string, option: string | RegExp): Promise<void> {
   await (await byRole(driver, 'combobox', list)).click()
   const chosen = await byRole(driver, 'option', option)
-  await driver.wait(async () => {
-    const moving = await driver.executeScript<boolean>(
-      'return document.getAnimations().some((a) => a.effect?.target?.closest?.(".p-select-overlay"))',
-    )
-    return !moving
-  }, WAIT)
+  await still(driver, '.p-select-overlay')
   await chosen.click()
   await driver.wait(
     async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0,
     WAIT,
     `the list ${list} stays open`,
+  )
+}
+
+/** Chooses from a shelf by its button (`Material`, `Way of working`, `Beside`), and waits until the shelf is away. */
+export async function take(driver: WebDriver, shelf: string, name: string | RegExp): Promise<void> {
+  await (await byRole(driver, 'button', new RegExp(`^${shelf}`))).click()
+  await choose(driver, name)
+}
+
+/** Chooses a card of the shelf that is open. */
+export async function choose(driver: WebDriver, name: string | RegExp): Promise<void> {
+  const dialog = await driver.wait(until.elementLocated(By.css('[role="dialog"] .groups')), WAIT)
+  await driver.wait(
+    async () => {
+      const cards = await driver.findElements(By.css('[role="dialog"] .face:not([aria-disabled])'))
+      for (const card of cards) {
+        const title = await card.getAttribute('aria-label')
+        if (
+          typeof name === 'string'
+            ? title?.toLowerCase() !== name.toLowerCase()
+            : !new RegExp(name.source, 'i').test(title ?? '')
+        )
+          continue
+        await still(driver, '.p-dialog')
+        await card.click()
+        return true
+      }
+      return false
+    },
+    WAIT,
+    `no card called ${name}`,
+  )
+  await driver.wait(until.stalenessOf(dialog), WAIT, 'the shelf stays open')
+}
+
+/** Waits until nothing moves within what a selector finds. */
+async function still(driver: WebDriver, css: string): Promise<void> {
+  await driver.wait(
+    async () =>
+      !(await driver.executeScript<boolean>(
+        'return document.getAnimations().some((a) => a.effect?.target?.closest?.(arguments[0]))',
+        css,
+      )),
+    WAIT,
   )
 }
 
@@ -185,9 +224,12 @@ export function fileWith(said: string): string {
   return path
 }
 
+/** Every rule that axe has, best practice too. */
+const ALL_RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
+
 /** axe finds nothing to mend on what is shown. */
 export async function noViolations(driver: WebDriver): Promise<void> {
-  const { violations } = await new AxeBuilder(driver).analyze()
+  const { violations } = await new AxeBuilder(driver).options({ runOnly: ALL_RULES }).analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual([])
 }
 

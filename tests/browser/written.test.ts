@@ -1,6 +1,6 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, Key, noViolations, pick, serve, text, type Running } from './world'
+import { browser, By, byRole, Key, noViolations, pick, serve, text, type Running, choose } from './world'
 
 let app: Running
 let driver: WebDriver
@@ -45,7 +45,7 @@ async function move(...typed: string[]): Promise<void> {
 }
 async function beside(material: RegExp, hand: boolean): Promise<void> {
   await click('Beside')
-  await pick(driver, 'Beside it', material)
+  await choose(driver, material)
   await driver.wait(async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0, 5000)
   if (hand) await click('By hand')
 }
@@ -65,7 +65,7 @@ test('chips and columns by hand: the answer copied without marks is asked for th
   )
   await text(driver, '[aria-label="In step"]', 'no mark over the tens yet')
   await accessible()
-  await (await byRole(driver, 'textbox', 'What is there now?')).sendKeys('15', Key.ENTER)
+  await (await byRole(driver, 'textbox', 'Answer')).sendKeys('15', Key.ENTER)
   await click('Save')
   await byRole(driver, 'textbox', 'Note')
   await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
@@ -242,8 +242,8 @@ test('unsaved work stands as it was after the spinner, and what was done by hand
   await bench('52 - 37', 'chips', 'together')
   await beside(/^column sheet/, true)
   await move('lay 52', 'write 52')
-  await click('More')
-  await (await byRole(driver, 'menuitem', 'Spinner and cards')).click()
+  await click('Tools and practice')
+  await (await byRole(driver, 'menuitem', 'Spin and add: spinner and number cards')).click()
   for (let i = 0; i < 2; i++) {
     await click('Spin')
     await byRole(driver, 'button', 'Move the chips')
@@ -260,13 +260,13 @@ test('unsaved work stands as it was after the spinner, and what was done by hand
 
 test('which way fits is an ordered list with reasons, and one of them is worked at once', async () => {
   await bench('52 - 29', 'blocks', 'together')
-  await click('More')
-  await (await byRole(driver, 'menuitem', 'Which way fits?')).click()
+  await click('Tools and practice')
+  await (await byRole(driver, 'menuitem', 'Which way suits it?')).click()
   await text(driver, '[role="dialog"] .advice', '29 is 1 away from 30. Take that away and put it right.')
   await accessible()
   await click(/^Work it with friendly numbers/)
   await byRole(driver, 'textbox', 'Write the next line')
-  await click('More')
-  await (await byRole(driver, 'menuitem', 'Read the numbers')).click()
+  await click('Tools and practice')
+  await (await byRole(driver, 'menuitem', 'Read the numbers aloud')).click()
   await text(driver, '[role="dialog"]', 'Fifty-two')
 })

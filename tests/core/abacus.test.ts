@@ -312,7 +312,7 @@ describe('schools of working', () => {
       'thousands: direct',
     ])
     expect(detail!.digits[1]!.why).toEqual([
-      'Not direct: one lower bead wanted, none left to set.',
+      'Not direct: that needs one lower bead; none is free.',
       'No five complement: the upper bead is at the bar already.',
     ])
     expect(detail!.hands).toHaveLength(4)

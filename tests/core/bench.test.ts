@@ -90,9 +90,9 @@ describe('moves become stones and lines', () => {
   })
 
   test('a wrong reading is kept as read, and is not right', () => {
-    const b = work(open('38 + 24', 'alone'), 'lay 38', 'set 24', 'push 4 ones', 'push 2 tens', 'read 512')
-    expect(outcome(b)).toEqual({ finished: true, right: false, read: '512' })
-    expect(equations(b).at(-1)).toBe('read 512')
+    const b = work(open('46 + 27', 'alone'), 'lay 46', 'set 27', 'push 7 ones', 'push 2 tens', 'read 613')
+    expect(outcome(b)).toEqual({ finished: true, right: false, read: '613' })
+    expect(equations(b).at(-1)).toBe('read 613')
   })
 
   test('what the material cannot do is refused with the reason, and nothing changes', () => {

@@ -23,7 +23,7 @@ test('the demo class is whole: every record replays, and is right when it says s
   const records = store.records(null)
   expect(records.length).toBeGreaterThan(8)
   for (const r of records) expect(unsound(r.work as WorkRecord)).toBeUndefined()
-  expect(records.filter((r) => !r.outcome.right).map((r) => r.work.problem)).toEqual(['38 + 24', '8 + 7 + 1'])
+  expect(records.filter((r) => !r.outcome.right).map((r) => r.work.problem)).toEqual(['46 + 27', '8 + 7 + 1'])
   seedDemo(store, new Date())
   expect(store.records(null)).toHaveLength(records.length)
 })
@@ -94,7 +94,7 @@ test('a file with one bad record is refused whole, at the place', () => {
   } catch (error) {
     said = error as typeof said
   }
-  expect(said.data?.detail).toMatch(/^Move 2, “take 9 thousands”, cannot be made: .* Nothing was taken in\.$/)
+  expect(said.data?.detail).toMatch(/^Move 2, “take 9 thousands”, cannot be made: .* Nothing was imported\.$/)
   expect(said.data?.errors[0]?.pointer).toBe('/records/3/work/moves/1')
   expect(into.records(null)).toEqual([])
   expect(into.learners()).toEqual([])
@@ -150,7 +150,7 @@ describe('a file of rehearsals', () => {
       'written by a later Sett (version 2)',
       '/version',
     ],
-    ['no list', (f: RehearsalFile) => ({ ...f, answers: null }), 'Nothing was taken in.', '/answers'],
+    ['no list', (f: RehearsalFile) => ({ ...f, answers: null }), 'Nothing was imported.', '/answers'],
     ['a made-up item', with3({ item: 'rule 6+0' }), '“rule 6+0” is nothing to rehearse.', '/answers/3/item'],
     ['a bad name', with3({ learner: '<b>' }), 'A code name is made of letters and digits.', '/answers/3/learner'],
     ['a time before time', with3({ at: 0 }), 'When is wanted', '/answers/3/at'],

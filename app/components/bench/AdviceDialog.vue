@@ -25,12 +25,12 @@ function work(a: Advice): void {
   <Dialog
     v-model:visible="open"
     modal
-    :header="`Which way fits ${pretty(bench.problem)}?`"
+    :header="`Which way suits ${pretty(bench.problem)}?`"
     :style="{ width: '40rem', maxWidth: '94vw' }"
   >
     <label class="track"><input v-model="losesTrack" type="checkbox" /> The learner loses track on the way</label>
     <p v-if="advice.length === 0" class="quiet">
-      This is counted in steps, or folded on the hands: there is no other way to choose here.
+      This one is counted in steps or shown on the hands, so there is no other way to choose.
     </p>
     <ol class="advice">
       <li v-for="a in advice" :key="a.representation + a.way">
@@ -44,11 +44,11 @@ function work(a: Advice): void {
           :aria-label="`Work it with ${materialName(a.representation)}, ${wayById(a.way).title}`"
           @click="work(a)"
         >
-          Work it so
+          Work it this way
         </button>
       </li>
     </ol>
-    <p class="quiet">Common practice; any other way is as welcome.</p>
+    <p class="quiet">This is common practice. Any other way is just as welcome.</p>
   </Dialog>
 </template>
 

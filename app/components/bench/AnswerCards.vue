@@ -63,7 +63,7 @@ function laySet(): void {
         <p class="card sentence learner">
           {{ pretty(sentence) }} = <span class="gap" :class="{ filled: read }">{{ read ?? ' ' }}</span>
         </p>
-        <button type="button" class="stone-button" @click="laySet">Lay a set of four</button>
+        <button type="button" class="stone-button" @click="laySet">Make four cards</button>
       </template>
     </div>
     <div v-if="answering" class="cards-row" role="group" aria-label="Answer cards">

@@ -68,7 +68,7 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
         </button>
         <button type="button" class="stone-button" :disabled="!bench.next" @click="emit('offer')">Offer a move</button>
         <button v-if="onBeads && leaves" type="button" class="stone-button" @click="bench.make('bench', 'go on')">
-          Leave it, next number
+          Leave it and go on
         </button>
       </template>
       <template v-if="!presenting">

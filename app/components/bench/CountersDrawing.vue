@@ -29,12 +29,40 @@ const apart = computed(() =>
   Array.from({ length: props.state.apart }, (_, i) => ({ i, x: 52 + (i % 10) * 46, y: 216 + Math.floor(i / 10) * 46 })),
 )
 const bowl = computed(() => Math.max(0, Math.min(9, props.state.room - total.value - props.state.apart)))
+/* --- dragging: out of the bowl, back into it, below the line to be set apart, above it to be joined --- */
+const root = ref<HTMLElement | null>(null)
+const svg = ref<SVGSVGElement | null>(null)
+let from: 'bowl' | 'out' | 'apart' = 'bowl'
+const { dragging, justDragged } = useDragging(root, {
+  grip: '.grip',
+  carried: '.ghost',
+  start(data) {
+    from = data.from as typeof from
+    return true
+  },
+  end(x, y) {
+    if (!props.works || !svg.value) return
+    const to = zoneAt(svg.value, x, y)
+    if (from === 'bowl' && to === 'out') emit('more')
+    else if (from === 'bowl' && to === 'apart') emit('apart')
+    else if (from === 'out' && to === 'bowl') emit('less')
+    else if (from === 'apart' && to === 'out') emit('join')
+  },
+})
+function zoneAt(drawing: SVGSVGElement, x: number, y: number): typeof from {
+  const box = root.value!.getBoundingClientRect()
+  const p = new DOMPoint(box.left + x, box.top + y).matrixTransform(drawing.getScreenCTM()!.inverse())
+  return p.x > 540 ? 'bowl' : p.y > 186 ? 'apart' : 'out'
+}
+const tap = (act: () => void): void => {
+  if (props.works && !justDragged()) act()
+}
 const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1))
 </script>
 
 <template>
-  <div class="counters">
-    <svg viewBox="0 0 680 310" role="img" :aria-label="`Counters: ${described}`">
+  <div ref="root" class="counters">
+    <svg ref="svg" viewBox="0 0 680 310" role="img" :aria-label="`Counters: ${described}`">
       <template v-if="layout === 'frame'">
         <g v-for="f in frames" :key="f" :transform="`translate(${29 + (f - 1) * 254} 49)`">
           <rect class="frame" width="230" height="92" />
@@ -42,15 +70,22 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
         </g>
       </template>
       <line class="rule" x1="10" x2="530" y1="186" y2="186" />
-      <g v-for="c in out" :key="`o${c.i}`" class="counter" :class="{ now: c.now }" @click="works && emit('less')">
+      <g
+        v-for="c in out"
+        :key="`o${c.i}`"
+        class="counter grip"
+        data-from="out"
+        :class="{ now: c.now }"
+        @click="tap(() => emit('less'))"
+      >
         <circle :cx="c.x" :cy="c.y" r="19" />
         <circle v-if="c.second" class="ring" :cx="c.x" :cy="c.y" r="10" />
       </g>
-      <g v-for="c in apart" :key="`a${c.i}`" class="counter apart">
+      <g v-for="c in apart" :key="`a${c.i}`" class="counter apart grip" data-from="apart">
         <circle :cx="c.x" :cy="c.y" r="19" />
         <circle class="ring" :cx="c.x" :cy="c.y" r="10" />
       </g>
-      <g class="bowl" :class="{ works }" @click="works && emit('more')">
+      <g class="bowl grip" data-from="bowl" :class="{ works }" @click="tap(() => emit('more'))">
         <ellipse class="inside" cx="604" cy="180" rx="58" ry="17" />
         <circle
           v-for="i in bowl"
@@ -63,6 +98,7 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
         <text x="604" y="296">bowl</text>
       </g>
     </svg>
+    <div v-if="dragging && works" class="ghost" aria-hidden="true" />
     <div class="layout" role="group" aria-label="How counters lie">
       <button type="button" class="stone-button" :aria-pressed="layout === 'frame'" @click="layout = 'frame'">
         Ten-frame
@@ -81,6 +117,19 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
 svg {
   width: 100%;
   height: 100%;
+  touch-action: none;
+}
+.ghost {
+  position: absolute;
+  left: -24px;
+  top: -24px;
+  width: 48px;
+  height: 48px;
+  border-radius: 50%;
+  background: var(--piece);
+  border: 4px solid var(--piece-line);
+  pointer-events: none;
+  z-index: 3;
 }
 .layout {
   position: absolute;

@@ -98,6 +98,9 @@ function more(at?: number): void {
 function less(): void {
   if (works.value && !counting.value) emit('move', `${verbFor('take')} 1`)
 }
+function apart(): void {
+  if (works.value && setsApart.value && !counting.value) emit('move', `${verbFor('apart')} 1`)
+}
 const full = computed(() => inUse(props.state) >= props.state.room)
 const moreLabel = computed(() => {
   if (!counting.value) return `${capitalised(verbFor('out'))} one`
@@ -151,6 +154,8 @@ const described = computed(() => {
       :first="boundary"
       @more="more"
       @less="less"
+      @apart="apart"
+      @join="works && state.apart > 0 && emit('move', `${verbFor('join')} 1`)"
     />
     <AnswerCards
       v-if="id === 'counters'"
@@ -185,7 +190,7 @@ const described = computed(() => {
         :disabled="full"
         @click="emit('move', `${verbFor('apart')} 1`)"
       >
-        {{ capitalised(verbFor('apart')) }} one apart
+        {{ id === 'tallies' ? 'Draw one in the next row' : `${capitalised(verbFor('apart'))} one apart` }}
       </button>
       <button
         v-if="state.apart > 0"

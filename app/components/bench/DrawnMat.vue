@@ -73,6 +73,25 @@ const described = computed(() =>
 )
 const last = computed(() => props.state.things.length - 1)
 const canRing = (place: number): boolean => place > 0 && counts.value[place - 1]! >= 10
+/* --- dragging: a ten let go among the ones is broken; what is drawn out of its column is crossed out --- */
+let held = { key: 0, place: 0 }
+const { dragging, justDragged } = useDragging(root, {
+  grip: '.grip',
+  carried: '.ghost',
+  start(data) {
+    held = { key: Number(data.key), place: Number(data.place) }
+    return true
+  },
+  end(x, y) {
+    if (!props.works) return
+    const column = laid.value.find((c) => x >= c.left && x < c.left + c.w)
+    const inside = column && y >= 0 && y < height.value
+    if (inside && column.place === held.place - 1) emit('move', `break ${placeName(held.place, 1)}`)
+    else if (!inside || column.place !== held.place) tap(held.key, held.place)
+  },
+})
+/** How wide a small thing may be touched, in its own units: 44 px, but no wider than to its neighbour’s middle. */
+const reach = (unit: number): number => Math.min(44 / unit, 1.9)
 function tap(key: number, place: number): void {
   if (props.works && props.state.things[key]!.fate === 'counts') emit('move', `cross ${nameOf(place, 1)}`)
 }
@@ -91,7 +110,7 @@ function tap(key: number, place: number): void {
             y="0"
             :width="c.w"
             :height="height"
-            @click="emit('move', `draw ${placeName(c.place, 1)}`)"
+            @click="!justDragged() && emit('move', `draw ${placeName(c.place, 1)}`)"
           />
           <rect
             v-if="newest && litPlaces.includes(c.place)"
@@ -107,10 +126,20 @@ function tap(key: number, place: number): void {
             v-for="s in c.spots"
             :key="s.key"
             class="thing"
-            :class="[s.thing.fate, { now: newest && s.key === last }]"
+            :data-key="s.key"
+            :data-place="c.place"
+            :class="[{ grip: works && s.thing.fate === 'counts' }, s.thing.fate, { now: newest && s.key === last }]"
             :transform="`translate(${c.dx + s.x * c.unit} ${c.dy + s.y * c.unit}) scale(${c.unit})`"
-            @click="tap(s.key, c.place)"
+            @click="!justDragged() && tap(s.key, c.place)"
           >
+            <rect
+              v-if="works && s.thing.fate === 'counts' && c.place < 2"
+              class="reach"
+              :x="0.5 - reach(c.unit) / 2"
+              :y="c.place === 0 ? 0.5 - reach(c.unit) / 2 : 0"
+              :width="reach(c.unit)"
+              :height="c.place === 0 ? reach(c.unit) : 5"
+            />
             <circle v-if="c.place === 0" cx="0.5" cy="0.5" r="0.36" />
             <path v-else-if="c.place === 1" class="stroke" d="M0.27 0V5" />
             <rect v-else x="0.1" y="0.1" :width="SIGN[c.place]!.w - 0.2" :height="SIGN[c.place]!.h - 0.2" />
@@ -148,6 +177,7 @@ function tap(key: number, place: number): void {
           <path :d="a.tip" />
         </g>
       </svg>
+      <i v-if="dragging && works" class="ghost" aria-hidden="true" />
       <p v-if="state.things.length === 0" class="empty">
         Nothing is drawn yet.{{ works ? ' Tap a column to draw there.' : '' }}
       </p>
@@ -234,6 +264,23 @@ svg {
 }
 .thing {
   cursor: pointer;
+}
+.thing .reach {
+  fill: transparent;
+  stroke: none;
+}
+.paper svg {
+  touch-action: none;
+}
+.ghost {
+  position: absolute;
+  left: -10px;
+  top: -30px;
+  width: 20px;
+  height: 60px;
+  border: 4px solid var(--clay);
+  border-radius: 10px;
+  pointer-events: none;
 }
 .thing circle {
   fill: var(--ink);

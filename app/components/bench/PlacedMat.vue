@@ -80,6 +80,18 @@ const drawn = computed((before?: readonly { id: number; x: number; y: number }[]
     }),
   )
 })
+/** How wide a piece can be touched at the least, in pixels; and beyond how many pieces there is no room for that. */
+const [REACH, MOST_REACHES] = [44, 150]
+/** An invisible reach under every piece that is too small for a finger; pieces themselves lie above all reaches. */
+const reaches = computed(() =>
+  drawn.value.length > MOST_REACHES
+    ? []
+    : drawn.value.flatMap(({ id, form: place, x, y, unit }) => {
+        const size = blockSize(place, unit)
+        const [w, h] = [Math.max(REACH, size.x), Math.max(REACH, size.y)]
+        return w === size.x && h === size.y ? [] : [{ id, x: x - (w - size.x) / 2, y: y - (h - size.y) / 2, w, h }]
+      }),
+)
 function shelfSpot(place: number): { x: number; y: number } {
   const box = boxOf({ zone: 'store', place })
   return { x: box.x + box.w / 2, y: box.y + 10 }
@@ -206,6 +218,15 @@ const afterDrag = (act: () => void): void => {
       </div>
     </template>
     <div
+      v-for="p in reaches"
+      :key="`r${p.id}`"
+      class="reach grip"
+      :data-id="p.id"
+      :style="{ transform: `translate(${p.x}px, ${p.y}px)`, width: `${p.w}px`, height: `${p.h}px` }"
+      aria-hidden="true"
+      @click="afterDrag(() => tapPiece(p.id))"
+    />
+    <div
       v-for="p in drawn"
       :key="p.id"
       class="piece grip"
@@ -325,6 +346,13 @@ const afterDrag = (act: () => void): void => {
 .target:hover {
   box-shadow: inset 0 0 0 3px var(--felt-line);
 }
+.reach {
+  position: absolute;
+  left: 0;
+  top: 0;
+  cursor: grab;
+  touch-action: none;
+}
 .piece {
   contain: layout style;
   position: absolute;
@@ -346,7 +374,8 @@ const afterDrag = (act: () => void): void => {
   box-shadow: none;
 }
 .piece.away :deep(.block) {
-  background-color: color-mix(in srgb, var(--piece) 72%, var(--felt-2));
+  background-color: color-mix(in srgb, var(--piece) 88%, var(--felt-2));
+  outline: 1.5px solid var(--on-felt);
 }
 .piece.moved :deep(.block) {
   outline: 3px solid var(--focus-on-felt);

@@ -60,6 +60,7 @@ const columns = computed(() => {
 /* The button is always at the end of the strip. */
 .aloud {
   margin-left: auto;
+  flex: none;
 }
 .words {
   font-size: 1.45rem;
@@ -68,12 +69,23 @@ const columns = computed(() => {
   gap: 0.8rem;
   align-items: center;
   flex-wrap: wrap;
+  flex: 1;
+  min-width: 0;
 }
 .sign {
   font-weight: 700;
 }
 .presenting .words {
   font-size: clamp(1.5rem, 2.4vw, 3.4rem);
+}
+@media (max-width: 1150px) {
+  .words {
+    font-size: 1.25rem;
+  }
+  .say {
+    min-height: 54px;
+    padding-block: 4px;
+  }
 }
 @media (max-width: 700px), (max-height: 560px) {
   .words {

@@ -25,7 +25,7 @@ watch(
   },
 )
 const note = (fits: string, owed: string): string =>
-  owed ? ', not finished' : fits === 'other' && bench.bench.mode !== 'alone' ? ', another way round' : ''
+  owed ? ', not finished' : fits === 'other' && bench.bench.mode !== 'alone' ? ', not the planned step' : ''
 </script>
 
 <template>

@@ -43,33 +43,113 @@ const strokes = computed(() => {
     ...row('s', apart, 150, apart, true),
   ]
 })
+/* --- dragging: the pencil to a row draws there; a stroke drawn aside is crossed out --- */
+const root = ref<HTMLElement | null>(null)
+const svg = ref<SVGSVGElement | null>(null)
+let from: 'pencil' | 'stroke' = 'pencil'
+const { dragging, justDragged } = useDragging(root, {
+  grip: '.grip',
+  carried: '.ghost',
+  start(data) {
+    from = data.from as typeof from
+    return true
+  },
+  end(x, y) {
+    if (!props.works || !svg.value) return
+    if (from === 'stroke') return emit('less')
+    const box = root.value!.getBoundingClientRect()
+    const p = new DOMPoint(box.left + x, box.top + y).matrixTransform(svg.value.getScreenCTM()!.inverse())
+    if (p.y > 122) emit('apart')
+    else emit('more')
+  },
+})
+const tap = (act: () => void): void => {
+  if (props.works && !justDragged()) act()
+}
 const height = computed(() => Math.max(250, ...strokes.value.map((s) => s.y + 90)))
 </script>
 
 <template>
-  <svg :viewBox="`0 0 620 ${height}`" role="img" :aria-label="`Tallies: ${described}`" @click="works && emit('more')">
-    <line class="rule" x1="10" x2="610" y1="122" y2="122" />
-    <g
-      v-for="s in strokes"
-      :key="s.key"
-      class="tally"
-      :class="{ apart: s.apart, crossed: s.crossed, now: newest && s.last }"
-      @click.stop="works && emit('less')"
+  <div ref="root" class="tallies">
+    <svg
+      ref="svg"
+      :viewBox="`0 0 700 ${height}`"
+      role="img"
+      :aria-label="`Tallies: ${described}`"
+      @click="tap(() => emit('more'))"
     >
-      <path v-if="s.across" :d="`M${s.x - 96} ${s.y + 54} L${s.x - 8} ${s.y + 10}`" />
-      <path v-else :d="`M${s.x} ${s.y} q2 32 -2 64`" />
-      <path
-        v-if="s.crossed"
-        class="cross"
-        :d="
-          s.across ? `M${s.x - 62} ${s.y + 16} l26 32 m0 -32 l-26 32` : `M${s.x - 10} ${s.y + 22} l20 20 m0 -20 l-20 20`
-        "
-      />
-    </g>
-  </svg>
+      <line class="rule" x1="10" x2="610" y1="122" y2="122" />
+      <g
+        v-for="s in strokes"
+        :key="s.key"
+        class="tally grip"
+        data-from="stroke"
+        :class="{ apart: s.apart, crossed: s.crossed, now: newest && s.last }"
+        @click.stop="tap(() => emit('less'))"
+      >
+        <rect class="reach" :x="s.across ? s.x - 100 : s.x - 11" :y="s.y - 2" :width="s.across ? 96 : 22" height="70" />
+        <path v-if="s.across" :d="`M${s.x - 96} ${s.y + 54} L${s.x - 8} ${s.y + 10}`" />
+        <path v-else :d="`M${s.x} ${s.y} q2 32 -2 64`" />
+        <path
+          v-if="s.crossed"
+          class="cross"
+          :d="
+            s.across
+              ? `M${s.x - 62} ${s.y + 16} l26 32 m0 -32 l-26 32`
+              : `M${s.x - 10} ${s.y + 22} l20 20 m0 -20 l-20 20`
+          "
+        />
+      </g>
+      <g v-if="works" class="pencil grip" data-from="pencil" @click.stop="tap(() => emit('more'))">
+        <rect class="reach" x="630" y="20" width="70" height="190" />
+        <path d="M654 30h22v120l-11 26l-11 -26ZM654 150h22" />
+        <text x="665" y="204">pencil</text>
+      </g>
+    </svg>
+    <svg v-if="dragging && works" class="ghost" viewBox="0 0 24 80" aria-hidden="true"><path d="M12 8V72" /></svg>
+  </div>
 </template>
 
 <style scoped>
+.tallies {
+  position: relative;
+}
+.tallies > svg:first-child {
+  width: 100%;
+  height: 100%;
+  touch-action: none;
+}
+.reach {
+  fill: transparent;
+}
+.grip {
+  cursor: grab;
+}
+.pencil path {
+  fill: var(--piece);
+  stroke: var(--piece-line);
+  stroke-width: 3;
+  stroke-linejoin: round;
+}
+.pencil text {
+  fill: var(--on-felt);
+  font: 16px var(--ui);
+  text-anchor: middle;
+}
+.ghost {
+  position: absolute;
+  left: -12px;
+  top: -40px;
+  width: 24px;
+  height: 80px;
+  pointer-events: none;
+  z-index: 3;
+}
+.ghost path {
+  stroke: var(--focus-on-felt);
+  stroke-width: 8;
+  stroke-linecap: round;
+}
 .tally path {
   fill: none;
   stroke: var(--on-felt);

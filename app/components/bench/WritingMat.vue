@@ -163,7 +163,7 @@ function write(): void {
         <button
           type="button"
           class="stone-button"
-          aria-label="Take the last sign back"
+          aria-label="Delete the last sign"
           @mousedown.prevent
           @click="text = text.trimEnd().slice(0, -1)"
         >

@@ -36,7 +36,7 @@ const ROWS: readonly Row[] = [
   },
   {
     key: 'first',
-    label: 'Of a ten complement, first',
+    label: 'With a ten complement, move first',
     options: [
       ['ten', 'the ten on the next rod'],
       ['complement', 'the complement on this rod'],

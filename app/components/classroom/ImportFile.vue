@@ -18,7 +18,7 @@ async function takeIn(): Promise<void> {
     const text = await file.text()
     const { added, already, learners } = await request<TakenIn>(props.url, { method: 'POST', text })
     const parts = [
-      `${added} taken in`,
+      `${added} imported`,
       ...(already ? [`${already} were here already`] : []),
       ...(learners ? [`${learners} new in the class`] : []),
     ]

@@ -125,11 +125,11 @@ defineExpose({ unsaved, keep })
         </select></label
       >
       <label
-        >Joint marks of a hand
+        >Joint marks on one hand
         <select v-model="jointKind">
           <option value="20">20: four on each of five fingers</option>
           <option value="12">12: three on each of four fingers</option>
-          <option value="own">as many as I say on each finger</option>
+          <option value="own">a number I choose for each finger</option>
         </select></label
       >
       <div v-if="jointKind === 'own'" class="fingers" role="group" aria-label="Joint marks on each finger">
@@ -153,10 +153,10 @@ defineExpose({ unsaved, keep })
         </select></label
       >
       <label
-        >An enlarged digit gets
+        >A digit with ten more is written with
         <select v-model="hands.smallOne">
           <option value="one">a small 1 before it</option>
-          <option value="rewrite">struck and written anew</option>
+          <option value="rewrite">the old digit struck and the new one above</option>
         </select></label
       >
       <label
@@ -170,7 +170,7 @@ defineExpose({ unsaved, keep })
         ><input v-model="hands.zeroFill" type="checkbox" /> Empty places are filled with noughts</label
       >
       <label class="check"
-        ><input v-model="hands.columnMethod" type="checkbox" /> The class works the column method already</label
+        ><input v-model="hands.columnMethod" type="checkbox" /> The class already uses the column method</label
       >
       <h2>On the abacus</h2>
       <AbacusForm v-model="hands.abacus" />
@@ -208,7 +208,7 @@ defineExpose({ unsaved, keep })
         <li v-for="l in classroom.learners" :key="l.id">
           <span>{{ l.codeName }}</span>
           <template v-if="leaving === l.id">
-            <em>Delete {{ l.codeName }} with every record?</em>
+            <em>Delete {{ l.codeName }} and every record?</em>
             <button type="button" class="stone-button" @click="remove(l.id)">Delete</button>
             <button type="button" class="stone-button bare" @click="leaving = null">Keep</button>
           </template>

@@ -26,7 +26,8 @@ const names = computed(() => props.abacus.names)
 const given = ref('')
 const done = shallowRef<{ readonly right: boolean; readonly late: boolean } | null>(null)
 const begun = performance.now()
-onMounted(() => document.getElementById('typed')?.focus())
+/** The focus comes to the question, which is then heard; where an answer is typed, to its box, which says the question too. */
+onMounted(() => document.getElementById(props.item.kind === 'read' ? 'typed' : 'question')?.focus())
 
 function answer(text: string, late = false): void {
   if (done.value) return
@@ -71,7 +72,7 @@ const signed = computed(() => {
 const question = computed(
   () =>
     ({
-      rule: `By which rule does ${signed.value} go?`,
+      rule: `Which rule do you need for ${signed.value}?`,
       finger: `${signed.value}: which finger moves first on the ones?`,
       beads: `Move the beads for ${signed.value}.`,
       read: 'What does the frame show?',
@@ -117,7 +118,7 @@ useKeys({
 
 <template>
   <div class="asked">
-    <div class="question">
+    <div id="question" class="question" tabindex="-1" role="group" :aria-label="question">
       <strong v-if="signed" class="digit learner">{{ signed }}</strong>
       <span class="learner">{{ question }}</span>
     </div>
@@ -153,7 +154,15 @@ useKeys({
       </template>
       <form v-else-if="item.kind === 'read'" class="typed" novalidate @submit.prevent="given.trim() && answer(given)">
         <label class="sr-only" for="typed">What the frame shows</label>
-        <InputText id="typed" v-model="given" class="learner" inputmode="numeric" autocomplete="off" maxlength="6" />
+        <InputText
+          id="typed"
+          v-model="given"
+          aria-describedby="question"
+          class="learner"
+          inputmode="numeric"
+          autocomplete="off"
+          maxlength="6"
+        />
         <button type="submit" class="stone-button main">Say it</button>
       </form>
       <template v-else>

@@ -24,13 +24,16 @@ const emit = defineEmits<{ close: [] }>()
   background: var(--sheet);
   border-bottom: 3px solid var(--clay);
   padding: 10px 14px;
+  container: card / inline-size;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
 }
 header {
   display: flex;
   align-items: center;
   justify-content: space-between;
+  flex-wrap: wrap;
   gap: 0.6rem;
 }
 h2 {

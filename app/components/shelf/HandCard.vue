@@ -67,7 +67,7 @@ text {
   fill: var(--piece);
   font: 700 15px var(--learner);
 }
-@media (max-width: 420px) {
+@container card (max-width: 300px) {
   li {
     grid-template-columns: 1fr;
   }

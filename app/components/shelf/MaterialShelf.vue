@@ -47,7 +47,9 @@ const groups = computed(() => {
   // Groups in which something holds the problem come before those in which nothing does.
   const holds = (g: { items: readonly ShelfItem[] }): boolean => g.items.some((i) => i.fits)
   return [
-    ...(first.length > 0 && !props.beside ? [{ title: 'Pinned and used lately', items: first }] : []),
+    ...(first.some((i) => i.id !== props.chosen) && !props.beside
+      ? [{ title: 'Pinned and used lately', items: first }]
+      : []),
     ...sorted.filter(holds),
     ...sorted.filter((g) => !holds(g)),
   ].filter((g) => g.items.length > 0)

@@ -54,8 +54,8 @@ const lineId = computed(() => `about-${props.id}`)
   flex: 1;
   display: grid;
   align-content: start;
-  gap: 6px;
-  padding: 8px;
+  gap: 4px;
+  padding: 6px;
   text-align: left;
   background: var(--sheet);
   border: 1.5px solid var(--edge);
@@ -69,14 +69,14 @@ const lineId = computed(() => `about-${props.id}`)
 }
 .chosen .face {
   border: 3px solid var(--clay);
-  padding: 6.5px;
+  padding: 4.5px;
 }
 .name {
   font-weight: 700;
   padding-right: 34px;
 }
 .about {
-  font-size: 0.92rem;
+  font-size: 0.88rem;
   line-height: 1.25;
   color: var(--ink-soft);
 }

@@ -54,7 +54,7 @@ function down(event: KeyboardEvent): void {
     modal
     dismissable-mask
     :header="header"
-    :style="{ width: '62rem', maxWidth: '96vw', maxHeight: '92vh' }"
+    :style="{ width: '66rem', maxWidth: '96vw', maxHeight: '92vh' }"
     @update:visible="emit('close')"
   >
     <label class="find"
@@ -100,7 +100,8 @@ function down(event: KeyboardEvent): void {
   top: 0;
   z-index: 2;
   background: var(--sheet);
-  padding-bottom: 8px;
+  padding: 5px 5px 9px;
+  margin-inline: -5px;
 }
 .find input {
   flex: 1;
@@ -112,27 +113,26 @@ function down(event: KeyboardEvent): void {
   background: var(--sheet);
 }
 .groups {
-  display: grid;
-  gap: 0.9rem;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.8rem 1.8rem;
 }
 h3 {
   font-size: 1rem;
-  margin-bottom: 6px;
+  margin-bottom: 4px;
 }
 ul {
   list-style: none;
   margin: 0;
   padding: 0;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(9.2rem, 1fr));
-  gap: 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+ul > :deep(.card) {
+  width: 8.4rem;
 }
 .none {
   padding: 1rem 0;
-}
-@media (max-width: 600px) {
-  ul {
-    grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
-  }
 }
 </style>

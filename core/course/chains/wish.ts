@@ -7,7 +7,7 @@ export interface ChainWish {
   /** The lesson of the day, and the rod it is to come at (a power of ten), or any rod. */
   readonly lesson: Lesson
   readonly rod: number | 'any'
-  /** Whether it comes just once in a chain, or once at least. */
+  /** Whether it comes just once in a chain, or at least once. */
   readonly times: 'once' | 'some'
   /** How many numbers a chain has, the first included, and how many digits each of them. */
   readonly terms: number

@@ -49,7 +49,10 @@ function under(s: ColumnsState, operation: Sign, amount: Exact): ColumnsState {
   if (untouched)
     return { ...s, draft: null, bands: [...s.bands.slice(0, -1), { ...band, below: [...band.below, below] }] }
   if (unworked(s))
-    throw new Refusal('The sheet waits: what stands under is not worked yet.', 'Answer its columns first.')
+    throw new Refusal(
+      'The sheet cannot show this yet: the number written under is not worked.',
+      'Answer its columns first.',
+    )
   const fresh = { operation, below: [below], carry: new Array<number>(s.width).fill(0) }
   return { ...s, draft: null, rows: [...s.rows, blankRow(s.width)], bands: [...s.bands, fresh] }
 }

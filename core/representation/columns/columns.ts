@@ -75,7 +75,7 @@ function performAt(s: ColumnsState, act: Act): readonly ColumnsMove[] {
       if (s.rows.length > 0) throw new Refusal('The sheet has its first number already.')
       return [{ kind: 'write', number: act.amount }]
     case 'pose':
-      if (s.rows.length === 0) throw new Refusal('The sheet waits for its first number.')
+      if (s.rows.length === 0) throw new Refusal('The sheet cannot show this yet: it has no first number.')
       return [
         ...(joinsBand(s, act.operation) ? [] : copyDown(s, leading(s) + 1)),
         { kind: 'under', operation: act.operation, number: act.amount },
@@ -85,7 +85,7 @@ function performAt(s: ColumnsState, act: Act): readonly ColumnsMove[] {
     case 'begin':
     case 'group':
     case 'count':
-      throw new Refusal('The sheet waits: it has no mark for counting on.')
+      throw new Refusal('The sheet cannot show this: it has no mark for counting on.')
     case 'exchange': {
       const index = (unit: Exact): number => placeOfUnit(unit)! + s.decimals
       return exchange(s, index(act.from.unit), act.from.count, index(act.to.unit), act.to.count)
@@ -111,7 +111,7 @@ function workWhole(s: ColumnsState, act: AmountAct): readonly ColumnsMove[] {
     s.decimals,
   )
   if (below !== act.amount)
-    throw new Refusal(`The sheet waits: it works the columns when all of ${printExact(below)} is to be done.`)
+    throw new Refusal(`The sheet cannot show this yet: it works its columns once all of ${printExact(below)} is done.`)
   return performAll(performAt, applyAt, s, unfold(act, holdings(s), s.decimals))
 }
 
@@ -133,7 +133,9 @@ function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): re
   const band = s.bands.at(-1)
   if (!band) throw new Refusal('The sheet has no second number yet.')
   if ((band.operation === '+') !== (kind === 'join'))
-    throw new Refusal(`The sheet waits: it has no mark for ${kind === 'join' ? 'giving back' : 'taking out again'}.`)
+    throw new Refusal(
+      `The sheet cannot show this: it has no mark for ${kind === 'join' ? 'giving back' : 'taking out again'}.`,
+    )
   const moves: ColumnsMove[] = []
   let state = s
   const write = (more: readonly ColumnsMove[]): void => {
@@ -144,10 +146,10 @@ function workColumns(s: ColumnsState, kind: 'join' | 'take', counts: Counts): re
     if (count === 0) continue
     checkColumn(state, place)
     if (answered(state, place))
-      throw new Refusal(`The sheet waits: its ${columnName(state, place)} are worked already.`)
+      throw new Refusal(`The sheet cannot show this: its ${columnName(state, place)} are worked already.`)
     if (count !== belowAt(state, place))
       throw new Refusal(
-        `The sheet waits: it writes the ${columnName(state, place)} when all ${belowAt(state, place)} are done.`,
+        `The sheet cannot show this yet: it writes the ${columnName(state, place)} when all ${belowAt(state, place)} are done.`,
       )
     write(copyDown(state, place))
     const holds = holdings(state)[place]!

@@ -80,11 +80,8 @@ function parse(text: string): NinesMove {
 
 /** Why a problem is none for these hands, with the arithmetic of it. */
 function why(problem: Problem): string {
-  const text = printProblem(problem)
-  const rule = '9n is 10(n − 1) + (10 − n), and no other number comes out so.'
-  if (problem.terms[0]?.operation !== '*')
-    return `${text} is no product of nine. Nines hands are for nines only: ${rule}`
-  return `${text} is not nine times a number from 1 to 10. Nines hands are for nines only: ${rule}`
+  const text = printProblem(problem).replaceAll(' * ', ' × ').replaceAll(' - ', ' − ').replaceAll(' / ', ' ÷ ')
+  return `${text} is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones.`
 }
 
 /** Nines hands: fold the finger of the number, read tens before it and ones after it (practice, section 2). */
@@ -95,7 +92,7 @@ export const nines: Representation<NinesState, NinesMove> = {
   works: ['nines'],
   fits: (problem) =>
     timesNine(problem) === undefined
-      ? { fits: false, why: why(problem).replaceAll(' * ', ' × '), instead: ['fingers', 'blocks'] }
+      ? { fits: false, why: why(problem), instead: ['fingers', 'blocks'] }
       : FITS,
   start: () => ({ folded: null, read: null }),
   apply,
