@@ -52,6 +52,7 @@ const laid = computed(() => {
 })
 const change = (i: number, to: Chosen): void => void (chosen.value = chosen.value.map((c, j) => (j === i ? to : c)))
 const NUMBERS = ['', 'One way says', 'Both ways say', 'All three ways say', 'All four ways say']
+useHead({ title: 'Several ways on one board – Sett' })
 </script>
 
 <template>

@@ -109,6 +109,7 @@ function work(from: number): void {
   void navigateTo('/bench')
 }
 const sheet = (): void => window.print()
+useHead({ title: 'Chains for a bead rule – Sett' })
 </script>
 
 <template>

@@ -76,6 +76,7 @@ async function taken(said: string): Promise<void> {
   void tell('File read', said, 6000)
   await load()
 }
+useHead({ title: 'Daybook – Sett' })
 </script>
 
 <template>

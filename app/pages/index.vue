@@ -7,6 +7,7 @@ const stones = [
   { act: 'take 7 ones', line: '52 − 7 = 45' },
   { act: 'take 3 tens', line: '45 − 30 = 15' },
 ]
+useHead({ title: 'Sett: every move of the hand becomes a true written line' })
 </script>
 
 <template>

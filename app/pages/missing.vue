@@ -71,6 +71,7 @@ function set(slot: number, event: Event): void {
   const digit = (event.target as HTMLInputElement).value.trim().slice(-1)
   tried.value[slot] = /^\d$/.test(digit) ? Number(digit) : null
 }
+useHead({ title: 'Missing digits – Sett' })
 </script>
 
 <template>

@@ -87,6 +87,7 @@ async function takeIn(event: Event): Promise<void> {
   trouble.value = ''
   said.value = 'These notches are imported.'
 }
+useHead({ title: 'Notches – Sett' })
 </script>
 
 <template>

@@ -105,6 +105,7 @@ async function forgetAll(): Promise<void> {
   item.value = null
 }
 useKeys({ Enter: () => !item.value && ask() })
+useHead({ title: 'Rehearse – Sett' })
 </script>
 
 <template>

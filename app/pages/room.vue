@@ -24,6 +24,7 @@ async function discard(): Promise<void> {
   discarded = true
   await router.push(leaving.value!.fullPath)
 }
+useHead({ title: 'Room, words and learners – Sett' })
 </script>
 
 <template>

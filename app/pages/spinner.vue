@@ -114,6 +114,7 @@ const done = computed(
   () => now.value !== null && bench.bench.now.standing.value === String(now.value.card + now.value.sector),
 )
 const litPlaces = computed(() => [] as number[])
+useHead({ title: 'Spinner and number cards – Sett' })
 </script>
 
 <template>

@@ -226,7 +226,7 @@ test('a bench may work its abacus otherwise than the room, and goes back to it',
   await click('Tools and practice')
   await (await byRole(driver, 'menuitem', 'How we work the abacus')).click()
   await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"] select'))).length === 7, 5000)
-  for (const value of ['ones', 'complement', 'both', 'friend'])
+  for (const value of ['ones', 'complement', 'both', 'partner'])
     await (await driver.findElement(By.css(`[role="dialog"] option[value="${value}"]`))).click()
   await noViolations(driver)
   await click('Go on')
@@ -234,7 +234,7 @@ test('a bench may work its abacus otherwise than the room, and goes back to it',
   await driver.executeScript('document.activeElement.blur()')
   for (let i = 0; i < 3; i++) await press(Key.ARROW_RIGHT)
   const said = '[aria-label="What to say"]'
-  await text(driver, said, 'Add seven. Fifty-three now. Big and small friend: +7 = +2 −5 +10.')
+  await text(driver, said, 'Add seven. Fifty-three now. Partners of ten and of five: +7 = +2 −5 +10.')
   await text(driver, said, 'Left index sets the upper bead on the tens.')
   await click('Tools and practice')
   await (await byRole(driver, 'menuitem', 'How we work the abacus')).click()
@@ -249,8 +249,8 @@ test('chains for a rule are set, counted, and worked one after another', async (
   await driver.get(`${app.url}/chains`)
   await text(driver, '[role="status"]', '12 chains of 172 that there are.')
   await noViolations(driver)
-  // Where a number may take back the one before it, there are more.
-  await (await driver.findElement(By.xpath('//label[contains(., "may take back")]/input'))).click()
+  // Where a number may undo the one before it, there are more.
+  await (await driver.findElement(By.xpath('//label[contains(., "may undo")]/input'))).click()
   await click('Set them')
   await text(driver, '[role="status"]', '12 chains of 210 that there are.')
   await click('Answers')
@@ -304,7 +304,7 @@ test('rehearsing: answers are kept over a restart, and what was missed shows in 
   await click('Delete')
   await byRole(driver, 'button', /^\+6 where 6 shows, both complements: not asked yet/)
   await (await driver.findElement(By.css('input[aria-label="File of rehearsals"]'))).sendKeys(file)
-  await text(driver, '.files [role="status"]', /^\d+ taken in\.$/)
+  await text(driver, '.files [role="status"]', /^\d+ imported\.$/)
   await byRole(driver, 'button', /^\+6 where 6 shows, both complements: missed last time, 0 of 1 right/)
   // Another person has a grid of their own.
   await pick(driver, 'Who rehearses', 'Wren')
