@@ -55,6 +55,8 @@ header {
   align-items: center;
   gap: 0.5rem;
   min-height: 44px;
+  min-width: 44px;
+  justify-content: center;
   font-weight: 700;
   font-size: 1.2rem;
   text-decoration: none;

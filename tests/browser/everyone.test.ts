@@ -257,7 +257,6 @@ describe('in every window', () => {
     for (const css of ['#problem', '.lines', '.page-side .sheet', '.worth'])
       expect([css, (await px(css)) >= 64]).toEqual([css, true])
     await noViolations(driver)
-    await click('Together').catch(() => undefined)
     await press(Key.ESCAPE)
     await press('@')
     await byRole(driver, 'textbox', 'Answer')
@@ -294,7 +293,7 @@ describe('in every window', () => {
             // What a label wraps is reached by all of the label.
             const target = e.matches('input[type=checkbox], input[type=radio]') ? e.closest('label') ?? e : e
             const r = target.getBoundingClientRect()
-            if (r.width < 2 || r.height < 2 || getComputedStyle(e).visibility === 'hidden' || e.closest('.sr-only, .skip')) continue
+            if (r.width < 2 || r.height < 2 || !e.checkVisibility() || e.closest('.sr-only, .skip')) continue
             const name = (e.ariaLabel || e.innerText || e.id).slice(0, 40)
             if (r.width < 43.5 || r.height < 43.5) out.push('small: ' + name + ' ' + Math.round(r.width) + 'x' + Math.round(r.height))
             if (e.matches('.stone-button') && (e.scrollWidth > e.clientWidth + 1)) out.push('overflows: ' + name)
@@ -366,6 +365,7 @@ test('two windows keep their own work, and neither calls the other’s left unsa
 
 test('the room warns before unsaved changes are left; words are chosen one by one and heard at the bench', async () => {
   await driver.get(`${app.url}/room`)
+  await byRole(driver, 'heading', 'Room, words and learners')
   const pick = async (label: string, option: string): Promise<void> => {
     const list = await driver.findElement(By.xpath(`//label[contains(., "${label}")]//select`))
     await (await list.findElement(By.xpath(`.//option[contains(., "${option}")]`))).click()

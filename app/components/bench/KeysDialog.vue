@@ -39,7 +39,13 @@ const KEYS: readonly (readonly [string, string])[] = [
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Help" :style="{ width: '40rem', maxWidth: '94vw' }">
+  <Dialog
+    v-model:visible="open"
+    modal
+    header="Help"
+    :pt="{ content: { tabindex: 0 } }"
+    :style="{ width: '40rem', maxWidth: '94vw' }"
+  >
     <template v-if="card">
       <h2>{{ capital(REPRESENTATIONS[card].title) }}, by hand</h2>
       <HandCard :id="card" class="card" />

@@ -46,7 +46,7 @@ defineExpose({ advise: () => (advising.value = true) })
   <button type="button" class="stone-button" aria-haspopup="menu" @click="(e) => menu?.toggle(e)">
     Tools and practice
   </button>
-  <Menu ref="menu" :model="items" popup />
+  <Menu ref="menu" :model="items" popup append-to="#main" />
   <AdviceDialog v-if="advising" v-model:open="advising" />
   <FrameDialog v-if="framing" v-model:open="framing" />
   <ReadDialog v-if="reading" v-model:open="reading" />

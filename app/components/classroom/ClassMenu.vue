@@ -46,7 +46,7 @@ useKeys({ l: () => button.value?.click() })
     <strong>{{ classroom.learner?.codeName ?? 'nobody chosen' }}</strong>
     <i class="pi pi-angle-down" aria-hidden="true" />
   </button>
-  <Menu ref="menu" :model="items" popup class="class-menu" />
+  <Menu ref="menu" :model="items" popup append-to="#main" class="class-menu" />
 </template>
 
 <style scoped>

@@ -249,6 +249,13 @@ section {
 label {
   font-weight: 700;
 }
+.check {
+  min-height: 44px;
+}
+.check input {
+  width: 22px;
+  height: 22px;
+}
 .fingers {
   display: grid;
   grid-template-columns: repeat(5, 1fr);

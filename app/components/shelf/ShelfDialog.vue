@@ -64,7 +64,7 @@ function down(event: KeyboardEvent): void {
     <p class="sr-only" role="status">{{ count === 1 ? 'One choice' : `${count} choices` }}</p>
     <div ref="root" class="groups">
       <section v-for="g in found" :key="g.title" :aria-label="g.title">
-        <h3>{{ g.title }}</h3>
+        <h2>{{ g.title }}</h2>
         <ul>
           <ShelfCard
             v-for="item in g.items"
@@ -117,7 +117,7 @@ function down(event: KeyboardEvent): void {
   flex-wrap: wrap;
   gap: 0.8rem 1.8rem;
 }
-h3 {
+h2 {
   font-size: 1rem;
   margin-bottom: 4px;
 }
