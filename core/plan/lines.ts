@@ -74,22 +74,36 @@ export function write(
   return { page: next, lines: [...lines, ...ruleLine(act)] }
 }
 
-/** A column of a sum is written as it is said: the digits as they are added, then what stays and what is carried. */
-export function columnLines(setup: Setup, state: unknown, act: Act): readonly WrittenLine[] | undefined {
+/**
+ * The lines of a sum worked by columns, as it is said: each column's digits as they are added, then what stays and what is carried.
+ * `usual` is what the page would write otherwise. Undefined for acts that are no part of a column.
+ */
+export function columnLines(
+  setup: Setup,
+  state: unknown,
+  act: Act,
+  usual: readonly WrittenLine[],
+): readonly WrittenLine[] {
   const { sums } = REPRESENTATIONS[setup.representation]
-  const unit = act.kind === 'exchange' ? act.from.unit : act.kind === 'join' ? onlyUnit(act) : undefined
-  const digits = unit && sums?.digits(state, placeOfUnit(unit)!)
-  if (!digits) return undefined
-  const total = digits.reduce((a, b) => a + b, 0)
-  if (act.kind === 'exchange') {
-    const stays = total - 10 * act.to.count
-    const carries = act.from.count > act.to.count && stays >= 0 && stays < 10
-    return carries ? [{ text: `write ${stays}, carry ${act.to.count}`, beside: true }] : undefined
+  if (!sums || (act.kind !== 'join' && act.kind !== 'exchange' && act.kind !== 'read')) return usual
+  const line = (digits: readonly number[]): WrittenLine => {
+    const text = `${sumOrder(digits, setup.choices.columnSum).join(' + ')} = ${sum(digits)}`
+    return { text, equation: text }
   }
-  const text = `${sumOrder(digits, setup.choices.columnSum).join(' + ')} = ${total}`
-  return [{ text, equation: text }]
+  const unit = act.kind === 'exchange' ? act.from.unit : act.kind === 'join' ? onlyUnit(act) : undefined
+  const place = unit && placeOfUnit(unit)
+  if (place === undefined) return act.kind === 'read' ? [...sums.carriedInto(state).map(line), ...usual] : usual
+  const digits = sums.digits(state, place)
+  if (!digits) return usual
+  if (act.kind !== 'exchange') return [...sums.carriedInto(state, place).map(line), line(digits)]
+  const stays = sum(digits) - 10 * act.to.count
+  if (act.from.count < act.to.count || stays < 0 || stays > 9) return usual
+  // Nine and a carry mark with nothing beneath: the column has had no line of its own yet.
+  const own = sums.carriedInto(state, place + 1).slice(sums.carriedInto(state, place).length)
+  return [...own.map(line), { text: `write ${stays}, carry ${act.to.count}`, beside: true }]
 }
 
+const sum = (digits: readonly number[]): number => digits.reduce((a, b) => a + b, 0)
 const onlyUnit = ({ pieces = [] }: AmountAct): Exact | undefined => (pieces.length === 1 ? pieces[0]!.unit : undefined)
 
 /** What is written of a digit on its way on beads: the rule under way, not the half that is done. */

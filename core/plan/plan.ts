@@ -91,7 +91,7 @@ export function plan(request: PlanRequest): Plan {
       .filter((t) => t !== '')
       .join(' ')
     const written = write(page, act)
-    const lines = columnLines(setup, before, act) ?? written.lines
+    const lines = columnLines(setup, before, act, written.lines)
     page = written.page
     standing = stand(setup.worked, standing, act)
     const shows = main.shows(here.states[main.id])

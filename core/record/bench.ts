@@ -314,7 +314,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     }
     const written = write(page, act)
     page = written.page
-    lines.push(...(columnLines(setup, from.states[setup.representation], act) ?? written.lines))
+    lines.push(...columnLines(setup, from.states[setup.representation], act, written.lines))
     standing = stand(setup.worked, standing, act)
   }
   if (hand.fits === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))

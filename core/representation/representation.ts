@@ -109,6 +109,8 @@ export interface Representation<State = unknown, Move = unknown> {
 export interface ColumnSums<State, Move> {
   /** The digits to be added in a column as they stand, the carry mark first; undefined where nothing is to be added there. */
   digits(state: State, place: Place): readonly number[] | undefined
+  /** The digits of columns below a place (of all, where none is given) in which only a carry mark is added to what stands. */
+  carriedInto(state: State, before?: Place): readonly (readonly number[])[]
   /** A column's joining and its exchange in one go: the digit that stays, and the carry mark. */
   write(state: State, join: AmountAct, exchange: ExchangeAct): readonly Move[]
 }

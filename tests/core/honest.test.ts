@@ -1,3 +1,5 @@
+import fc from 'fast-check'
+import { evaluate } from 'mathjs'
 import { ahead, enter, nextMoves, openBench, outcome, slipsOf, type Bench, type Mode } from '../../core/record/bench'
 import { onPage } from '../../core/plan/lines'
 import { plan } from '../../core/plan/plan'
@@ -5,6 +7,7 @@ import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
 import { SLIPS } from '../../core/record/slips'
 import type { WayId } from '../../core/way/way'
+import { ragged } from './worlds'
 
 /** What is said and written is so: answers given early, corrections while setting out, sums by columns, digits on their way. */
 
@@ -81,6 +84,36 @@ describe('a sum by columns is written as it is said', () => {
     )
     const done = work(b, 'write 26', 'under + 38', 'under + 14', 'answer 8 ones', 'carry 1 tens')
     expect(lines(done).at(-1)).toBe('6 + 4 + 8 = 18 | write 8, carry 1')
+  })
+  test('a column in which only a carry is added has its line too', () => {
+    const { steps } = plan({ problem: '6842 + 593 + 20417', representation: 'columns', way: 'by-column' })
+    expect(onPage(steps).map((l) => l.text)).toEqual([
+      '6842 = 6000 + 800 + 40 + 2',
+      '6842 + 593 + 20417',
+      '2 + 3 + 7 = 12',
+      '1 + 4 + 9 + 1 = 15',
+      '1 + 8 + 5 + 4 = 18',
+      '1 + 6 = 7',
+      '0 + 2 = 2',
+      '6842 + 593 + 20417 = 27852',
+    ])
+    const ripple = onPage(plan({ problem: '95 + 7', representation: 'columns' }).steps)
+    expect(ripple.map((l) => `${l.text} | ${l.rule}`).slice(-3)).toEqual([
+      '5 + 7 = 12 | write 2, carry 1',
+      '1 + 9 = 10 | write 0, carry 1',
+      '95 + 7 = 102 | ',
+    ])
+  })
+  test('every line of a sum by columns holds, whatever is carried', () => {
+    fc.assert(
+      fc.property(ragged(), (problem) => {
+        const { steps } = plan({ problem, representation: 'columns', way: 'by-column' })
+        const stated = steps.flatMap((s) => s.lines).flatMap((l) => (l.equation ? [l.equation] : []))
+        for (const equation of stated)
+          expect([equation, evaluate(equation.replace('=', '=='))]).toEqual([equation, true])
+      }),
+      { numRuns: 150 },
+    )
   })
   test('in a plan the carrying stands beside the sum', () => {
     const { steps } = plan({ problem: '27 + 35', representation: 'columns' })

@@ -1,5 +1,5 @@
 import type { WebDriver } from 'selenium-webdriver'
-import { browser, byRole, Key, pick, serve } from '../../tests/browser/world'
+import { browser, byRole, Key, serve, take } from '../../tests/browser/world'
 import type { Figure } from './all'
 
 interface Mat {
@@ -53,7 +53,7 @@ async function tapped(driver: WebDriver, url: string, mat: Mat): Promise<Figure>
   await driver.get(`${url}/bench`)
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), mat.problem, Key.ENTER)
-  await pick(driver, 'Material', mat.option)
+  await take(driver, 'Material', mat.option)
   await (await byRole(driver, 'button', 'Together')).click()
   for (const move of mat.moves) await (await byRole(driver, 'textbox', 'Type a move')).sendKeys(move, Key.ENTER)
   const times = await driver.executeAsyncScript<number[]>(

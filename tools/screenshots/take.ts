@@ -1,5 +1,17 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
-import { browser, By, byRole, Key, pick, serve, text, type Running } from '../../tests/browser/world'
+import {
+  browser,
+  By,
+  byRole,
+  choose as chooseCard,
+  Key,
+  pick,
+  serve,
+  take,
+  text,
+  type Running,
+} from '../../tests/browser/world'
+import { REPRESENTATION_IDS } from '../../core/representation/representation'
 import type { WebDriver } from 'selenium-webdriver'
 
 interface Shot {
@@ -18,7 +30,6 @@ const press = (driver: WebDriver, ...keys: string[]): Promise<void> =>
 async function ask(driver: WebDriver, problem: string): Promise<void> {
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
-  await driver.executeScript('document.activeElement.blur()')
 }
 const move = async (driver: WebDriver, ...moves: string[]): Promise<void> => {
   for (const m of moves) await (await byRole(driver, 'textbox', 'Type a move')).sendKeys(m, Key.ENTER)
@@ -30,9 +41,8 @@ async function choose(driver: WebDriver, material: string, way?: string): Promis
     ['Way of working', way],
   ] as const) {
     if (!option) continue
-    await pick(driver, list, option)
+    await take(driver, list, option)
   }
-  await driver.executeScript('document.activeElement.blur()')
 }
 const STEP = Key.ARROW_RIGHT
 const EXCHANGED = 'Still fifty-two.'
@@ -90,6 +100,7 @@ const SHOTS: readonly Shot[] = [
       await choose(d, 'chips')
       await (await byRole(d, 'button', 'Together')).click()
       await (await byRole(d, 'button', 'Beside')).click()
+      await chooseCard(d, 'Column sheet')
       await (await byRole(d, 'button', 'By hand')).click()
       await move(d, 'lay 52', 'break ten', 'take 7 ones', 'write 52', 'under - 37', 'answer 5 ones')
       await text(d, '[aria-label="In step"]', 'no mark over the tens yet')
@@ -164,20 +175,21 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'spinner',
-    path: '/spinner',
+    name: 'shelf',
+    path: '/bench',
     act: async (d) => {
-      for (let i = 0; i < 3; i++) {
-        await (await byRole(d, 'button', 'Spin')).click()
-        if (i < 2) await (await byRole(d, 'button', 'Move the chips')).click()
-      }
-      await (await byRole(d, 'button', 'tens')).click()
-      await new Promise((next) => setTimeout(next, 900))
+      await (await byRole(d, 'button', /^Material/)).click()
+      await text(d, '[role="dialog"]', 'Hands and things')
     },
   },
   { name: 'notches', path: '/notches', act: async (d) => void (await byRole(d, 'heading', 'Notches')) },
   { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },
-  { name: 'first-screen', path: '/', empty: true, act: async (d) => void (await byRole(d, 'button', 'Go to the bench')) },
+  {
+    name: 'first-screen',
+    path: '/',
+    empty: true,
+    act: async (d) => void (await byRole(d, 'button', 'Go to the bench')),
+  },
 ]
 
 mkdirSync('docs/screenshots', { recursive: true })
@@ -187,6 +199,12 @@ for (const shot of SHOTS) {
   const app: Running = await serve({ demo: !shot.empty })
   const driver = await browser(...(shot.size ?? [1280, 800]))
   try {
+    await driver.get(`${app.url}/room`)
+    // A material's own card would lie over the page that the picture is of.
+    await driver.executeScript(
+      'localStorage.setItem("sett.cards-seen", arguments[0])',
+      JSON.stringify(REPRESENTATION_IDS),
+    )
     await driver.get(app.url + shot.path)
     if (shot.path === '/bench') await byRole(driver, 'group', 'The mat')
     if (shot.path === '/daybook') await pick(driver, 'Whose records', 'Everybody')

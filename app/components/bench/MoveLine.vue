@@ -50,14 +50,11 @@ defineExpose({ focus: () => box.value?.$el.focus() })
 
 <style scoped>
 .line {
-  width: 17.5rem;
+  flex: 1 1 8rem;
+  min-width: 7rem;
+  max-width: 17.5rem;
 }
 .line :deep(input) {
   width: 100%;
-}
-@media (max-width: 1100px) {
-  .line {
-    width: 12rem;
-  }
 }
 </style>

@@ -84,7 +84,7 @@ const sheet: readonly HandStep[] = [
     title: 'Carry',
     text: 'Tap the small square over the next column for a carry mark.',
     from: { text: '12' },
-    to: { line: box(14, 4, 16, 12), text: '1' },
+    to: { line: box(12, 10, 20, 24), text: '1' },
   },
   {
     title: 'Lessen',

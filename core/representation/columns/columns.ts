@@ -200,6 +200,16 @@ function digitsToAdd(s: ColumnsState, place: Place): readonly number[] | undefin
   return digits.length > 1 ? digits : [topAt(s, i), belowAt(s, i)]
 }
 
+/** Columns with a carry mark and nothing beneath: their answer is copied down on the way to the next. */
+function carriedInto(s: ColumnsState, before?: Place): readonly (readonly number[])[] {
+  if (s.bands.at(-1)?.operation !== '+') return []
+  const end = before === undefined ? s.width : Math.min(s.width, before + s.decimals)
+  return Array.from({ length: Math.max(0, end) }, (_, i) => i)
+    .filter((i) => !answered(s, i) && belowAt(s, i) === 0)
+    .map((i) => columnAt(s, i))
+    .filter((digits) => digits.length > 1)
+}
+
 function writeSum(s: ColumnsState, join: AmountAct, exchange: ExchangeAct): readonly ColumnsMove[] {
   const [i, carried] = [placeOfUnit(exchange.from.unit)! + s.decimals, exchange.to.count]
   const moves = performAt(s, join)
@@ -220,7 +230,7 @@ const sheet = {
   recognise,
   print: printMove,
   parse: parseMove,
-  sums: { digits: digitsToAdd, write: writeSum },
+  sums: { digits: digitsToAdd, carriedInto, write: writeSum },
 } as const
 
 function start(problem: Problem, touch: boolean, rewrites: boolean): ColumnsState {

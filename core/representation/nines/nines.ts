@@ -91,9 +91,7 @@ export const nines: Representation<NinesState, NinesMove> = {
   kind: 'concrete',
   works: ['nines'],
   fits: (problem) =>
-    timesNine(problem) === undefined
-      ? { fits: false, why: why(problem), instead: ['fingers', 'blocks'] }
-      : FITS,
+    timesNine(problem) === undefined ? { fits: false, why: why(problem), instead: ['fingers', 'blocks'] } : FITS,
   start: () => ({ folded: null, read: null }),
   apply,
   invert,
