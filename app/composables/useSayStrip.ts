@@ -1,4 +1,4 @@
-import { capital, packOf } from '../../core/speech/words'
+import { capital, inEnglish, packOf } from '../../core/speech/words'
 import type { BeadMove } from '../../core/act/beads'
 import { moveInWords } from '../../core/speech/beads'
 import { sayOpening } from '../../core/speech/opening'
@@ -19,8 +19,8 @@ export function useSayStrip() {
   const quiet = computed(() => bench.bench.mode === 'alone' && !settingOut.value)
   /** In Alone Sett keeps quiet unless a move cannot be made. */
   const said = computed(() => {
-    if (bench.refusal) return bench.refusal.message
-    if (notice.value) return notice.value
+    if (bench.refusal) return inEnglish(bench.refusal.message, pack.value)
+    if (notice.value) return inEnglish(notice.value, pack.value)
     if (bench.hint && bench.next) {
       const [first] = bench.nextMoves
       const beads = first as BeadMove | undefined

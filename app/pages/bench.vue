@@ -61,12 +61,15 @@ const newest = computed(() => bench.lit === bench.stones.length - 1)
 const strip = useSayStrip()
 const { notice, spoken, speak, sayAgain } = strip
 
+/** Old words are cleared, so that nobody comes upon them later. */
+const { start: quieten } = useTimeoutFn(() => (whisper.value = ''), 10_000, { immediate: false })
 /** What a mat tells by itself: what is in the hand, what a rod shows. */
 async function whispered(text: string): Promise<void> {
   // Cleared first, so that the same words said twice are heard twice.
   whisper.value = ''
   await nextTick()
   whisper.value = text
+  quieten()
   speak(text)
 }
 function save(): void {

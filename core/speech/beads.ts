@@ -9,9 +9,9 @@ const READY: Readonly<Record<Extract<ComplementNames, string>, Readonly<Record<B
   partner: { direct: 'direct', five: 'partner of five', ten: 'partner of ten', mixed: 'partners of ten and of five' },
 }
 
-/** What a rule is called in this class. */
+/** What a rule is called in this class; a record of an earlier version may name its complements by size, and is told in plain ones. */
 export function ruleName(rule: BeadRule, names: ComplementNames): string {
-  if (typeof names === 'string') return READY[names][rule]
+  if (typeof names === 'string') return ((READY as Partial<typeof READY>)[names] ?? READY.complement)[rule]
   return { direct: 'direct', five: names.five, ten: names.ten, mixed: `${names.ten} and ${names.five}` }[rule]
 }
 

@@ -59,6 +59,12 @@ export function packOf(words: Words | WordSetId): WordPack {
   return pack
 }
 
+/** A sentence in the English of the class: what is nought in British English is zero in American. */
+export const inEnglish = (text: string, pack: WordPack): string =>
+  pack.numbers.zero === 'nought'
+    ? text
+    : text.replace(/\b([Nn])ought(s?)\b/g, (_, n: string, s: string) => `${n === 'N' ? 'Z' : 'z'}ero${s}`)
+
 export const say = (value: Exact | number, pack: WordPack): string =>
   decimalInWords(String(value) as Exact, pack.numbers)
 

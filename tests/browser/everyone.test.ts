@@ -194,6 +194,44 @@ describe('the focus is never lost', () => {
     }
   })
 
+  test('where what had the focus goes away: starting, writing down, keeping in the head, laying cards, deleting', async () => {
+    const lost = (): Promise<boolean> =>
+      driver.executeScript<boolean>(`const e = document.activeElement; return ` + 'e === document.body')
+    const settle = (): Promise<void> =>
+      driver.executeAsyncScript('requestAnimationFrame(() => requestAnimationFrame(() => arguments[0]()))')
+    for (const [problem, material, way, button] of [
+      ['45 + 37', 'Open number line', 'Hops from the first number', 'Start at 45'],
+      ['45 + 37', 'Column sheet', 'Ones first', 'Write 45 down'],
+      ['8 + 5', 'Fingers', 'Count on', 'Keep 8 in the head'],
+      ['8 + 5', 'Counters', 'Count all', 'Make four cards'],
+    ] as const) {
+      await fresh({
+        'sett.mode': 'together',
+        'sett.cards-seen': '["openline","columns","fingers","counters","blocks"]',
+      })
+      const box = await byRole(driver, 'textbox', 'Problem')
+      await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem)
+      await take(driver, 'Material', material)
+      await take(driver, 'Way of working', way)
+      await (await byRole(driver, 'button', button)).sendKeys(Key.ENTER)
+      await settle()
+      await driver.wait(async () => !(await lost()), 2000, `the focus is lost after ${button}`)
+    }
+    // Undoing the last move takes the button's use away; the focus goes on to the next one.
+    await fresh({ 'sett.mode': 'together', 'sett.cards-seen': '["blocks"]' })
+    await (await byRole(driver, 'textbox', 'Type a move')).sendKeys('lay 5 tens', Key.ENTER)
+    await byRole(driver, 'button', '5 tens on the mat')
+    await press(Key.ESCAPE)
+    expect(await active('e.id')).toBe('mat')
+    await (await byRole(driver, 'button', 'Undo')).sendKeys(Key.ENTER)
+    await byRole(driver, 'button', '0 tens on the mat')
+    await driver.wait(async () => !(await lost()), 2000, 'the focus is lost after undoing')
+    await driver.get(`${app.url}/daybook`)
+    await (await byRole(driver, 'button', /^Delete /)).sendKeys(Key.ENTER)
+    await settle()
+    await driver.wait(async () => !(await lost()), 2000, 'the focus is lost after deleting')
+  })
+
   test('rehearsing: the question has the focus, and the grid keeps its rules to itself until it is answered', async () => {
     await driver.get(`${app.url}/rehearse`)
     await click('Begin')
@@ -265,12 +303,13 @@ describe('in every window', () => {
     await press(Key.ESCAPE)
   })
 
-  test('every control of every page is 44 px, axe finds nothing, titles name the place, and no button overflows', async () => {
-    const titles = new Set<string>()
-    for (const [w, h] of [
-      [1280, 800],
-      [390, 844],
-    ] as const) {
+  test.each([
+    [1280, 800],
+    [390, 844],
+  ])(
+    '%i × %i: every control of every page is 44 px, axe finds nothing, titles name the place, no button overflows',
+    async (w, h) => {
+      const titles = new Set<string>()
       await size(w, h)
       for (const path of [
         '/bench',
@@ -303,11 +342,24 @@ describe('in every window', () => {
         await noViolations(driver)
         titles.add(await driver.getTitle())
       }
+      expect(titles.size).toBe(10)
+      await text(driver, 'main', 'There is no such page.')
+      await click('Go to the bench')
+      await byRole(driver, 'textbox', 'Problem')
+    },
+  )
+
+  test('menus that are open have nothing for axe, and each of their lines is 44 px', async () => {
+    // Menus and lists that are open are looked at too.
+    await driver.get(`${app.url}/bench`)
+    for (const name of ['Tools and practice', /^the Loft/]) {
+      await click(name)
+      const [item] = await driver.wait(until.elementsLocated(By.css('[role="menu"] [role="menuitem"]')), 5000)
+      await noViolations(driver)
+      expect((await item!.getRect()).height).toBeGreaterThanOrEqual(44)
+      await press(Key.ESCAPE)
+      await driver.wait(async () => (await driver.findElements(By.css('[role="menu"]'))).length === 0, 5000)
     }
-    expect(titles.size).toBe(10)
-    await text(driver, 'main', 'There is no such page.')
-    await click('Go to the bench')
-    await byRole(driver, 'textbox', 'Problem')
   })
 
   test('the system’s wish for dark or for contrast is followed, until something else is chosen here', async () => {

@@ -1,4 +1,5 @@
-import { DEFAULT_CHOICES } from '../../core/choices'
+import { DEFAULT_CHOICES, EXCHANGE_WORDS, WORD_SETS } from '../../core/choices'
+import { inEnglish, packOf } from '../../core/speech/words'
 import { exact, ZERO } from '../../core/number/exact'
 import { AMERICAN, BRITISH, inWords } from '../../core/number/words'
 import { plan } from '../../core/index'
@@ -103,4 +104,28 @@ describe('the mat', () => {
       'Bring them to the mat first',
     )
   })
+})
+
+test('an American room hears zero where a British one hears nought', () => {
+  const text = 'Nought pieces cannot be moved: 3 - 5 is below nought, and noughts stay.'
+  expect(inEnglish(text, packOf('exchange'))).toBe(text)
+  expect(inEnglish(text, packOf('regroup'))).toBe('Zero pieces cannot be moved: 3 - 5 is below zero, and zeros stay.')
+})
+
+test('every choice of words says an exchange in plain English, and words are chosen one by one', () => {
+  const said = (exchange: (typeof EXCHANGE_WORDS)[number], problem = '52 - 37'): string =>
+    plan({
+      problem,
+      representation: 'blocks',
+      choices: { words: { ...WORD_SETS.exchange, exchange, ones: 'units' } },
+    }).steps.find((s) => s.act.kind === 'exchange')!.say
+  expect(EXCHANGE_WORDS.map((w) => said(w))).toEqual([
+    'Exchange one ten for ten units. Still fifty-two.',
+    'Regroup one ten as ten units. Still fifty-two.',
+    'Trade one ten for ten units. Still fifty-two.',
+    'Swap one ten for ten units. Still fifty-two.',
+    'Rename one ten as ten units. Still fifty-two.',
+    'Unbundle one ten into ten units. Still fifty-two.',
+  ])
+  expect(said('bundle', '17 + 5')).toBe('Bundle ten units into one ten. Still twenty-two.')
 })

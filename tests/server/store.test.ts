@@ -7,8 +7,11 @@ import { seedDemo } from '../../demo/lantern-walk'
 import { readFile, takeIn, toFile, unsound } from '../../server/utils/keep'
 import { readRehearsals, rehearsalsToFile, takeInRehearsals } from '../../server/utils/rehearsals'
 import { makeStore, type Store } from '../../server/utils/store'
-import type { WorkRecord } from '../../core/record/record'
-import type { RehearsalFile } from '../../shared/schemas'
+import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
+import { reopen, type WorkRecord } from '../../core/record/record'
+import { parseNotchMap } from '../../core/representation/touch/notches'
+import { MIGRATIONS } from '../../server/db/migrations'
+import { workSchema, type RehearsalFile } from '../../shared/schemas'
 
 const path = (): string => join(mkdtempSync(join(tmpdir(), 'sett-store-')), 'sett.db')
 const demo = (at = path()): Store => {
@@ -70,6 +73,52 @@ test('deleting a learner deletes the records, and only theirs', () => {
   expect(store.removeLearner(wren!.id)).toBe(true)
   expect(store.records(null)).toEqual(others)
   expect(store.removeLearner(wren!.id)).toBe(false)
+})
+
+test('a room of the version before keeps its words and choices, with a copy of the file beside it', () => {
+  const at = path()
+  const db = new Database(at)
+  for (const sql of MIGRATIONS.slice(0, 4)) db.exec(sql)
+  db.pragma('user_version = 4')
+  db.prepare(`INSERT INTO classroom (id, name, words, hands) VALUES (1, 'the Loft', 'regroup', ?)`).run(
+    JSON.stringify({ carryMarks: 'below', abacus: { order: 'ones', names: 'friend' } }),
+  )
+  db.prepare(`INSERT INTO notch_map (id, body) VALUES (1, ?)`).run(
+    JSON.stringify({ format: 'sett-notches', version: 1, digits: { 2: [{ counts: 2, at: 0.5, aside: 0 }] } }),
+  )
+  db.close()
+  const store = makeStore(at)
+  const room = store.classroom()!
+  expect(room).toMatchObject({ name: 'the Loft', words: WORD_SETS.regroup })
+  expect(room.hands).toMatchObject({ carryMarks: 'below', abacus: { order: 'ones', names: 'complement' } })
+  expect(existsSync(`${at}.before-v5`)).toBe(true)
+  expect(parseNotchMap(store.notches()).digits[2]).toHaveLength(2)
+  store.setClassroom({ ...room, words: { ...room.words, exchange: 'swap' } })
+  expect(makeStore(at).classroom()!.words.exchange).toBe('swap')
+})
+
+test('a record of the version before, with a ready set of words and complements named by size, replays as it was', () => {
+  const work = {
+    format: 'sett-record',
+    version: 1,
+    problem: '8 + 7',
+    representation: 'abacus',
+    also: ['equations'],
+    both: null,
+    way: 'compensate',
+    mode: 'together',
+    choices: { ...DEFAULT_CHOICES, words: 'regroup', abacus: { ...DEFAULT_CHOICES.abacus, names: 'friend' } },
+    moves: ['ones pinch 3 to bar', 'tens lower 1 to bar', 'ones lower 3 away', 'read 15'].map((move, i) => ({
+      at: i * 1000,
+      on: 'abacus',
+      move,
+    })),
+  }
+  expect(workSchema.safeParse(work).success).toBe(true)
+  expect(unsound(work as unknown as WorkRecord)).toBeUndefined()
+  const { now } = reopen(work as unknown as WorkRecord)
+  expect(now.standing.value).toBe('15')
+  expect(now.stones.find((s) => s.detail?.digits[0]?.rule === 'ten')?.say).toContain('Ten complement: +7 = +10 −3.')
 })
 
 test('a file taken into an empty room gives the very same records', () => {

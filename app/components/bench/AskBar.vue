@@ -5,7 +5,7 @@ import { holdersOf, offersFor, REPRESENTATIONS } from '../../../core/representat
 import { parseProblem, printProblem } from '../../../core/problem/problem'
 import { attempt, type Refusal } from '../../../core/refusal'
 import { wayById } from '../../../core/way/index'
-import { pretty } from '../../../core/speech/words'
+import { inEnglish, packOf, pretty } from '../../../core/speech/words'
 import type { Mode } from '../../../core/record/bench'
 import type { RepresentationId } from '../../../core/representation/representation'
 import type { WayId } from '../../../core/way/way'
@@ -194,7 +194,7 @@ defineExpose({
       </div>
     </template>
     <p v-if="refused" id="problem-trouble" class="under trouble" role="alert">
-      <span>{{ refused.message }}</span>
+      <span>{{ inEnglish(refused.message, packOf(bench.bench.setup.choices.words)) }}</span>
       <button v-for="id in instead" :key="id" type="button" class="stone-button" @click="workWith(id)">
         Work it with {{ materialName(id) }}
       </button>

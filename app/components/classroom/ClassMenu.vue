@@ -46,7 +46,7 @@ useKeys({ l: () => button.value?.click() })
     <strong>{{ classroom.learner?.codeName ?? 'nobody chosen' }}</strong>
     <i class="pi pi-angle-down" aria-hidden="true" />
   </button>
-  <Menu ref="menu" :model="items" popup append-to="#main" class="class-menu" />
+  <Menu ref="menu" :model="items" popup append-to="#main" />
 </template>
 
 <style scoped>
@@ -60,10 +60,5 @@ useKeys({ l: () => button.value?.click() })
   .who span {
     display: none;
   }
-}
-</style>
-<style>
-.class-menu .p-menu-item-link {
-  min-height: 44px;
 }
 </style>

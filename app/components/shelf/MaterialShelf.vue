@@ -3,7 +3,7 @@ import { capital } from '../../../core/number/words'
 import type { Problem } from '../../../core/problem/problem'
 import { offersFor } from '../../../core/representation/index'
 import type { RepresentationId } from '../../../core/representation/representation'
-import { pretty } from '../../../core/speech/words'
+import { inEnglish, packOf, pretty } from '../../../core/speech/words'
 import { printProblem } from '../../../core/problem/problem'
 import { GROUPS, type ShelfId } from './thumbs'
 import type { ShelfItem } from './ShelfDialog.vue'
@@ -29,7 +29,7 @@ const items = computed(() => {
         {
           id: o.representation,
           title: capital(o.title),
-          line: o.why,
+          line: inEnglish(o.why, packOf(bench.bench.setup.choices.words)),
           fits: o.fits,
           pinned: pinned.value.includes(o.representation),
         },
