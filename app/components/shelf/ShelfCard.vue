@@ -14,7 +14,7 @@ const lineId = computed(() => `about-${props.id}`)
 </script>
 
 <template>
-  <li class="card" :class="{ dim: !fits, chosen }">
+  <li class="card" :class="{ dim: !fits, chosen, pins: pinned !== undefined }">
     <button
       type="button"
       class="face"
@@ -73,6 +73,8 @@ const lineId = computed(() => `about-${props.id}`)
 }
 .name {
   font-weight: 700;
+}
+.pins .name {
   padding-right: 34px;
 }
 .about {

@@ -14,6 +14,8 @@ const props = defineProps<{
   header: string
   search: string
   chosen: string | null
+  /** Whether every card has room for a sentence. */
+  wide?: boolean
   groups: readonly { readonly title: string; readonly items: readonly ShelfItem[] }[]
 }>()
 const emit = defineEmits<{ choose: [id: string]; pin: [id: string]; close: [] }>()
@@ -62,7 +64,7 @@ function down(event: KeyboardEvent): void {
       <input v-model="wanted" type="text" autofocus autocomplete="off" spellcheck="false" @keydown="down"
     /></label>
     <p class="sr-only" role="status">{{ count === 1 ? 'One choice' : `${count} choices` }}</p>
-    <div ref="root" class="groups">
+    <div ref="root" class="groups" :class="{ wide }">
       <section v-for="g in found" :key="g.title" :aria-label="g.title">
         <h2>{{ g.title }}</h2>
         <ul>
@@ -131,6 +133,9 @@ ul {
 }
 ul > :deep(.card) {
   width: 8.4rem;
+}
+.wide ul > :deep(.card) {
+  width: 14.6rem;
 }
 .none {
   padding: 1rem 0;

@@ -52,6 +52,7 @@ const PICTURES: Readonly<Record<WayId, readonly [string, string]>> = {
     search="Find a way"
     :chosen="chosen"
     :groups="groups"
+    wide
     @choose="(id) => emit('choose', id as WayId)"
     @close="emit('close')"
   >
