@@ -49,7 +49,7 @@ export function follow(
       for (const act of settled(missed, decimalsIn(setup.problem))) {
         if (r.cannotShow?.(act)) continue
         const more = r.perform(states[id], act)
-        states[id] = applyAll(r, states[id], more)
+        states[id] = r.write ? r.write(states[id], act) : applyAll(r, states[id], more)
         made.push(...more)
       }
       moves[id] = made

@@ -65,8 +65,7 @@ export function write(
   page: EquationsState,
   act: Act,
 ): { readonly page: EquationsState; readonly lines: readonly WrittenLine[] } {
-  const moves = equations.perform(page, act)
-  const next = moves.reduce(equations.apply, page)
+  const next = equations.write(page, act)
   const lines = next.lines.slice(page.lines.length).map(({ text, act: made }, i): WrittenLine => {
     if (made.kind === 'count') return { text: sequence(next.lines, page.lines.length + i) }
     return text.includes(' = ') ? { text: pretty(text), equation: text } : { text: pretty(text) }

@@ -86,6 +86,8 @@ export interface Representation<State = unknown, Move = unknown> {
   shows(state: State): Exact
   /** An act as moves of this representation; [] where it has nothing to do. */
   perform(state: State, act: Act): readonly Move[]
+  /** An act shown at once, where that needs no reading of its own moves: a page can write more than it could read back. */
+  write?(state: State, act: Act): State
   /** Why it never shows an act that changes nothing, said quietly; empty where it does. */
   cannotShow?(act: Act): string
   recognise(before: State, moves: readonly Move[]): Recognised

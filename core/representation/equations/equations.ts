@@ -249,6 +249,20 @@ function actOf(s: EquationsState, line: string): Act {
   throw new Refusal(`“${line.slice(0, 40)}” is not a line of this writing.`, `Like: ${s.value} - 7 = …`)
 }
 
+/** The page with one more line on it. */
+const withLine = (s: EquationsState, act: Act, text: string): EquationsState => ({
+  ...s,
+  ...after(s, act),
+  from: act.kind === 'begin' && act.to !== null && act.step === '1' && s.whole ? act.from : s.from,
+  lines: [...s.lines, { text, act, valueBefore: s.value, countsBefore: s.counts }],
+})
+
+/** An act written down at once. Whatever a material allows can be written; only what a person types is read, and may be refused. */
+function write(s: EquationsState, act: Act): EquationsState {
+  const text = lineFor(s, act)
+  return text === '' ? s : withLine(s, act, text)
+}
+
 function apply(s: EquationsState, move: EquationsMove): EquationsState {
   if (move.kind === 'rub') {
     const last = s.lines.at(-1)
@@ -256,13 +270,7 @@ function apply(s: EquationsState, move: EquationsMove): EquationsState {
     const from = last.act.kind === 'begin' ? ZERO : s.from
     return { ...s, from, value: last.valueBefore, counts: last.countsBefore, lines: s.lines.slice(0, -1) }
   }
-  const act = actOf(s, move.line)
-  return {
-    ...s,
-    ...after(s, act),
-    from: act.kind === 'begin' && act.to !== null && act.step === '1' && s.whole ? act.from : s.from,
-    lines: [...s.lines, { text: move.line, act, valueBefore: s.value, countsBefore: s.counts }],
-  }
+  return withLine(s, actOf(s, move.line), move.line)
 }
 
 /** Rubbing back is only ever the undoing of a line; its own inverse needs the line that went. */
@@ -283,7 +291,7 @@ function parse(text: string): EquationsMove {
 }
 
 /** Running equations: one true line for each act. */
-export const equations: Representation<EquationsState, EquationsMove> = {
+export const equations: Representation<EquationsState, EquationsMove> & { write: typeof write } = {
   id: 'equations',
   title: 'running equations',
   kind: 'written',
@@ -320,6 +328,7 @@ export const equations: Representation<EquationsState, EquationsMove> = {
     const line = lineFor(s, act)
     return line === '' ? [] : [{ kind: 'write', line }]
   },
+  write,
   recognise,
   print: (move) => (move.kind === 'rub' ? 'rub' : `write ${move.line}`),
   parse,

@@ -18,6 +18,7 @@ import {
 } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
 import { reach } from '../../problem/friendly'
+import { decimalsIn } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { performAll, type Recognised, type Representation } from '../representation'
 import { ROOM, widthOf, type PlacedMaterial, type PlacedMove, type PlacedState, type Zone } from './state'
@@ -36,6 +37,12 @@ function change(m: PlacedMaterial, state: PlacedState, zone: Zone, counts: Count
   if (zone === 'store') return state
   if (counts.some((n, i) => n > 0 && i >= widthOf(m)))
     throw new Refusal(`${capital(m.name)} has no place above the ${placeName(m.above - 1)}.`, '')
+  const tooLow = counts.findIndex((n, i) => n > 0 && i < m.decimals - state.decimals)
+  if (tooLow >= 0)
+    throw new Refusal(
+      `This mat is laid out without ${placeName(tooLow - m.decimals)}.`,
+      'A problem with decimals brings them, like 7.4 − 2.6.',
+    )
   const next = addCounts(state[zone], counts, way)
   for (const [i, n] of next.entries()) {
     const place = i - m.decimals
@@ -262,7 +269,13 @@ export const placed = (m: PlacedMaterial): Representation<PlacedState, PlacedMov
         instead: m.instead,
         ...(m.decimals ? { decimals: m.decimals } : {}),
       }),
-    start: () => ({ mat: empty, beside: empty, taken: empty, read: null }),
+    start: (problem) => ({
+      decimals: Math.min(m.decimals, decimalsIn(problem)),
+      mat: empty,
+      beside: empty,
+      taken: empty,
+      read: null,
+    }),
     apply: (state, move) => apply(m, state, move),
     invert,
     shows: (state) => worth(state.mat, m.decimals),

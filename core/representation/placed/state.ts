@@ -31,6 +31,8 @@ export const ROOM = 200
 
 /** Counts stand from the lowest place of the material up: the ones at index `decimals`. */
 export interface PlacedState {
+  /** How many places below the ones this mat is laid out with: as many as its problem has. */
+  readonly decimals: number
   readonly mat: Counts
   readonly beside: Counts
   readonly taken: Counts
