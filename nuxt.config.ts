@@ -1,5 +1,3 @@
-import { settPreset } from './app/assets/preset'
-
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   telemetry: false,
@@ -8,7 +6,21 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   // Another place is fetched when somebody reaches for it, not while the bench is still opening.
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
-  modules: ['@pinia/nuxt', '@primevue/nuxt-module', '@vueuse/nuxt', 'nuxt-security', '@nuxt/eslint'],
+  modules: [
+    '@pinia/nuxt',
+    '@primevue/nuxt-module',
+    // The module would write all it knows of itself into every page; the theme is loaded as code, and nothing else is needed.
+    (_, nuxt) => void (nuxt.options.runtimeConfig.public.primevue = {} as never),
+    '@vueuse/nuxt',
+    'nuxt-security',
+    '@nuxt/eslint',
+  ],
+  hooks: {
+    // Nothing is fetched that the page does not ask for: not every mat, nor an icon font in four formats.
+    'build:manifest': (manifest) => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
+  },
   css: [
     '@fontsource/andika/latin-400.css',
     '@fontsource/andika/latin-700.css',
@@ -20,7 +32,8 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   primevue: {
     autoImport: false,
-    options: { theme: { preset: settPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } } },
+    importTheme: { as: 'SettTheme', from: '~/assets/theme' },
+    loadStyles: false,
     components: {
       include: ['Button', 'Select', 'InputText', 'Dialog', 'Textarea', 'Toast', 'Menu', 'DataTable', 'Column'],
     },

@@ -52,9 +52,11 @@ export const useBench = defineStore('bench', () => {
   const abacus = computed<AbacusChoices>(
     () => ownAbacus.value ?? classroom.classroom?.hands.abacus ?? DEFAULT_CHOICES.abacus,
   )
-  const draft = useLocalStorage<Draft | null>(draftKey(), null, { serializer: keptDraft })
+  /** Plain data of thousands of moves: nothing in it is watched, it is only ever replaced. */
+  const PLAIN = { shallow: true, deep: false } as const
+  const draft = useLocalStorage<Draft | null>(draftKey(), null, { ...PLAIN, serializer: keptDraft })
   /** Unfinished work that new problems pushed aside, the newest last; there until it is brought back or let go. */
-  const asides = useLocalStorage<readonly Draft[]>('sett.aside', [], { serializer: keptDrafts })
+  const asides = useLocalStorage<readonly Draft[]>('sett.aside', [], { ...PLAIN, serializer: keptDrafts })
 
   const bench = shallowRef<Bench>(
     openBench({ problem: '52 - 37', representation: 'blocks', also: ['columns', 'equations'] }, 'show'),
@@ -217,7 +219,7 @@ export const useBench = defineStore('bench', () => {
 
   function make(on: RepresentationId | 'bench', move: string): boolean {
     leaveReplay()
-    const at = Math.max(bench.value.log.at(-1)?.at ?? 0, Math.round(performance.now() - clock.value))
+    const at = Math.max(bench.value.log.last?.at ?? 0, Math.round(performance.now() - clock.value))
     const done = attempt(() => enter(bench.value, { at, on, move }))
     picked.value = null
     if ('refused' in done) {
@@ -316,7 +318,7 @@ export const useBench = defineStore('bench', () => {
     lay(opened.ok)
     id.value = from.id
     startedAt.value = from.startedAt
-    clock.value = performance.now() - (log.at(-1)?.at ?? 0)
+    clock.value = performance.now() - (log.last?.at ?? 0)
     savedLength.value = saved ? log.length : 0
     mode.value = opened.ok.mode
     way.value = setup.way
@@ -367,7 +369,7 @@ export const useBench = defineStore('bench', () => {
       startedAt.value = new Date().toISOString()
       savedLength.value = 0
     }
-    clock.value = performance.now() - (bench.value.log.at(-1)?.at ?? 0)
+    clock.value = performance.now() - (bench.value.log.last?.at ?? 0)
     replaying.value = null
   }
 

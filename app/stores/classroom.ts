@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { WORD_SETS } from '../../core/choices'
 import type { Classroom, Learner } from '../../shared/schemas'
+import { roomAnswer } from '../utils/firstRoom'
 import { request } from '../utils/request'
 
 /** The room, its word pack and its learners, as the server keeps them. */
@@ -14,7 +15,7 @@ export const useClassroom = defineStore('classroom', () => {
   const words = computed(() => classroom.value?.words ?? WORD_SETS.exchange)
 
   async function load(): Promise<void> {
-    const answer = await request<{ classroom: Classroom | null; learners: Learner[] }>('/api/classroom')
+    const answer = await roomAnswer()
     classroom.value = answer.classroom
     learners.value = answer.learners
     // The first time, the first of the class is at the bench; later whoever was chosen, or nobody.

@@ -1,4 +1,4 @@
-import { amountAct, countsOf, type Act } from '../act/act'
+import { amountAct, countsOf, type Act, type ExchangeAct } from '../act/act'
 import { negate, sign } from '../number/exact'
 import { addCounts, digitsOf, isEmpty, worth, type Counts } from '../number/places'
 import { decimalsIn } from '../problem/problem'
@@ -41,12 +41,15 @@ export function follow(
       moves[id] = hand.moves
       continue
     }
-    const missed = [...(from.followers[id]?.missed ?? []), ...acts]
+    const before = from.followers[id]?.missed
+    const missed = before
+      ? settled([...before, ...acts], decimalsIn(setup.problem))
+      : settled(acts, decimalsIn(setup.problem))
     try {
       const made: unknown[] = []
       const quiet = acts.map((act) => r.cannotShow?.(act) ?? '').find((why) => why !== '')
       if (quiet) waiting[id] = quiet
-      for (const act of settled(missed, decimalsIn(setup.problem))) {
+      for (const act of missed) {
         if (r.cannotShow?.(act)) continue
         const more = r.perform(states[id], act)
         states[id] = r.write ? r.write(states[id], act) : applyAll(r, states[id], more)
@@ -65,7 +68,8 @@ export function follow(
 
 /**
  * Acts that were done and partly undone, as what they came to: three taken and four taken is seven taken; nine taken
- * and two given back is seven taken. Only neighbouring acts of joining and taking are settled.
+ * and two given back is seven taken; an exchange and its reverse are nothing. Only neighbouring acts are settled, so that what a
+ * follower has missed stays short however long it waits.
  */
 function settled(acts: readonly Act[], decimals: number): readonly Act[] {
   if (acts.length < 2) return acts
@@ -90,9 +94,15 @@ function settled(acts: readonly Act[], decimals: number): readonly Act[] {
       net = addCounts(net, counts, act.kind === 'join' ? 1 : -1)
     } else {
       flush()
-      result.push(act)
+      const last = result.at(-1)
+      if (act.kind === 'exchange' && last?.kind === 'exchange' && undoes(act, last)) result.pop()
+      else result.push(act)
     }
   }
   flush()
   return result
 }
+
+/** Whether an exchange is just the other way round. */
+const undoes = (a: ExchangeAct, b: ExchangeAct): boolean =>
+  a.from.unit === b.to.unit && a.from.count === b.to.count && a.to.unit === b.from.unit && a.to.count === b.from.count

@@ -61,8 +61,12 @@ const WORDS: Readonly<Record<string, Operation>> = {
   'divided by': '/',
 }
 const PHRASE = /\p{L}+(?:\s+\p{L}+)?/uy
-/** What may follow the asking side: `52 - 37 =`, `52 - 37 = ?`. */
-const ASKING = /\s*(?:=|\bequals\b|\bmakes\b|\bis\b)?\s*[?▢_]*\s*$/iu
+/** The asking side of what was typed: without `=`, `= ?` or `equals` at its end. */
+function askingSide(text: string): string {
+  let end = text.length
+  while (end > 0 && /[\s?▢_]/u.test(text[end - 1]!)) end -= 1
+  return text.slice(0, end).replace(/(?:=|\b(?:equals|makes|is))$/iu, '')
+}
 
 /** The sign that one or two words stand for, with its length in the text. */
 function wordAt(text: string, at: number): { readonly sign: Operation; readonly length: number } | undefined {
@@ -154,7 +158,9 @@ function aloneDivides(read: Token[]): Token[] {
  * @throws Refusal with the span of the first trouble.
  */
 export function parseProblem(text: string): Problem {
-  if (text.trim() === '') throw new Refusal('There is no problem yet.', 'Type one, like 52 − 37.', { at: 0, length: 0 })
+  const asking = askingSide(text)
+  if (asking.trim() === '')
+    throw new Refusal('There is no problem yet.', 'Type one, like 52 − 37.', { at: 0, length: 0 })
   const digits = text.match(/\d+/g)?.reduce((n, run) => Math.max(n, run.length), 0) ?? 0
   if (text.length > MAX_PROBLEM_LENGTH)
     throw new Refusal(
@@ -164,7 +170,7 @@ export function parseProblem(text: string): Problem {
       'Ask a shorter problem.',
       { at: MAX_PROBLEM_LENGTH, length: text.length - MAX_PROBLEM_LENGTH },
     )
-  const read = aloneDivides(tokens(text.replace(ASKING, '')))
+  const read = aloneDivides(tokens(asking))
   const numbers: { operation: Operation; number: Numeral }[] = []
   let i = 0
   while (i < read.length) {

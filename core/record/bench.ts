@@ -21,6 +21,7 @@ import { compareWithWay, isAmount } from './comparing'
 import { laidTooMuch, relaid } from './laying'
 import { goesOn, judgedOf, restOf } from './judging'
 import type { Hand, Mode, Moment, Stone } from './moment'
+import { extended, START, type Trail } from './trail'
 import { slipIn, slipInColumn, SLIPS } from './slips'
 
 export type { Mode, Moment, Stone }
@@ -37,9 +38,9 @@ export interface Bench {
   readonly setup: Setup
   readonly mode: Mode
   readonly now: Moment
-  readonly past: readonly { readonly moment: Moment; readonly entry: Entry }[]
+  readonly past: Trail<{ readonly moment: Moment; readonly entry: Entry }>
   readonly undone: readonly Entry[]
-  readonly log: readonly Entry[]
+  readonly log: Trail<Entry>
 }
 
 /** Lays out an empty bench for a problem. @throws Refusal when it does not fit. */
@@ -47,7 +48,7 @@ export function openBench(request: PlanRequest, mode: Mode): Bench {
   const setup = setUp(request)
   const second = setup.both ? emptyMoment(secondOf(setup)) : null
   const now: Moment = { ...emptyMoment(setup), second }
-  return { setup, mode, now: mode === 'show' ? now : askedOn(setup, now), past: [], undone: [], log: [] }
+  return { setup, mode, now: mode === 'show' ? now : askedOn(setup, now), past: START, undone: [], log: START }
 }
 
 /** The setup of the second representation, which is worked by itself. */
@@ -169,21 +170,21 @@ function step(bench: Bench, entry: Entry, moment: Moment, undone: readonly Entry
   return {
     ...bench,
     now: bench.mode === 'show' ? moment : askedOn(bench.setup, moment),
-    past: [...bench.past, { moment: bench.now, entry }],
+    past: extended(bench.past, { moment: bench.now, entry }),
     undone,
-    log: [...bench.log, entry],
+    log: extended(bench.log, entry),
   }
 }
 
 function undo(bench: Bench, entry: Entry): Bench {
-  const last = bench.past.at(-1)
-  if (!last) throw new Refusal('There is nothing to take back.')
+  const { last, before } = bench.past
+  if (!last || !before) throw new Refusal('There is nothing to take back.')
   return {
     ...bench,
     now: last.moment,
-    past: bench.past.slice(0, -1),
+    past: before,
     undone: [...bench.undone, last.entry],
-    log: [...bench.log, entry],
+    log: extended(bench.log, entry),
   }
 }
 
@@ -192,7 +193,7 @@ function redo(bench: Bench, entry: Entry): Bench {
   if (!again) throw new Refusal('There is nothing to do again.')
   const moment = again.on === 'bench' ? onBench(bench, again.move) : movedAnywhere(bench, again.on, again.move)
   const next = step(bench, again, moment, bench.undone.slice(0, -1))
-  return { ...next, log: [...bench.log, entry] }
+  return { ...next, log: extended(bench.log, entry) }
 }
 
 function onBench(bench: Bench, move: string): Moment {

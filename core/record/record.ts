@@ -5,6 +5,7 @@ import { attempt, Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
 import type { RepresentationId } from '../representation/representation'
 import type { WayId } from '../way/way'
+import { listed } from './trail'
 import { enter, openBench, outcome, type Bench, type Entry, type Mode } from './bench'
 
 /** The file format's version; a reader refuses a later one. */
@@ -40,7 +41,7 @@ export function recordOf(bench: Bench): WorkRecord {
     way: setup.way,
     mode,
     choices: setup.choices,
-    moves: log,
+    moves: listed(log),
   }
 }
 

@@ -76,7 +76,7 @@ describe('moving', () => {
     b.ask('52 - 37', { mode: 'together' })
     for (const move of ['lay 5 tens', 'lay 2 ones', 'break ten']) expect(b.type(move)).toBe(true)
     expect(b.type('answer 5 ones')).toBe(true)
-    expect(b.bench.log.at(-1)).toMatchObject({ on: 'columns', move: 'answer 5 ones' })
+    expect(b.bench.log.last).toMatchObject({ on: 'columns', move: 'answer 5 ones' })
     expect(labels(b).at(-1)).toBe('take 7 ones')
   })
 
@@ -276,7 +276,7 @@ describe('materials', () => {
     b.setBeside('chips', true)
     expect(b.bench.setup.both).toBe('chips')
     b.type('lay 4 tens')
-    expect(b.bench.log.at(-1)).toMatchObject({ on: 'chips' })
+    expect(b.bench.log.last).toMatchObject({ on: 'chips' })
     b.setBeside(null)
     expect([b.second, b.bench.setup.both]).toEqual([null, null])
     expect(b.aside?.work.both).toBe('chips')

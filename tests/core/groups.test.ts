@@ -64,7 +64,7 @@ describe('nines hands', () => {
   })
   test('they are for nines only, and say why', () => {
     expect(why('4 × 7', 'nines')).toBe(
-      '4 × 7 is not nine times a number from 1 to 10. Nines hands are for nines only: 9n is 10(n − 1) + (10 − n), and no other number comes out so.',
+      '4 × 7 is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones.',
     )
     expect(why('11 × 9', 'nines')).toContain('not nine times a number from 1 to 10')
     expect(why('4 + 9', 'nines')).toContain('4 + 9 is no product of nine')
@@ -112,7 +112,7 @@ test('what does not come out, or is too far, says why', () => {
   expect(why('13 ÷ 4', 'fingers')).toBe('13 ÷ 4 does not come out: something is left over.')
   expect(why('30 × 4', 'fingers')).toContain('That is 30 steps; two hands and one ten in the head hold 20.')
   expect(why('12 × 3', 'touch')).toContain('only numerals from 1 to 9 carry notches')
-  expect(why('3 × 4', 'blocks')).toContain('Multiplying and dividing are counted in steps on fingers')
+  expect(why('3 × 4', 'blocks')).toContain('it does not multiply or divide')
   expect(waysFor('3 × 4', 'fingers').map((w) => w.way)).toEqual(['skip-count'])
 })
 

@@ -70,7 +70,8 @@ test.each([
 })
 
 test('nothing, and far too much, each get their own sentence', () => {
-  expect(refusal('   ').message).toBe('There is no problem yet. Type one, like 52 − 37.')
+  for (const text of ['   ', '_', '= ?', '?', 'equals', `${' '.repeat(700)}=${' '.repeat(700)}`])
+    expect([text, refusal(text).message]).toEqual([text, 'There is no problem yet. Type one, like 52 − 37.'])
   expect(refusal('7'.repeat(1600)).reason).toBe('There is a number of 1600 digits; Sett reads numbers of up to nine.')
   expect(refusal('1 + '.repeat(400) + '1').reason).toContain('1601 characters')
   expect(refusal('1 + '.repeat(100) + '1').reason).toBe('That chain has 101 numbers; up to 100 fit on a page.')
