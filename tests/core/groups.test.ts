@@ -67,7 +67,7 @@ describe('nines hands', () => {
       '4 × 7 is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones.',
     )
     expect(why('11 × 9', 'nines')).toContain('not nine times a number from 1 to 10')
-    expect(why('4 + 9', 'nines')).toContain('4 + 9 is no product of nine')
+    expect(why('4 + 9', 'nines')).toContain('4 + 9 is not nine times a number from 1 to 10')
   })
   test('the wrong finger is named, unfolded and put right', () => {
     const b = work('nines', '4 * 9', 'fold 5', 'unfold 5', 'fold 4', 'read 36')
