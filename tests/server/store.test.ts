@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { mkdtempSync, existsSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
@@ -232,4 +232,31 @@ test('a database of a later Sett is left alone', () => {
   db.close()
   expect(() => makeStore(at)).toThrow('made by a later Sett (version 99)')
   expect(existsSync(at)).toBe(true)
+})
+
+describe('what an earlier version wrote', () => {
+  const kept = (name: string): string => join('tests', 'fixtures', 'v1', name)
+  const json = (name: string): unknown => JSON.parse(readFileSync(kept(name), 'utf8'))
+
+  test('its database is brought up to date, every record sound, nothing lost', () => {
+    const at = path()
+    copyFileSync(kept('sett.db'), at)
+    const store = makeStore(at)
+    expect(store.classroom()).toMatchObject({ name: 'the Loft', words: WORD_SETS.regroup })
+    expect(store.classroom()!.hands.abacus.names).toBe('complement')
+    expect(store.learners().map((l) => l.codeName)).toEqual(['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth'])
+    const records = store.records(null)
+    expect(records).toHaveLength(Object.keys((json('records.json') as { records: object[] }).records).length)
+    for (const r of records) expect(unsound(r.work as WorkRecord)).toBeUndefined()
+    expect(parseNotchMap(store.notches()).digits[7]).toHaveLength(7)
+  })
+
+  test('its files of records and of rehearsals are read', () => {
+    const store = makeStore(path())
+    const file = readFile(json('records.json'))
+    expect(takeIn(store, file)).toMatchObject({ added: file.records.length })
+    const answers = readRehearsals(json('rehearsals.json'))
+    takeInRehearsals(store, answers)
+    expect(answers.answers.length).toBeGreaterThan(10)
+  })
 })

@@ -1,7 +1,7 @@
 import { after, change, countsOf, type Act, type AmountAct } from '../../act/act'
 import { wholly } from '../../act/unfold'
 import { owing, stand } from '../../act/standing'
-import { add, exact, multiply, sign, type Exact } from '../../number/exact'
+import { add, exact, multiply, sign, sizeOf, type Exact } from '../../number/exact'
 import { printExact } from '../../number/numeral'
 import { onlyPlace, unitOf, type Counts } from '../../number/places'
 import { parted } from '../parted'
@@ -76,19 +76,30 @@ function byParts(s: WritingState, act: Act): string {
   return `${number(part)} ${signOf(act)} ${amount} = ${number(add(part, change(act)))}`
 }
 
+/** The question as it stands before and after an act, worth the same: `29 + 46 = 30 + 45`, `304 - 178 = 124 + 2`. */
+function balance(s: WritingState, act: Act): string {
+  const now = stand(s.problem, s.standing, act)
+  const side = (value: Exact, owed: Exact): string => {
+    const plus = (s.standing.doing === '+') === sign(owed) > 0
+    return `${number(value)} ${plus ? '+' : '-'} ${number(sizeOf(owed))}`
+  }
+  return `${side(s.standing.value, owing(s.standing))} = ${side(now.value, owing(now))}`
+}
+
 /** The whole question each time, worth the same throughout: `29 + 46 = 30 + 45`. */
 function byBalance(s: WritingState, act: Act): string {
   const shared = common(s, act)
   if (shared !== undefined) return shared
   if (act.kind !== 'join' && act.kind !== 'take') return ''
-  const now = stand(s.problem, s.standing, act)
-  const [left, rest] = [owing(s.standing), owing(now)]
+  const [left, rest] = [owing(s.standing), owing(stand(s.problem, s.standing, act))]
   // The last step, or one that goes over and is put right after: `304 - 180 = 124`, then `124 + 2 = 126`.
-  if (sign(rest) <= 0 || s.standing.doing === 'lay') return running(s, act)
-  const side = (value: Exact, owed: Exact): string =>
-    `${number(value)} ${s.standing.doing === '+' ? '+' : '-'} ${number(owed)}`
-  return sign(left) === 0 ? running(s, act) : `${side(s.standing.value, left)} = ${side(now.value, rest)}`
+  if (sign(rest) <= 0 || sign(left) === 0 || s.standing.doing === 'lay') return running(s, act)
+  return balance(s, act)
 }
+
+/** A step that goes over may be written as a balance too: `304 - 178 = 124 + 2`. */
+const overBalance = (s: WritingState, act: Act): string | undefined =>
+  (act.kind === 'join' || act.kind === 'take') && s.standing.doing !== 'lay' ? balance(s, act) : undefined
 
 /** Partial sums: tens with tens, ones with ones, then all together. */
 export const partials = writing({
@@ -108,6 +119,7 @@ export const friendly = writing({
   works: ['whole'],
   allows: (way) => way === 'make-friendly' || way === 'over-and-back',
   line: byBalance,
+  also: overBalance,
   cannotShow: (act) =>
     act.kind === 'exchange' || act.kind === 'gather'
       ? 'Numbers stay whole on this page: their parts are not written.'

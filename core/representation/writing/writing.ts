@@ -37,6 +37,8 @@ export interface Dialect {
   readonly works: readonly Sort[]
   allows(way: string, problem: Problem): boolean
   line(s: WritingState, act: Act): string
+  /** Another true line that a person may write for it. */
+  also?(s: WritingState, act: Act): string | undefined
   /** Why an act that changes nothing is never written here; empty where it is. */
   cannotShow?(act: Act): string
 }
@@ -133,7 +135,9 @@ const turned = (text: string): string => {
 
 /** Whether a line is what the page writes for an act. A made ten may stand on either side of what it goes to. */
 const writes = (d: Dialect, s: WritingState, act: Act, text: string): boolean =>
-  d.line(s, act) === text || (act.kind === 'exchange' && text.includes(' * ') && d.line(s, act) === turned(text))
+  d.line(s, act) === text ||
+  d.also?.(s, act) === text ||
+  (act.kind === 'exchange' && text.includes(' * ') && d.line(s, act) === turned(text))
 
 /** The acts that a line writes; null where it is a sum that does not hold. @throws Refusal when it does not follow. */
 function actsOf(d: Dialect, s: WritingState, text: string): readonly Act[] | null {

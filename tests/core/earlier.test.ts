@@ -1,0 +1,36 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { slipsOf } from '../../core/record/bench'
+import { reopen, type WorkRecord } from '../../core/record/record'
+import { REPRESENTATIONS } from '../../core/representation/index'
+
+/** Work written by an earlier version, in every material and way, replays to the same acts, values and slips. */
+
+interface Kept {
+  readonly work: WorkRecord
+  readonly value: string
+  readonly read: string | null
+  readonly acts: readonly unknown[]
+  readonly slips: readonly string[]
+  readonly shows: string
+}
+const WORKS = JSON.parse(readFileSync(join('tests', 'fixtures', 'v1', 'works.json'), 'utf8')) as readonly Kept[]
+const ids = [...new Set(WORKS.map((k) => k.work.representation))]
+
+test('every material is among them', () =>
+  expect([...ids].sort()).toEqual(
+    Object.keys(REPRESENTATIONS)
+      .filter((id) => id !== 'equations')
+      .sort(),
+  ))
+
+test.each(ids)('%s', (id) => {
+  for (const { work, value, read, acts, slips, shows } of WORKS.filter((k) => k.work.representation === id)) {
+    const b = reopen(work)
+    const named = [work.problem, work.way]
+    const plain: unknown = JSON.parse(JSON.stringify(b.now.stones.flatMap((s) => s.acts)))
+    expect([...named, plain]).toEqual([...named, acts])
+    expect([...named, b.now.standing.value, b.now.standing.read, slipsOf(b)]).toEqual([...named, value, read, slips])
+    expect(REPRESENTATIONS[id].shows(b.now.states[id])).toBe(shows)
+  }
+})
