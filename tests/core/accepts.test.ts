@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { evaluate } from 'mathjs'
 import { enter, openBench, type Bench } from '../../core/record/bench'
 import { recordOf, reopen } from '../../core/record/record'
+import { listed } from '../../core/record/trail'
 import { attempt } from '../../core/refusal'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
@@ -89,4 +90,21 @@ test.each(HANDS)('%s: what it accepts, the bench accepts, every line holds, and 
     { numRuns: 300 },
   )
   expect(taken).toBeGreaterThan(200)
+})
+
+test('what a follower has missed stays short, however long it waits, and undo goes back over all of it', () => {
+  let b = openBench({ problem: '952 - 37', representation: 'blocks', also: ['columns', 'equations'] }, 'together')
+  const detour = ['take 7 tens', 'give 7 tens', 'break hundred', 'take 3 hundreds', 'give 3 hundreds', 'tie hundred']
+  const moves = ['lay 953', ...Array.from({ length: 300 }, (_, i) => detour[i % detour.length]!)]
+  for (const move of moves) {
+    const done = attempt(() => enter(b, { at: b.log.length, on: 'blocks', move }))
+    if ('ok' in done) b = done.ok
+    expect(b.now.followers.columns?.missed.length ?? 0).toBeLessThanOrEqual(6)
+  }
+  expect(b.log.length).toBeGreaterThan(150)
+  expect(listed(b.log).map((entry) => entry.at)).toEqual(Array.from({ length: b.log.length }, (_, i) => i))
+  const { length } = b.log
+  while (b.past.length > 0) b = enter(b, { at: length, on: 'bench', move: 'undo' })
+  expect(b.now.stones).toEqual([])
+  expect(recordOf(b).moves).toHaveLength(b.log.length)
 })

@@ -2,6 +2,7 @@ import { timesOfCore } from './core'
 import { firstLoad } from './load'
 import { framesWhileDragging } from './frames'
 import { tapsOnMats } from './mats'
+import { longRecords } from './records'
 import { savesPerSecond } from './saves'
 
 /** Prints one measured figure with what it is held against. */
@@ -13,6 +14,7 @@ export interface Figure {
 
 for (const [title, measure] of [
   ['The work of the core', timesOfCore],
+  ['Long records', longRecords],
   ['First load of the Bench', firstLoad],
   ['Frames while dragging, 500 pieces out', framesWhileDragging],
   ['Taps on the mats', tapsOnMats],
