@@ -13,12 +13,12 @@ import { match, type Match, type Side } from '../representation/match'
 import { applyAll, isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
-import { packOf } from '../speech/words'
+import { packOf, say } from '../speech/words'
 import { wayById } from '../way/index'
 import { follow } from '../plan/follow'
 import { worked } from '../plan/worked'
 import { compareWithWay, isAmount } from './comparing'
-import { laidTooMuch, relaid } from './laying'
+import { laidTooMuch, relaid, startsElsewhere } from './laying'
 import { goesOn, judgedOf, restOf } from './judging'
 import type { Hand, Mode, Moment, Stone } from './moment'
 import { extended, START, type Trail } from './trail'
@@ -318,6 +318,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     lines.push(...columnLines(setup, from.states[setup.representation], act, written.lines))
     standing = stand(setup.worked, standing, act)
   }
+  if (startsElsewhere(from, acts)) said.push(`The problem starts with ${say(valueOf(setup.worked.first), pack)}.`)
   if (hand.fits === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))
   const before = from.standing.value
   const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack) : ''

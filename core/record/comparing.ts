@@ -30,6 +30,8 @@ export function compareWithWay(
 
 /** Amounts worked whole are the same whatever pieces the other names; pieces must be the very pieces. */
 function sameAct(a: Act, b: Act): boolean {
+  // A number kept in the head is not one that lies there.
+  if (isAmount(a) && isAmount(b) && (a.inHead ?? false) !== (b.inHead ?? false)) return false
   if (isAmount(a) && isAmount(b) && (!a.pieces || !b.pieces)) return a.kind === b.kind && a.amount === b.amount
   return canonical(a) === canonical(b)
 }

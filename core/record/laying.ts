@@ -1,6 +1,6 @@
 import { after, change, type Act, type Pieces } from '../act/act'
 import { owing } from '../act/standing'
-import { add, compare, negate, ZERO, type Exact } from '../number/exact'
+import { add, compare, negate, sign, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import type { Setup } from '../plan/setup'
 import { REPRESENTATIONS } from '../representation/index'
@@ -15,6 +15,13 @@ export function laidTooMuch(setup: Setup, from: Moment, acts: readonly Act[]): O
   const asked = valueOf(setup.worked.first)
   return compare(there, asked) > 0 ? { kind: 'laid', there, asked } : null
 }
+
+/** Whether work goes on from another number than the problem starts with. */
+export const startsElsewhere = ({ standing }: Moment, acts: readonly Act[]): boolean =>
+  standing.begun === 1 &&
+  standing.laid &&
+  sign(owing(standing)) !== 0 &&
+  (acts[0]?.kind === 'take' || acts[0]?.kind === 'pose')
 
 /**
  * While the first number is being set out, what goes back is put right, not taken away: the net of it is what is laid. Of things

@@ -11,8 +11,9 @@ import type { Bench } from './bench'
 const DECIMALS = 3
 
 /** Words that begin a move in any classroom, longest first, and what is meant. */
-const VERBS: readonly (readonly [readonly string[], 'exchange' | 'join' | 'take' | 'lay' | 'read'])[] = [
+const VERBS: readonly (readonly [readonly string[], 'exchange' | 'join' | 'take' | 'lay' | 'keep' | 'read'])[] = [
   [['take', 'away'], 'take'],
+  [['keep'], 'keep'],
   [['set', 'out'], 'lay'],
   ...[...EXCHANGE_WORDS, 'unbundle', 'break'].map((word) => [[word], 'exchange'] as const),
   ...['take', 'minus', 'subtract', 'less', '-', '−'].map((word) => [[word], 'take'] as const),
@@ -31,6 +32,7 @@ export function spokenAct(text: string): Act | undefined {
   const found = VERBS.find(([said]) => said.every((word, i) => words[i]?.text === word))
   if (!found) return undefined
   const [said, meant] = found
+  if (meant === 'keep') return { kind: 'lay', amount: decimalAt(words[1], text), inHead: true }
   const rest = words.slice(said.length)
   if (meant === 'read') return { kind: 'read', value: decimalAt(rest[0], text) }
   // What it is exchanged for follows from what is exchanged.

@@ -454,7 +454,7 @@ test('counters and drawn tens are dragged as blocks are', async () => {
     await drag('.bowl ellipse', -400, -60)
     await text(driver, '.stone.now, .stone[aria-current]', n === 3 ? '− 1' : `put ${n}`)
   }
-  const counter = await driver.findElement(By.css('.counter circle'))
+  const counter = await driver.findElement(By.css('.counter .body'))
   const bowl = await driver.findElement(By.css('.bowl .front'))
   await driver.actions().move({ origin: counter }).press().move({ origin: bowl, duration: 150 }).release().perform()
   await text(driver, '[aria-label="Running equations"]', '3 − 1 = 2')

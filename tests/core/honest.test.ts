@@ -64,6 +64,9 @@ describe('setting out the first number', () => {
   test('taking from another number than was asked is a slip with a name', () => {
     const b = work(open('52 - 37', 'blocks'), 'lay 42', 'take 1 ten')
     expect(slipsOf(b)).toEqual([SLIPS.wrongStart])
+    expect(said(b)).toBe('Take away one ten. Thirty-two left. The problem starts with fifty-two.')
+    const set = work(open('52 + 9', 'blocks'), 'lay 42', 'set 9')
+    expect(said(set)).toBe('Add nine. The problem starts with fifty-two.')
   })
 })
 

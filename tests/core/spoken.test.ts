@@ -36,6 +36,7 @@ test('putting ten together, and adding what was set beside', () => {
   const b = on('17 + 5', 'blocks', 'lay 17', 'add 5', 'regroup 10 ones as 1 ten')
   expect(labels(b).slice(-2)).toEqual(['add 5 ones', 'exchange 10 ones'])
   expect(labels(on('9 - 4', 'counters', 'put 9', 'take away 4')).at(-1)).toBe('return 4')
+  expect(labels(on('8 + 5', 'fingers', 'keep 8 in the head'))[0]).toBe('keep 8')
 })
 
 test('what cannot be done is refused with the material’s reason, and other words are left to it', () => {

@@ -32,6 +32,9 @@ const bowl = computed(() => Math.max(0, Math.min(9, props.state.room - total.val
 /* --- dragging: out of the bowl, back into it, below the line to be set apart, above it to be joined --- */
 const root = ref<HTMLElement | null>(null)
 const svg = ref<SVGSVGElement | null>(null)
+const { width } = useElementSize(root)
+/** How far from its middle a counter can be touched: 22 px at the least, whatever size it is drawn. */
+const reach = computed(() => Math.max(19, (22 * 680) / Math.max(1, width.value)))
 let from: 'bowl' | 'out' | 'apart' = 'bowl'
 const { dragging, justDragged } = useDragging(root, {
   grip: '.grip',
@@ -78,11 +81,13 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
         :class="{ now: c.now }"
         @click="tap(() => emit('less'))"
       >
-        <circle :cx="c.x" :cy="c.y" r="19" />
+        <circle class="reach" :cx="c.x" :cy="c.y" :r="reach" />
+        <circle class="body" :cx="c.x" :cy="c.y" r="19" />
         <circle v-if="c.second" class="ring" :cx="c.x" :cy="c.y" r="10" />
       </g>
       <g v-for="c in apart" :key="`a${c.i}`" class="counter apart grip" data-from="apart">
-        <circle :cx="c.x" :cy="c.y" r="19" />
+        <circle class="reach" :cx="c.x" :cy="c.y" :r="reach" />
+        <circle class="body" :cx="c.x" :cy="c.y" r="19" />
         <circle class="ring" :cx="c.x" :cy="c.y" r="10" />
       </g>
       <g class="bowl grip" data-from="bowl" :class="{ works }" @click="tap(() => emit('more'))">
@@ -164,10 +169,14 @@ svg {
 .counter .ring {
   fill: none;
 }
-.counter.apart circle:first-child {
+.counter .reach {
+  fill: transparent;
+  stroke: none;
+}
+.counter.apart .body {
   stroke-dasharray: 5 4;
 }
-.counter.now circle:first-child {
+.counter.now .body {
   stroke: var(--focus-on-felt);
   stroke-width: 5;
 }

@@ -82,7 +82,7 @@ function apply(s: DrawnState, move: DrawnMove): DrawnState {
       return now
     }
     case 'break': {
-      if (move.place === 0) throw new Refusal('A dot cannot be broken.', 'Parts of a one live on strips.')
+      if (move.place === 0) throw new Refusal('A dot cannot be broken.')
       let now = s
       for (let i = 0; i < move.times; i++) {
         const group = now.groups + 1

@@ -72,7 +72,7 @@ function apply(m: PlacedMaterial, state: PlacedState, move: PlacedMove): PlacedS
       if (move.place === -m.decimals)
         throw new Refusal(
           `A ${placeName(move.place, 1)} cannot be broken here.`,
-          m.decimals ? '' : 'Chips go below the ones, and parts of a one live on strips.',
+          m.decimals ? '' : 'Chips go below the ones.',
         )
       const without = change(m, state, 'mat', at(m, move.place, move.times), -1)
       return change(m, without, 'mat', at(m, move.place - 1, 10 * move.times), 1)

@@ -13,7 +13,7 @@ function allows(way: string, problem: Problem): boolean {
   return way === 'count-on-from-greater' || way === 'skip-count'
 }
 
-const no = (why: string): Fit => ({ fits: false, why, instead: ['counters', 'blocks'] })
+const no = (why: string): Fit => ({ fits: false, why, instead: ['touch-columns', 'counters', 'blocks'] })
 
 /** Skip-counting one factor while the notches of the other, the first, are touched. */
 function fitSteps({ first, terms }: Problem): Fit {
@@ -40,12 +40,8 @@ function fits(problem: Problem): Fit {
   if (term.operation === '*' || term.operation === '/') return fitSteps(problem)
   const [first, second] = [toCount(valueOf(problem.first)), toCount(valueOf(term.number))]
   const touched = term.operation === '+' ? Math.min(first, second) : second
-  if (touched > 9)
-    return no(
-      `${touched} has two digits, and only numerals from 1 to 9 carry notches. Digit by digit in columns would hold it.`,
-    )
-  if (term.operation === '-' && first > 18)
-    return no(`Counting back starts from 18 at most; ${first} is more. Digit by digit in columns would hold it.`)
+  if (touched > 9) return no(`${touched} has two digits, and only numerals from 1 to 9 carry notches.`)
+  if (term.operation === '-' && first > 18) return no(`Counting back starts from 18 at most; ${first} is more.`)
   if (Math.max(first, second) > 99) return no(`${Math.max(first, second)} is too far to count on from.`)
   return FITS
 }
