@@ -29,37 +29,21 @@ const apart = computed(() =>
   Array.from({ length: props.state.apart }, (_, i) => ({ i, x: 52 + (i % 10) * 46, y: 216 + Math.floor(i / 10) * 46 })),
 )
 const bowl = computed(() => Math.max(0, Math.min(9, props.state.room - total.value - props.state.apart)))
+
 /* --- dragging: out of the bowl, back into it, below the line to be set apart, above it to be joined --- */
-const root = ref<HTMLElement | null>(null)
-const svg = ref<SVGSVGElement | null>(null)
-const { width } = useElementSize(root)
-/** How far from its middle a counter can be touched: 22 px at the least, whatever size it is drawn. */
-const reach = computed(() => Math.max(19, (22 * 680) / Math.max(1, width.value)))
-let from: 'bowl' | 'out' | 'apart' = 'bowl'
-const { dragging, justDragged } = useDragging(root, {
-  grip: '.grip',
-  carried: '.ghost',
-  start(data) {
-    from = data.from as typeof from
-    return true
-  },
-  end(x, y) {
-    if (!props.works || !svg.value) return
-    const to = zoneAt(svg.value, x, y)
+const { root, svg, dragging, tap } = useDrawingDrag<'bowl' | 'out' | 'apart'>(
+  () => props.works,
+  (from, { x, y }) => {
+    const to = x > 540 ? 'bowl' : y > 186 ? 'apart' : 'out'
     if (from === 'bowl' && to === 'out') emit('more')
     else if (from === 'bowl' && to === 'apart') emit('apart')
     else if (from === 'out' && to === 'bowl') emit('less')
     else if (from === 'apart' && to === 'out') emit('join')
   },
-})
-function zoneAt(drawing: SVGSVGElement, x: number, y: number): typeof from {
-  const box = root.value!.getBoundingClientRect()
-  const p = new DOMPoint(box.left + x, box.top + y).matrixTransform(drawing.getScreenCTM()!.inverse())
-  return p.x > 540 ? 'bowl' : p.y > 186 ? 'apart' : 'out'
-}
-const tap = (act: () => void): void => {
-  if (props.works && !justDragged()) act()
-}
+)
+const { width } = useElementSize(root)
+/** How far from its middle a counter can be touched: 22 px at the least, whatever size it is drawn. */
+const reach = computed(() => Math.max(19, (22 * 680) / Math.max(1, width.value)))
 const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1))
 </script>
 

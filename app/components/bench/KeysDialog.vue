@@ -65,8 +65,8 @@ h2 {
   font-size: 1.05rem;
   margin: 0.2rem 0 0.5rem;
 }
-.card {
-  margin-bottom: 1rem;
+.steps.card {
+  margin-bottom: 1.2rem;
 }
 .keys {
   display: grid;

@@ -43,29 +43,16 @@ const strokes = computed(() => {
     ...row('s', apart, 150, apart, true),
   ]
 })
+
 /* --- dragging: the pencil to a row draws there; a stroke drawn aside is crossed out --- */
-const root = ref<HTMLElement | null>(null)
-const svg = ref<SVGSVGElement | null>(null)
-let from: 'pencil' | 'stroke' = 'pencil'
-const { dragging, justDragged } = useDragging(root, {
-  grip: '.grip',
-  carried: '.ghost',
-  start(data) {
-    from = data.from as typeof from
-    return true
-  },
-  end(x, y) {
-    if (!props.works || !svg.value) return
-    if (from === 'stroke') return emit('less')
-    const box = root.value!.getBoundingClientRect()
-    const p = new DOMPoint(box.left + x, box.top + y).matrixTransform(svg.value.getScreenCTM()!.inverse())
-    if (p.y > 122) emit('apart')
+const { root, svg, dragging, tap } = useDrawingDrag<'pencil' | 'stroke'>(
+  () => props.works,
+  (from, { y }) => {
+    if (from === 'stroke') emit('less')
+    else if (y > 122) emit('apart')
     else emit('more')
   },
-})
-const tap = (act: () => void): void => {
-  if (props.works && !justDragged()) act()
-}
+)
 const height = computed(() => Math.max(250, ...strokes.value.map((s) => s.y + 90)))
 </script>
 
