@@ -16,6 +16,8 @@ import type { DrawnState } from '../core/representation/drawn/state'
 import type { NinesState } from '../core/representation/nines/nines'
 import type { OpenLineState } from '../core/representation/openline/openline'
 import type { PlacedMaterial, PlacedState } from '../core/representation/placed/state'
+import type { PlatesState } from '../core/representation/plates/state'
+import { hasMat } from '../core/representation/index'
 import type { RepresentationId } from '../core/representation/representation'
 import type { WritingState } from '../core/representation/writing/writing'
 import { packOf } from '../core/speech/words'
@@ -48,6 +50,8 @@ export interface Mat {
   readonly props: (view: MatView) => object
   /** How it lies: a sheet of paper in the middle of the room, or over all of it. */
   readonly lies: 'sheet' | 'wide'
+  /** Where what is there stands in figures beside the drawing; nowhere, where the mat tells it itself. */
+  readonly worth: 'high' | 'low' | 'none'
   /** Whether it can be seen in little room; one that cannot is told by its lines alone. */
   readonly small: boolean
 }
@@ -58,11 +62,12 @@ type PropsOf<C> = C extends abstract new (...args: never) => { $props: infer P }
 const mat = <C>(
   load: () => Promise<{ default: C }>,
   props: (view: MatView) => PropsOf<C>,
-  { lies = 'wide', small = true }: Partial<Pick<Mat, 'lies' | 'small'>> = {},
+  { lies = 'wide', worth = 'high', small = true }: Partial<Pick<Mat, 'lies' | 'worth' | 'small'>> = {},
 ): Mat => ({
   component: defineAsyncComponent(load as () => Promise<{ default: Component }>),
   props: props as (view: MatView) => object,
   lies,
+  worth,
   small,
 })
 const does = ({ setup }: MatView, operation: '+' | '-'): boolean =>
@@ -87,6 +92,7 @@ const placed = (material: PlacedMaterial): Mat =>
       stones: v.stones,
       ones: ones(v),
     }),
+    { worth: 'low' },
   )
 const beads = (touch = false): Mat =>
   mat(
@@ -146,6 +152,17 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   tallies: counting,
   counters: counting,
   touch: counting,
+  plates: mat(
+    () => import('./components/mats/plates/PlatesMat.vue'),
+    (v) => ({
+      state: v.state as PlatesState,
+      works: works(v),
+      litPlaces: v.litPlaces,
+      newest: v.newest,
+      ones: ones(v),
+    }),
+    { worth: 'none', small: false },
+  ),
   nines: mat(
     () => import('./components/bench/NinesMat.vue'),
     (v) => ({ state: v.state as NinesState, mode: v.mode, newest: v.newest }),
@@ -179,4 +196,4 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
 }
 
 /** The mat of a material. */
-export const matOf = (id: RepresentationId): Mat => MATS[id === 'equations' ? 'columns' : id]
+export const matOf = (id: RepresentationId): Mat => MATS[hasMat(id) ? id : 'columns']

@@ -82,6 +82,7 @@ export const PLUS_WORDS = ['add', 'plus', 'and'] as const
 export const MINUS_WORDS = ['take away', 'minus', 'subtract', 'less'] as const
 export const EQUALS_WORDS = ['equals', 'makes', 'is the same as'] as const
 export const ENGLISHES = ['british', 'american'] as const
+export const NEGATIVES = ['negative', 'minus'] as const
 
 /** A classroom's words, each chosen by itself (practice, section 1; common practice, no source). */
 export interface Words {
@@ -92,6 +93,8 @@ export interface Words {
   readonly equals: (typeof EQUALS_WORDS)[number]
   /** British number names say *and* (three hundred and four) and nought; American ones do not, and say zero. */
   readonly english: (typeof ENGLISHES)[number]
+  /** How a number below nought begins: “negative three” or “minus three”. */
+  readonly negative: (typeof NEGATIVES)[number]
 }
 
 /** Ready sets of words, as records of earlier versions name them. */
@@ -104,6 +107,7 @@ export const WORD_SETS: Readonly<Record<WordSetId, Words>> = {
     minus: 'take away',
     equals: 'equals',
     english: 'british',
+    negative: 'negative',
   },
   regroup: {
     exchange: 'regroup',
@@ -112,6 +116,7 @@ export const WORD_SETS: Readonly<Record<WordSetId, Words>> = {
     minus: 'minus',
     equals: 'equals',
     english: 'american',
+    negative: 'negative',
   },
 }
 

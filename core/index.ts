@@ -1,11 +1,13 @@
 /** The core's front door. What stands here is stable; what is behind it is free to change. */
-import { toProblem, type Problem } from './problem/problem'
+import { toProblem } from './problem/parse'
+import type { Problem } from './problem/problem'
 import { offersFor, type Offer } from './representation/index'
 import type { RepresentationId } from './representation/representation'
 import { waysOf, type WayOffer } from './way/index'
 import { REPRESENTATIONS } from './representation/index'
 
-export { parseProblem, printProblem, answer, type Problem } from './problem/problem'
+export { parseProblem } from './problem/parse'
+export { printProblem, answer, type Problem } from './problem/problem'
 export { plan, type Plan, type PlanStep } from './plan/plan'
 export type { PlanRequest } from './plan/setup'
 export { replay, type WorkRecord } from './record/record'

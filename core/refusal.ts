@@ -4,6 +4,12 @@ export interface Span {
   readonly length: number
 }
 
+/** One thing that could have been meant: the text that says it plainly, and what to call it. */
+export interface Meant {
+  readonly text: string
+  readonly label: string
+}
+
 /**
  * Something Sett will not do, with the reason in plain words and, where there is one, the way out.
  * It is thrown for what a person typed or moved; a bug in Sett itself throws a plain Error.
@@ -17,6 +23,8 @@ export class Refusal extends Error {
     readonly hint: string = '',
     /** Where in the typed text the trouble stands. */
     readonly span?: Span,
+    /** What could have been meant, to choose from. */
+    readonly meant: readonly Meant[] = [],
   ) {
     super(hint ? `${reason} ${hint}` : reason)
   }

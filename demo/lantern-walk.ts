@@ -1,7 +1,7 @@
 import { WORD_SETS } from '../core/choices'
-import { enter, openBench, type Bench, type Mode } from '../core/record/bench'
-import { recordOf } from '../core/record/record'
+import { enter, openBench, outcome, type Bench, type Mode } from '../core/record/bench'
 import { plan } from '../core/plan/plan'
+import { recordOf } from '../core/record/record'
 import { isRight, parseItem } from '../core/rehearse/items'
 import { REPRESENTATIONS } from '../core/representation/index'
 import type { Help } from '../shared/levels'
@@ -207,7 +207,7 @@ export function seedDemo(store: Store, today: Date): void {
       const start = new Date(today)
       start.setDate(start.getDate() - w.daysAgo)
       start.setHours(9, 5 + 7 * i, 0, 0)
-      const right = bench.now.standing.read === plan({ problem: w.problem, representation: 'blocks' }).answer
+      const { right } = outcome(bench)
       return {
         id: idFor(2, i),
         learnerId: idFor(1, LEARNERS.indexOf(w.who)),

@@ -5,6 +5,7 @@ import {
   EXCHANGE_WORDS,
   FINGERS,
   MINUS_WORDS,
+  NEGATIVES,
   ONES_WORDS,
   PLUS_WORDS,
   WORD_SETS,
@@ -47,6 +48,7 @@ const wordByWord = z.strictObject({
   minus: oneOf(MINUS_WORDS),
   equals: oneOf(EQUALS_WORDS),
   english: oneOf(ENGLISHES),
+  negative: oneOf(NEGATIVES).default('negative'),
 })
 const wordSet = oneOf(['exchange', 'regroup'])
 export const wordsSchema = z.union([wordByWord, wordSet.transform((set) => WORD_SETS[set])], {

@@ -1,6 +1,7 @@
 import { capital, inEnglish, packOf } from '../../core/speech/words'
 import type { BeadMove } from '../../core/act/beads'
 import { moveInWords } from '../../core/speech/beads'
+import { tellingOf } from '../../core/plan/worked'
 import { sayOpening } from '../../core/speech/opening'
 import { askInWords, sayAct } from '../../core/speech/say'
 import { printExact } from '../../core/number/numeral'
@@ -17,6 +18,10 @@ export function useSayStrip() {
   /** A number out of line or copied wrongly is a slip in setting out, and is put right at once; others wait to be found. */
   const settingOut = computed(() => ['align', 'copy', 'laid'].includes(bench.stones.at(-1)?.owedKind ?? ''))
   const quiet = computed(() => bench.bench.mode === 'alone' && !settingOut.value)
+  function readShown(): string {
+    const { read, remainder } = bench.result
+    return `${printExact(read!)}${remainder === undefined ? '' : ` r ${remainder}`}`
+  }
   /** In Alone Sett keeps quiet unless a move cannot be made. */
   const said = computed(() => {
     if (bench.refusal) return inEnglish(bench.refusal.message, pack.value)
@@ -27,17 +32,16 @@ export function useSayStrip() {
       if (REPRESENTATIONS[setup.value.representation].judge && beads?.kind === 'beads')
         return `Next could be: ${moveInWords(beads, pack.value)}`
       const { standing } = bench.bench.now
-      const { verbs } = REPRESENTATIONS[setup.value.representation]
-      const next = sayAct(bench.next, standing.value, setup.value.problem, pack.value, verbs, standing.begunCount?.from)
+      const next = sayAct(bench.next, standing.value, tellingOf(setup.value, standing))
       return `Next could be: ${next}`
     }
     // What there is to do first is said in every mode.
     if (bench.stones.length === 0 && bench.bench.mode !== 'show' && !bench.replaying) {
       const { opening } = REPRESENTATIONS[setup.value.representation]
       const ask = `${capital(askInWords(setup.value.problem, pack.value))}.`
-      return `${ask} ${sayOpening(bench.next, opening, pack.value)}`.trim()
+      return `${ask} ${sayOpening(bench.next, opening, pack.value, setup.value.units)}`.trim()
     }
-    if (quiet.value && !bench.replaying) return bench.result.finished ? `Read: ${printExact(bench.result.read!)}.` : ''
+    if (quiet.value && !bench.replaying) return bench.result.finished ? `Read: ${readShown()}.` : ''
     const stone = bench.stones[bench.lit]
     return stone ? stone.say : `${capital(askInWords(setup.value.problem, pack.value))}.`
   })

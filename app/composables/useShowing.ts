@@ -1,4 +1,5 @@
 import type { BeadMove } from '../../core/act/beads'
+import { unitOf } from '../../core/number/places'
 import { predictionOf, type Prediction } from '../../core/speech/predict'
 
 /** Milliseconds between two steps while playing. */
@@ -7,7 +8,7 @@ const PACE = 1800
 /** Of beads the columns are the rods that move, also where a number below nought shows other digits. */
 function rodsOf(moves: readonly unknown[]): Partial<Prediction> {
   const beads = (moves as readonly (BeadMove | { kind: string })[]).filter((m): m is BeadMove => m.kind === 'beads')
-  return beads.length > 0 ? { columns: [...new Set(beads.map((m) => m.rod))].sort((a, b) => b - a) } : {}
+  return beads.length > 0 ? { kinds: [...new Set(beads.map((m) => m.rod))].sort((a, b) => b - a).map(unitOf) } : {}
 }
 
 /** Stepping and playing: through the plan, or through a record; with a pause for a prediction where it is wanted. */

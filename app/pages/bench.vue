@@ -2,10 +2,11 @@
 import { printExact } from '../../core/number/numeral'
 import { askInWords } from '../../core/speech/say'
 import { pretty, packOf } from '../../core/speech/words'
-import { REPRESENTATIONS } from '../../core/representation/index'
+import { hasMat, REPRESENTATIONS } from '../../core/representation/index'
 import type { AbacusState } from '../../core/representation/abacus/frame'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { SavedRecord } from '../../shared/schemas'
+import { matOf } from '../mats'
 import { placesOf } from '../utils/lit'
 import { placesFor } from '../utils/placesFor'
 import { request } from '../utils/request'
@@ -93,7 +94,8 @@ async function seePrediction(verdict: string): Promise<void> {
   await nextTick()
   notice.value = verdict
 }
-const onBeads = computed(() => REPRESENTATIONS[setup.value.representation].works.includes('beads'))
+const onBeads = computed(() => REPRESENTATIONS[setup.value.representation].sorts.includes('beads'))
+const worth = computed(() => matOf(setup.value.representation).worth)
 /** A wide frame needs the whole mat; its digits stand under its rods. */
 const wide = computed(
   () => onBeads.value && (now.value.states[setup.value.representation] as AbacusState).rods.length > 6,
@@ -107,7 +109,7 @@ const working = computed(() => bench.bench.mode !== 'show' && !bench.replaying)
 const seen = useLocalStorage<string[]>('sett.cards-seen', [])
 const card = computed(() => {
   const id = setup.value.representation
-  return working.value && id !== 'equations' && !seen.value.includes(id) ? id : null
+  return working.value && hasMat(id) && !seen.value.includes(id) ? id : null
 })
 const putCardAway = (): void => {
   if (card.value) seen.value = [...seen.value, card.value]
@@ -186,9 +188,9 @@ onBeforeUnmount(() => (presenting.value = false))
           @beside="besides = true"
         />
         <p
-          v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.second && !wide"
+          v-if="(bench.bench.mode !== 'alone' || bench.replaying) && !bench.second && !wide && worth !== 'none'"
           class="worth learner"
-          :class="{ low: setup.representation === 'blocks' || setup.representation === 'chips' }"
+          :class="worth"
           role="img"
           :aria-label="`What is there now: ${printExact(now.standing.value)}`"
         >

@@ -3,9 +3,10 @@ import { adviseWays } from '../../core/course/advice'
 import { board, MOST_PANELS } from '../../core/plan/board'
 import { withDefaults as choicesWith } from '../../core/choices'
 import { printExact } from '../../core/number/numeral'
-import { parseProblem, printProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
+import { printProblem } from '../../core/problem/problem'
 import { attempt } from '../../core/refusal'
-import { offersFor } from '../../core/representation/index'
+import { heldBy } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
 import { pretty } from '../../core/speech/words'
@@ -28,9 +29,8 @@ function firstChoice(problem: string): Chosen[] {
   const found: Chosen[] = []
   for (const { representation, way } of adviseWays(read, choices.value, { losesTrack: false }))
     if (!found.some((c) => c.representation === representation)) found.push({ representation, way })
-  for (const o of offersFor(read, choices.value))
-    if (o.fits && o.representation !== 'equations' && !found.some((c) => c.representation === o.representation))
-      found.push({ representation: o.representation })
+  for (const representation of heldBy(read, choices.value))
+    if (!found.some((c) => c.representation === representation)) found.push({ representation })
   return found.slice(0, MOST_PANELS)
 }
 const chosen = ref<Chosen[]>([])

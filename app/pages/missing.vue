@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { materialName } from '../utils/materialName'
 import type { RepresentationId } from '../../core/representation/representation'
 import { numbersOf, parseMissing, printMissing, solveMissing } from '../../core/problem/missing'
-import { parseProblem, answer } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
+import { answer } from '../../core/problem/problem'
 import { printExact } from '../../core/number/numeral'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import { attempt } from '../../core/refusal'
 import { offersFor } from '../../core/representation/index'
 import { sayMissing } from '../../core/speech/missing'
@@ -113,7 +114,7 @@ useHead({ title: 'Missing digits – Sett' })
         <span aria-hidden="true">{{ checked.right ? '✓' : '↻' }}</span>
         <span>{{ checked.said }}</span>
         <button v-for="id in workable" :key="id" type="button" class="stone-button" @click="work(id)">
-          Work it with {{ materialName(id) }}
+          Work it with {{ REPRESENTATIONS[id].called }}
         </button>
       </template>
       <span v-else>Write a digit into each box.</span>

@@ -18,7 +18,7 @@ import { translate } from '../../core/record/translate'
 import type { PlanRequest } from '../../core/plan/setup'
 import { printProblem } from '../../core/problem/problem'
 import { attempt, type Refusal } from '../../core/refusal'
-import { REPRESENTATIONS } from '../../core/representation/index'
+import { hasMat, REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
 import type { Outcome, SavedRecord } from '../../shared/schemas'
@@ -241,7 +241,7 @@ export const useBench = defineStore('bench', () => {
     const { representation: main, all, both } = bench.value.setup
     const here: readonly RepresentationId[] = both ? [...all, both] : all
     const knows = (id: RepresentationId): boolean => 'ok' in attempt(() => REPRESENTATIONS[id].parse(text.trim()))
-    const on = here.find((id) => id !== 'equations' && knows(id))
+    const on = here.find((id) => hasMat(id) && knows(id))
     if (on) return make(on, text.trim())
     const spoken = attempt(() => spokenMoves(bench.value, text.trim()))
     if ('refused' in spoken) {

@@ -1,5 +1,5 @@
 import type { AbacusChoices } from '../../core/choices'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 import type { PlanRequest } from '../../core/plan/setup'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
@@ -19,8 +19,10 @@ export interface BenchSettings {
 }
 
 /** What is always written along with a material on the page. */
-export const besides = (main: RepresentationId): readonly RepresentationId[] =>
-  main === 'blocks' ? ['columns', 'equations'] : ['equations']
+export const besides = (main: RepresentationId): readonly RepresentationId[] => [
+  ...(REPRESENTATIONS[main].along ?? []),
+  'equations',
+]
 
 /**
  * What a bench is asked for; a way that does not suit gives place to the material's first. It is plain data, so that nothing a

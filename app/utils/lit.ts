@@ -1,14 +1,18 @@
 import type { Act } from '../../core/act/act'
 import { ZERO } from '../../core/number/exact'
 import { changedPlaces, placeOfUnit } from '../../core/number/places'
+import type { Pieces } from '../../core/number/units'
 
 /** The places that an act touches. */
 export const placesOf = (act: Act): number[] =>
   act.kind === 'exchange'
-    ? [act.from, act.to].map((p) => placeOfUnit(p.unit)!)
+    ? placesIn([...act.from, ...act.to])
     : 'rule' in act
       ? digitPlaces(act)
-      : ('pieces' in act ? (act.pieces ?? []) : []).map((p) => placeOfUnit(p.unit)!)
+      : placesIn('pieces' in act ? (act.pieces ?? []) : act.kind === 'share' ? act.each : [])
+
+/** The columns of places that some pieces lie in; pieces of other worths lie in none. */
+const placesIn = (pieces: readonly Pieces[]): number[] => pieces.flatMap((p) => placeOfUnit(p.unit) ?? [])
 
 /** The rods that a digit worked by a rule moves: its own, and those above that it sets off. */
 function digitPlaces(act: Act): number[] {
@@ -20,5 +24,7 @@ function digitPlaces(act: Act): number[] {
 export function exchangeIn(acts: readonly Act[]): { readonly from: number; readonly to: number } | null {
   const found = acts.find((a) => a.kind === 'exchange')
   if (found?.kind !== 'exchange') return null
-  return { from: placeOfUnit(found.from.unit)!, to: placeOfUnit(found.to.unit)! }
+  const [from] = placesIn(found.from)
+  const [to] = placesIn(found.to)
+  return from === undefined || to === undefined ? null : { from, to }
 }

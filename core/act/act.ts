@@ -1,13 +1,10 @@
 import { add, divide, exact, multiply, negate, subtract, ZERO, type Exact } from '../number/exact'
+import { printExact } from '../number/numeral'
 import { placeOfUnit, unitOf, worth, type Counts } from '../number/places'
+import { has, samePieces, worthOf, type Pieces, type Rung, type Units } from '../number/units'
+import { Refusal } from '../refusal'
 import type { Sign } from '../problem/problem'
 import type { BeadRule } from './beads'
-
-/** So many pieces of one worth: `{ count: 7, unit: '1' }` is seven ones. */
-export interface Pieces {
-  readonly count: number
-  readonly unit: Exact
-}
 
 /**
  * What a change means in arithmetic, whoever made it and in whatever material. Plain JSON; amounts are Exact.
@@ -21,8 +18,10 @@ export interface Pieces {
  * - `count`: one step more, or one fewer, with the number said for it.
  * - `group`: so many groups of a size come (or go, where the count is negative) at once.
  * - `split`: a number is parted (46 = 1 + 45), and `gather`: parts are put together again; both change nothing.
- * - `exchange`: pieces for others of the same worth.
- * - `read`: what is there is read as a number (which may be misread).
+ * - `exchange`: pieces for others of the same worth, of any number of kinds on either side; also for none, where what comes or goes
+ *   is worth nothing together.
+ * - `share`: to each of so many the same pieces are dealt, which so go from what is there.
+ * - `read`: what is there is read as a number (which may be misread); of a sharing, how many each has, and what is left over.
  *
  * `parts` are smaller acts that together are this one; their changes add up to its change.
  */
@@ -50,9 +49,30 @@ export type Act =
   | { readonly kind: 'count'; readonly by: Exact; readonly word: Exact }
   | { readonly kind: 'group'; readonly count: Exact; readonly size: Exact }
   | { readonly kind: 'split' | 'gather'; readonly whole: Exact; readonly parts: readonly Exact[] }
-  | { readonly kind: 'exchange'; readonly from: Pieces; readonly to: Pieces }
-  /** `counted`: everything there is counted, from one, before it is read. */
-  | { readonly kind: 'read'; readonly value: Exact; readonly counted?: boolean }
+  | ExchangeAct
+  | ShareAct
+  | {
+      readonly kind: 'read'
+      readonly value: Exact
+      /** What is left over of a sharing, where something was said of it. */
+      readonly remainder?: Exact
+      /** Everything there is counted, from one, before it is read. */
+      readonly counted?: boolean
+    }
+
+/** Pieces given for others of the same worth; the greatest first on either side. */
+export interface ExchangeAct {
+  readonly kind: 'exchange'
+  readonly from: readonly Pieces[]
+  readonly to: readonly Pieces[]
+}
+
+/** The same pieces dealt to each of `among`, a whole number from 1 up. */
+export interface ShareAct {
+  readonly kind: 'share'
+  readonly each: readonly Pieces[]
+  readonly among: Exact
+}
 
 /** A count begun in equal steps; just one of `to` and `times` is not null. */
 export interface BeginAct {
@@ -63,7 +83,6 @@ export interface BeginAct {
   readonly times: Exact | null
 }
 
-export type ExchangeAct = Extract<Act, { kind: 'exchange' }>
 export type AmountAct = Extract<Act, { kind: 'lay' | 'join' | 'take' }>
 
 /** How much an act changes the quantity shown. */
@@ -78,6 +97,8 @@ export function change(act: Act): Exact {
       return act.by
     case 'group':
       return multiply(act.count, act.size)
+    case 'share':
+      return negate(multiply(act.among, worthOf(act.each)))
     case 'begin':
     case 'pose':
     case 'split':
@@ -95,13 +116,13 @@ export const after = (value: Exact, act: Act): Exact => add(value, change(act))
 export const piecesOf = (counts: Counts, decimals = 0): readonly Pieces[] =>
   counts.flatMap((count, i) => (count ? [{ count, unit: unitOf(i - decimals) }] : [])).reverse()
 
-/** Pieces as counts in places. Only for pieces whose units are powers of ten, none below the lowest place. */
+/** Pieces as counts in places. @throws Refusal for pieces whose worth is no power of ten, or lies below the lowest place. */
 export function countsOf(pieces: readonly Pieces[], width: number, decimals = 0): Counts {
   const counts = new Array<number>(width).fill(0)
   for (const { count, unit } of pieces) {
     const power = placeOfUnit(unit)
     const place = power === undefined ? -1 : power + decimals
-    if (place < 0) throw new Error(`${unit} is no place here`)
+    if (place < 0) throw new Refusal(`There is no place here for what is worth ${printExact(unit)}.`)
     while (counts.length <= place) counts.push(0)
     counts[place] = (counts[place] ?? 0) + count
   }
@@ -115,11 +136,52 @@ export const amountAct = (kind: AmountAct['kind'], counts: Counts, decimals = 0)
   pieces: piecesOf(counts, decimals),
 })
 
+/** An act of laying, joining or taking just these pieces. */
+export const piecesAct = (kind: AmountAct['kind'], pieces: readonly Pieces[]): AmountAct => ({
+  kind,
+  amount: worthOf(pieces),
+  pieces,
+})
+
 /** One of the higher place for ten of the next lower, or (`making`) ten of the lower for one of the higher. */
 export function exchangeAct(higher: number, making: boolean, times = 1): ExchangeAct {
-  const one = { count: times, unit: unitOf(higher) }
-  const ten = { count: 10 * times, unit: unitOf(higher - 1) }
-  return making ? { kind: 'exchange', from: ten, to: one } : { kind: 'exchange', from: one, to: ten }
+  const rung = { unit: unitOf(higher), lower: unitOf(higher - 1), times: 10 }
+  return making ? makeAct(rung, times) : breakAct(rung, times)
+}
+
+/** `times` of a kind given for what they are worth in the next lower. */
+export const breakAct = ({ unit, lower, times: each }: Rung, times = 1): ExchangeAct => ({
+  kind: 'exchange',
+  from: [{ count: times, unit }],
+  to: [{ count: each * times, unit: lower }],
+})
+
+/** What `times` of a kind are worth in the next lower, given for them. */
+export const makeAct = (rung: Rung, times = 1): ExchangeAct => {
+  const { from, to } = breakAct(rung, times)
+  return { kind: 'exchange', from: to, to: from }
+}
+
+const counted = (pieces: readonly Pieces[]): number => pieces.reduce((n, p) => n + Math.abs(p.count), 0)
+
+/** Whether two exchanges give the same pieces for the same. */
+export const sameExchange = (a: ExchangeAct, b: ExchangeAct): boolean =>
+  samePieces(a.from, b.from) && samePieces(a.to, b.to)
+
+/** Whether an exchange makes fewer pieces of more. */
+export const isMaking = ({ from, to }: ExchangeAct): boolean => counted(from) > counted(to)
+
+/**
+ * An act in the pieces of one material: where it names others, an amount is the number worked whole, and an exchange is nothing that
+ * this material could show (undefined). This is the one place in which acts are translated between units.
+ */
+export function inUnits(act: Act, units: Units): Act | undefined {
+  if (act.kind === 'exchange') return has(units, act.from) && has(units, act.to) ? act : undefined
+  if (act.kind === 'share') return has(units, act.each) ? act : { kind: 'take', amount: negate(change(act)) }
+  if ((act.kind !== 'lay' && act.kind !== 'join' && act.kind !== 'take') || !act.pieces || has(units, act.pieces))
+    return act
+  const { pieces: _, ...whole } = act
+  return whole
 }
 
 /** What all the steps of a begun count come to: where they lead, or how many they are. @throws Refusal where it comes out uneven. */

@@ -1,26 +1,35 @@
+import { ZERO } from '../number/exact'
+import { countOf, decimal, has, ladderOf, opposite, worthOf, type Pieces, type Units } from '../number/units'
 import type { Counts } from '../number/places'
-import { exchangeAct, type ExchangeAct } from './act'
+import { breakAct, makeAct, piecesOf, type ExchangeAct } from './act'
 
 /**
- * The exchanges between neighbouring places that turn one set of counts into another of the same worth, given the
- * difference (after − before) in each place. Breaking comes from the highest place down, making from the ones up,
- * so that no place is ever asked for more than it holds. Undefined where the worths differ.
+ * The exchanges that turn some pieces into others of the same worth, given the difference (after − before) of each kind. On a ladder
+ * they go between neighbours: breaking from the highest kind down, making from the lowest up, so that no kind is ever asked for more
+ * than it holds. Where kinds are no ladder, it is one exchange of all that went for all that came. Undefined where the worths differ.
  */
-export function exchangesFor(difference: Counts, decimals = 0): readonly ExchangeAct[] | undefined {
-  // broken[p]: how many of place p + 1 become ten of place p; negative where ten become one.
-  const broken: number[] = []
-  let above = 0
-  for (let p = difference.length - 1; p >= 0; p--) {
-    above = 10 * above - difference[p]!
-    broken[p - 1] = above
+export function exchangesFor(difference: readonly Pieces[], units: Units): readonly ExchangeAct[] | undefined {
+  if (worthOf(difference) !== ZERO) return undefined
+  if (difference.length === 0) return []
+  const ladder = has(units, difference) ? ladderOf(units) : undefined
+  if (!ladder) {
+    const [went, came] = [difference.filter((p) => p.count < 0), difference.filter((p) => p.count > 0)]
+    return [{ kind: 'exchange', from: opposite(went), to: came }]
   }
-  if (above !== 0) return undefined
   const breaking: ExchangeAct[] = []
   const making: ExchangeAct[] = []
-  for (let p = difference.length - 2; p >= 0; p--) {
-    const times = broken[p]!
-    if (times > 0) breaking.push(exchangeAct(p + 1 - decimals, false, times))
-    if (times < 0) making.unshift(exchangeAct(p + 1 - decimals, true, -times))
+  // How many of the kind at hand are broken into the next lower; below nought where so many are made of it.
+  let broken = 0
+  for (let i = ladder.length - 1; i >= 0; i--) {
+    const rung = ladder[i]!
+    const above = ladder[i + 1]
+    broken = (above ? above.times * broken : 0) - countOf(difference, rung.unit)
+    if (broken > 0) breaking.push(breakAct(rung, broken))
+    if (broken < 0) making.unshift(makeAct(rung, -broken))
   }
   return [...breaking, ...making]
 }
+
+/** The same for counts in places, the lowest first. */
+export const exchangesInPlaces = (difference: Counts, decimals = 0): readonly ExchangeAct[] | undefined =>
+  exchangesFor(piecesOf(difference, decimals), decimal(Math.max(1, difference.length - decimals), decimals))

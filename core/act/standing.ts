@@ -1,19 +1,30 @@
-import { add, compare, negate, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
-import { valueOf } from '../number/numeral'
-import { addCounts, digitsOf, noCounts, worth, type Counts } from '../number/places'
-import { answer, decimalsIn, type Problem, type Sign } from '../problem/problem'
-import { change, countsOf, goalOf, type Act, type BeginAct } from './act'
+import { add, compare, divide, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
+import { valueOf, type Numeral } from '../number/numeral'
+import { addPieces, opposite, piecesFor, piecesOfNumeral, worthOf, type Pieces, type Units } from '../number/units'
+import { answer, quotientOf, type Problem, type Sign } from '../problem/problem'
+import { change, goalOf, inUnits, type Act, type BeginAct } from './act'
+
+/** What the work is after. Each says by itself how much is still owed. */
+export type Aim =
+  /** The total of a chain: one number after another is worked in. */
+  | { readonly kind: 'total' }
+  /** A count begun in equal steps: where it leads, or how many steps that takes. */
+  | { readonly kind: 'steps'; readonly begun: BeginAct }
+  /** So many groups of a size, all at once: `goal` in all. */
+  | { readonly kind: 'groups'; readonly goal: Exact }
+  /** The number laid, dealt out to `among`; `dealt` is what has gone to all of them together. */
+  | { readonly kind: 'share'; readonly among: Exact; readonly dealt: readonly Pieces[] }
 
 /**
- * How far a problem of whole numbers has come, told from its acts alone, so that it holds for any material with places.
- * A way decides the next act from this and nothing else.
+ * How far a problem has come, told from its acts alone, in the pieces of one material. A way decides the next act from this and
+ * nothing else.
  */
 export interface Standing {
+  readonly units: Units
   readonly value: Exact
-  /** How many places below the ones are kept. */
-  readonly decimals: number
-  /** How many stand in each place, the lowest first. */
-  readonly counts: Counts
+  /** What stands there, kind by kind, the greatest first. */
+  readonly held: readonly Pieces[]
+  readonly aim: Aim
   /** How many numbers of the chain have been begun, the first included. */
   readonly begun: number
   /** What is being done with the number begun last; the first number is laid. */
@@ -22,111 +33,127 @@ export interface Standing {
   readonly laid: boolean
   /** Of the number begun last: what has not been posed yet, and what has not been laid, joined or taken yet. */
   readonly unposed: Exact
-  readonly left: Counts
+  readonly left: readonly Pieces[]
   /** How many of the numbers begun have been parted, and whether what stands has been gathered into one number again. */
   readonly parted: number
   readonly gathered: boolean
-  /** The count that was begun in steps, if one was. */
-  readonly begunCount: BeginAct | null
-  /** The last reading, until something changes after it. */
+  /** The last reading, until something changes after it; of a sharing, how many each has, and what was said to be left over. */
   readonly read: Exact | null
+  readonly remainder: Exact | null
 }
 
-export function standingAtStart(problem: Problem, width: number): Standing {
-  const first = valueOf(problem.first)
-  const decimals = decimalsIn(problem)
+/** A number in the pieces of a material; one that they do not make is one piece of its own worth, which is worked whole. */
+function inPieces(value: Exact, units: Units, numeral?: Numeral): readonly Pieces[] {
+  const pieces = numeral ? piecesOfNumeral(numeral, value, units) : piecesFor(value, units)
+  if (pieces) return pieces
+  return sign(value) < 0 ? opposite(inPieces(negate(value), units)) : [{ count: 1, unit: value }]
+}
+
+export function standingAtStart(problem: Problem, units: Units): Standing {
   return {
+    units,
     value: ZERO,
-    decimals,
-    counts: noCounts(width + decimals),
+    held: [],
+    aim: { kind: 'total' },
     begun: 1,
     doing: 'lay',
     laid: false,
     unposed: ZERO,
-    left: digitsOf(first, width + decimals, decimals),
+    left: inPieces(valueOf(problem.first), units, problem.first),
     parted: 0,
     gathered: true,
-    begunCount: null,
     read: null,
+    remainder: null,
   }
 }
 
-/** What the number begun last still owes, as one amount; below nought where too much was done. */
-export const owing = (s: Standing): Exact => worth(s.left, s.decimals)
+/** What is still owed, as one amount; below nought where too much was done. Of a sharing nothing is owed: it is dealt as far as it goes. */
+export function owing({ aim, left, value }: Pick<Standing, 'aim' | 'left' | 'value'>): Exact {
+  switch (aim.kind) {
+    case 'total':
+      return worthOf(left)
+    case 'steps':
+      return subtract(goalOf(aim.begun), value)
+    case 'groups':
+      return subtract(aim.goal, value)
+    case 'share':
+      return ZERO
+  }
+}
 
-/** Whether the number begun last has been worked in wholly. */
+/** Whether what was begun last has been worked in wholly. */
 export const termDone = (s: Standing): boolean => s.laid && sign(owing(s)) === 0 && compare(s.unposed, ZERO) <= 0
 
-/** The standing after an act. */
-export function stand(problem: Problem, s: Standing, act: Act): Standing {
-  const { decimals } = s
-  const width = s.counts.length
+/** Whether all that the problem asks has been worked in, so that only reading is left. */
+export const allDone = (problem: Problem, s: Standing): boolean =>
+  termDone(s) && (s.aim.kind !== 'total' || s.begun > problem.terms.length)
+
+/** The count in steps that was begun, if the work is after one. */
+export const stepsOf = ({ aim }: Standing): BeginAct | null => (aim.kind === 'steps' ? aim.begun : null)
+
+/** What each has of a sharing so far, where all have the same. */
+export const shareOf = ({ aim }: Standing): Exact =>
+  aim.kind === 'share' ? divide(worthOf(aim.dealt), aim.among) : ZERO
+
+/** Whether the last reading is just what stands there. */
+export const isRead = ({ read, value }: Standing): boolean => read === value
+
+/** The standing after an act, whatever pieces it names. */
+export function stand(problem: Problem, s: Standing, made: Act): Standing {
+  const act = inUnits(made, s.units)
+  if (!act) return { ...s, read: null }
   switch (act.kind) {
     case 'read':
-      return { ...s, read: act.value }
+      return { ...s, read: act.value, remainder: act.remainder ?? null }
     case 'pose':
       return pose(problem, act.leaves ? settled(s) : s, act.operation, act.amount)
     case 'begin':
-      return {
-        ...s,
-        laid: true,
-        begun: problem.terms.length + 1,
-        doing: '+',
-        unposed: ZERO,
-        left: addCounts(digitsOf(goalOf(act), width, decimals), s.counts, -1),
-        begunCount: act,
-        read: null,
-      }
+      return { ...s, laid: true, aim: { kind: 'steps', begun: act }, read: null }
     case 'group': {
-      const [moved, by] = [change(act), sign(act.count)]
-      const counts = addCounts(s.counts, digitsOf(by < 0 ? negate(moved) : moved, width, decimals), by)
-      return {
-        ...s,
-        laid: true,
-        begun: problem.terms.length + 1,
-        doing: '+',
-        unposed: ZERO,
-        value: add(s.value, moved),
-        counts,
-        left: addCounts(digitsOf(answer(problem), width, decimals), counts, -1),
-        read: null,
-      }
+      const value = add(s.value, change(act))
+      const aim: Aim = { kind: 'groups', goal: answer(problem) }
+      return { ...s, laid: true, aim, value, held: inPieces(value, s.units), read: null }
     }
     case 'count': {
-      const along = (s.doing === '-' ? -1 : 1) * toCount(act.by)
+      const held = addPieces(s.held, inPieces(act.by, s.units))
+      const left = addPieces(s.left, inPieces(act.by, s.units), s.doing === '-' ? 1 : -1)
+      return { ...s, value: add(s.value, act.by), held, left, read: null }
+    }
+    case 'exchange':
+      return { ...s, held: addPieces(addPieces(s.held, act.from, -1), act.to), gathered: false, read: null }
+    case 'share': {
+      const dealt = s.aim.kind === 'share' ? s.aim.dealt : []
+      const among = quotientOf(problem)?.by ?? act.among
       return {
         ...s,
-        value: add(s.value, act.by),
-        counts: addCounts(s.counts, [toCount(act.by)]),
-        left: addCounts(s.left, [along], -1),
+        aim: { kind: 'share', among, dealt: addPieces(dealt, act.each, Number(act.among)) },
+        value: add(s.value, change(act)),
+        held: addPieces(s.held, act.each, -Number(act.among)),
         read: null,
       }
-    }
-    case 'exchange': {
-      const moved = addCounts(countsOf([act.to], width, decimals), countsOf([act.from], width, decimals), -1)
-      return { ...s, counts: addCounts(s.counts, moved), gathered: false, read: null }
     }
     case 'split':
       return { ...s, parted: s.begun }
     case 'gather':
-      return act.whole === s.value ? { ...s, counts: digitsOf(s.value, width, decimals), gathered: true } : s
+      return act.whole === s.value ? { ...s, held: inPieces(s.value, s.units), gathered: true } : s
     case 'lay':
     case 'join':
     case 'take': {
-      const pieces = act.pieces ? countsOf(act.pieces, width, decimals) : digitsOf(act.amount, width, decimals)
+      const pieces = act.pieces ?? inPieces(act.amount, s.units)
       const way = act.kind === 'take' ? -1 : 1
       // What is wanted shrinks when the act goes the way the term goes, and grows when it goes against it.
       const along = s.doing === '-' ? -way : way
       const value = add(s.value, change(act))
-      const [counts, left] = [addCounts(s.counts, pieces, way), addCounts(s.left, pieces, -along)]
-      // A number worked whole leaves whole numbers: places are the material's own affair.
-      const whole = (n: Exact, raw: Counts): Counts => (act.pieces || sign(n) < 0 ? raw : digitsOf(n, width, decimals))
+      const [held, left] = [addPieces(s.held, pieces, way), addPieces(s.left, pieces, -along)]
+      // A number worked whole leaves whole numbers: how it lies is the material's own affair.
+      const whole = (n: Exact, raw: readonly Pieces[]): readonly Pieces[] =>
+        act.pieces || sign(n) < 0 ? raw : inPieces(n, s.units)
       return {
         ...s,
         laid: true,
         value,
-        counts: whole(value, counts),
-        left: whole(worth(left, decimals), left),
+        held: whole(value, held),
+        left: whole(worthOf(left), left),
         gathered: act.kind === 'lay' || !act.pieces,
         read: null,
       }
@@ -135,16 +162,16 @@ export function stand(problem: Problem, s: Standing, act: Act): Standing {
 }
 
 /** The number in hand taken as done, whatever is owed of it. */
-const settled = (s: Standing): Standing => ({ ...s, left: noCounts(s.left.length), unposed: ZERO, laid: true })
+const settled = (s: Standing): Standing => ({ ...s, left: [], unposed: ZERO, laid: true })
 
 /** What is set beside before its turn, or against the sign, changes nothing of what is owed. */
 function pose(problem: Problem, s: Standing, operation: Sign, amount: Exact): Standing {
   if (compare(s.unposed, ZERO) > 0)
     return s.doing === operation ? { ...s, unposed: subtract(s.unposed, amount), read: null } : s
   const term = problem.terms[s.begun - 1]
-  if (!term || term.operation !== operation) return s
+  if (!term || term.operation !== operation || s.aim.kind !== 'total') return s
   const number = valueOf(term.number)
-  const digits = digitsOf(number, s.counts.length, s.decimals)
+  const pieces = inPieces(number, s.units, term.number)
   // Several addends may be written beneath one another before any is worked in.
   const together = s.doing === '+' && operation === '+' && s.begun > 1 && compare(s.unposed, ZERO) === 0
   if (!termDone(s) && !together) return s
@@ -153,7 +180,7 @@ function pose(problem: Problem, s: Standing, operation: Sign, amount: Exact): St
     begun: s.begun + 1,
     doing: operation,
     unposed: subtract(number, amount),
-    left: termDone(s) ? digits : addCounts(s.left, digits),
+    left: termDone(s) ? pieces : addPieces(s.left, pieces),
     read: null,
   }
 }

@@ -1,5 +1,5 @@
 import { features } from '../problem/features'
-import { parseProblem } from '../problem/problem'
+import { parseProblem } from '../problem/parse'
 import { Refusal } from '../refusal'
 import { changedPlaces, type Place } from '../number/places'
 import { exact } from '../number/exact'

@@ -89,6 +89,14 @@ export function parts(a: Exact): { readonly numerator: bigint; readonly denomina
   return { numerator: BigInt(numerator!), denominator: BigInt(denominator) }
 }
 
+/** How many whole times b goes into a, which has the same sign. @throws Refusal when b is 0. */
+export function timesIn(a: Exact, b: Exact): number {
+  const [x, y] = [small(a), small(b)]
+  if (x !== undefined && y !== undefined && y !== 0) return Math.trunc(x / y)
+  const { numerator, denominator } = parts(divide(a, b))
+  return toCount(exact(numerator / denominator))
+}
+
 /** A whole Exact as a machine integer. For counts of pieces and digits, never for values that could outgrow 2^53. */
 export function toCount(a: Exact): number {
   const n = Number(a)

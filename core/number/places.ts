@@ -1,3 +1,4 @@
+import { Refusal } from '../refusal'
 import { exact, isWhole, multiply, sizeOf, type Exact } from './exact'
 
 /** A decimal place as its power of ten: 0 is ones, 1 tens, −1 tenths. */
@@ -53,10 +54,14 @@ export function placeOfUnit(unit: Exact): Place | undefined {
  */
 export type Counts = readonly number[]
 
-/** The digits of a number that is not negative, lowest place first, filled up with noughts to `width` places. */
+/**
+ * The digits of a number that is not negative, lowest place first, filled up with noughts to `width` places.
+ * @throws Refusal for a number below nought, and one that goes further after the point.
+ */
 export function digitsOf(value: Exact, width = 1, decimals = 0): Counts {
   const scaled = decimals === 0 ? value : multiply(value, unitOf(decimals))
-  if (!isWhole(scaled) || scaled.startsWith('-')) throw new Error(`${value} has no plain digits`)
+  if (!isWhole(scaled) || scaled.startsWith('-'))
+    throw new Refusal(`${value} has no digits in these places.`, 'They hold numbers from nought up.')
   const digits = [...scaled].reverse().map(Number)
   while (digits.length < width) digits.push(0)
   return digits

@@ -17,10 +17,12 @@ export interface NumberWords {
   readonly and: boolean
   /** What nought is called: `nought` or `zero`. */
   readonly zero: string
+  /** How a number below nought begins: “negative three” or “minus three”. */
+  readonly negative: string
 }
 
-export const BRITISH: NumberWords = { and: true, zero: 'nought' }
-export const AMERICAN: NumberWords = { and: false, zero: 'zero' }
+export const BRITISH: NumberWords = { and: true, zero: 'nought', negative: 'negative' }
+export const AMERICAN: NumberWords = { and: false, zero: 'zero', negative: 'negative' }
 
 function belowHundred(n: number): string {
   if (n < 20) return SMALL[n]!
@@ -62,7 +64,8 @@ const ORDINAL: Record<string, string> = {
   '9': 'ninth',
 }
 
-function partsName(denominator: bigint, style: NumberWords, many: boolean): string {
+/** What one of so many equal parts is called, or (`many`) several: “eighth”, “eighths”. */
+export function partsName(denominator: bigint, style: NumberWords, many: boolean): string {
   const text = String(denominator)
   if (text === '2' && many) return 'halves'
   const name = ORDINAL[text] ?? `${whole(denominator, style).replace(/ty$/, 'tie').replace(/ve$/, 'f')}th`
@@ -75,7 +78,7 @@ export function decimalInWords(value: Exact, style: NumberWords = BRITISH): stri
   if (decimals === undefined) return inWords(value, style)
   const digits = [...decimals].map((d) => (d === '0' ? style.zero : SMALL[Number(d)]))
   const said = whole(BigInt(ones!.replace('-', '')), style)
-  return `${value.startsWith('-') ? 'negative ' : ''}${said} point ${digits.join(' ')}`
+  return `${value.startsWith('-') ? `${style.negative} ` : ''}${said} point ${digits.join(' ')}`
 }
 
 /** A number in English words, to 999,999,999,999: “three hundred and four”, “negative four”, “five sixths”. */
@@ -85,7 +88,7 @@ export function inWords(value: Exact, style: NumberWords = BRITISH): string {
   if (size > 999_999_999_999n) throw new Error(`${value} is beyond the number names Sett knows`)
   const said = whole(size, style)
   const named = denominator === 1n ? said : `${said} ${partsName(denominator, style, size !== 1n)}`
-  return numerator < 0n ? `negative ${named}` : named
+  return numerator < 0n ? `${style.negative} ${named}` : named
 }
 
 /** A sentence begins with a capital letter. */

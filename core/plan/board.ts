@@ -1,6 +1,7 @@
 import type { Choices } from '../choices'
 import type { Exact } from '../number/exact'
-import { toProblem, type Problem } from '../problem/problem'
+import { toProblem } from '../problem/parse'
+import type { Problem } from '../problem/problem'
 import { REPRESENTATIONS } from '../representation/index'
 import { applyAll, type RepresentationId } from '../representation/representation'
 import { wayById } from '../way/index'

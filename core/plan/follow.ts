@@ -1,11 +1,17 @@
-import { amountAct, countsOf, type Act, type ExchangeAct } from '../act/act'
-import { negate, sign } from '../number/exact'
-import { addCounts, digitsOf, isEmpty, worth, type Counts } from '../number/places'
-import { decimalsIn } from '../problem/problem'
+import { change, inUnits, piecesAct, sameExchange, type Act } from '../act/act'
+import { wholly } from '../act/unfold'
+import { add, sign, ZERO } from '../number/exact'
+import { addPieces, opposite, type Pieces } from '../number/units'
 import type { Setup } from './setup'
-import { Refusal } from '../refusal'
+import { attempt, Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
-import { applyAll, type RepresentationId } from '../representation/representation'
+import {
+  applyAll,
+  notShown,
+  performIn,
+  type Representation,
+  type RepresentationId,
+} from '../representation/representation'
 
 /** Representations that have fallen out of step: the acts they could not show yet, and why. */
 export type Followers = Readonly<
@@ -34,6 +40,7 @@ export function follow(
   const followers: Partial<Record<RepresentationId, { missed: readonly Act[]; why: string }>> = {}
   const moves: Partial<Record<RepresentationId, readonly unknown[]>> = {}
   const waiting: Partial<Record<RepresentationId, string>> = {}
+  const worked = hand.on ? REPRESENTATIONS[hand.on].units : setup.units
   for (const id of setup.all) {
     const r = REPRESENTATIONS[id]
     if (id === hand.on) {
@@ -42,16 +49,17 @@ export function follow(
       continue
     }
     const before = from.followers[id]?.missed
-    const missed = before
-      ? settled([...before, ...acts], decimalsIn(setup.problem))
-      : settled(acts, decimalsIn(setup.problem))
+    // Where some of the hand's pieces are none of these, its exchanges go by unseen, and amounts may have to be worked whole.
+    const foreign = !worked.worths.every((unit) => r.units.worths.includes(unit))
+    const own = acts.flatMap((act) => inUnits(act, r.units) ?? [])
+    const missed = settled(before ? [...before, ...own] : own)
     try {
       const made: unknown[] = []
-      const quiet = acts.map((act) => r.cannotShow?.(act) ?? '').find((why) => why !== '')
+      const quiet = acts.map((act) => notShown(r, act)).find((why) => why !== '')
       if (quiet) waiting[id] = quiet
       for (const act of missed) {
         if (r.cannotShow?.(act)) continue
-        const more = r.perform(states[id], act)
+        const more = shownBy(r, states[id], act, foreign)
         states[id] = r.write ? r.write(states[id], act) : applyAll(r, states[id], more)
         made.push(...more)
       }
@@ -66,43 +74,45 @@ export function follow(
   return { states, followers, moves, waiting }
 }
 
+/** An act as a follower's moves: by its very pieces, or else (where the hand has other pieces) the number worked whole. */
+function shownBy(r: Representation, state: unknown, act: Act, foreign: boolean): readonly unknown[] {
+  const by = attempt(() => performIn(r, state, act))
+  if ('ok' in by) return by.ok
+  if (!foreign || (act.kind !== 'join' && act.kind !== 'take') || !act.pieces) throw by.refused
+  return performIn(r, state, wholly(act))
+}
+
 /**
  * Acts that were done and partly undone, as what they came to: three taken and four taken is seven taken; nine taken
  * and two given back is seven taken; an exchange and its reverse are nothing. Only neighbouring acts are settled, so that what a
  * follower has missed stays short however long it waits.
  */
-function settled(acts: readonly Act[], decimals: number): readonly Act[] {
+function settled(acts: readonly Act[]): readonly Act[] {
   if (acts.length < 2) return acts
   const result: Act[] = []
-  let net: Counts = []
+  let [net, total] = [[] as readonly Pieces[], ZERO]
   // Once one of them is a number worked whole, so is what they come to.
   let whole = false
   const flush = (): void => {
-    const total = worth(net, decimals)
-    const [joined, taken] = [net.map((n) => Math.max(0, n)), net.map((n) => Math.max(0, -n))]
-    if (whole && sign(total) !== 0)
-      result.push({ kind: sign(total) > 0 ? 'join' : 'take', amount: sign(total) > 0 ? total : negate(total) })
-    if (!whole && !isEmpty(joined)) result.push(amountAct('join', joined, decimals))
-    if (!whole && !isEmpty(taken)) result.push(amountAct('take', taken, decimals))
-    net = []
-    whole = false
+    const [came, went] = [net.filter((p) => p.count > 0), net.filter((p) => p.count < 0)]
+    if (whole && sign(total) !== 0) result.push(wholly({ kind: 'join', amount: total }))
+    if (!whole && came.length > 0) result.push(piecesAct('join', came))
+    if (!whole && went.length > 0) result.push(piecesAct('take', opposite(went)))
+    ;[net, total, whole] = [[], ZERO, false]
   }
   for (const act of acts) {
     if (act.kind === 'join' || act.kind === 'take') {
-      const counts = act.pieces ? countsOf(act.pieces, net.length, decimals) : digitsOf(act.amount, 1, decimals)
       whole ||= !act.pieces
-      net = addCounts(net, counts, act.kind === 'join' ? 1 : -1)
+      net = addPieces(net, act.pieces ?? [], act.kind === 'join' ? 1 : -1)
+      total = add(total, change(act))
     } else {
       flush()
       const last = result.at(-1)
-      if (act.kind === 'exchange' && last?.kind === 'exchange' && undoes(act, last)) result.pop()
+      const undone = act.kind === 'exchange' && last?.kind === 'exchange'
+      if (undone && sameExchange(act, { ...last, from: last.to, to: last.from })) result.pop()
       else result.push(act)
     }
   }
   flush()
   return result
 }
-
-/** Whether an exchange is just the other way round. */
-const undoes = (a: ExchangeAct, b: ExchangeAct): boolean =>
-  a.from.unit === b.to.unit && a.from.count === b.to.count && a.to.unit === b.from.unit && a.to.count === b.from.count

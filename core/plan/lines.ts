@@ -1,7 +1,8 @@
-import { change, type Act, type AmountAct } from '../act/act'
+import { change, isMaking, type Act } from '../act/act'
 import { divide, ZERO, type Exact } from '../number/exact'
 import { printExact } from '../number/numeral'
 import { placeName, placeOfUnit, unitOf, type Place } from '../number/places'
+import type { Pieces } from '../number/units'
 import type { EquationsState, Line } from '../representation/equations/equations'
 import { equations } from '../representation/equations/equations'
 import { REPRESENTATIONS } from '../representation/index'
@@ -89,21 +90,23 @@ export function columnLines(
     const text = `${sumOrder(digits, setup.choices.columnSum).join(' + ')} = ${sum(digits)}`
     return { text, equation: text }
   }
-  const unit = act.kind === 'exchange' ? act.from.unit : act.kind === 'join' ? onlyUnit(act) : undefined
+  const unit = act.kind === 'exchange' ? onlyUnit(act.from) : act.kind === 'join' ? onlyUnit(act.pieces) : undefined
   const place = unit && placeOfUnit(unit)
   if (place === undefined) return act.kind === 'read' ? [...sums.carriedInto(state).map(line), ...usual] : usual
   const digits = sums.digits(state, place)
   if (!digits) return usual
   if (act.kind !== 'exchange') return [...sums.carriedInto(state, place).map(line), line(digits)]
-  const stays = sum(digits) - 10 * act.to.count
-  if (act.from.count < act.to.count || stays < 0 || stays > 9) return usual
+  const carried = act.to[0]?.count ?? 0
+  const stays = sum(digits) - 10 * carried
+  if (!isMaking(act) || stays < 0 || stays > 9) return usual
   // Nine and a carry mark with nothing beneath: the column has had no line of its own yet.
   const own = sums.carriedInto(state, place + 1).slice(sums.carriedInto(state, place).length)
-  return [...own.map(line), { text: `write ${stays}, carry ${act.to.count}`, beside: true }]
+  return [...own.map(line), { text: `write ${stays}, carry ${carried}`, beside: true }]
 }
 
 const sum = (digits: readonly number[]): number => digits.reduce((a, b) => a + b, 0)
-const onlyUnit = ({ pieces = [] }: AmountAct): Exact | undefined => (pieces.length === 1 ? pieces[0]!.unit : undefined)
+const onlyUnit = (pieces: readonly Pieces[] = []): Exact | undefined =>
+  pieces.length === 1 ? pieces[0]!.unit : undefined
 
 /** What is written of a digit on its way on beads: the rule under way, not the half that is done. */
 export function underWay({ digits: [digit] }: BeadDetail, pack: WordPack): readonly WrittenLine[] {

@@ -1,19 +1,17 @@
 import type { Act } from '../act/act'
 import { stand, standingAtStart, type Standing } from '../act/standing'
 import type { Exact } from '../number/exact'
-import { MAX_DIGITS } from '../number/numeral'
-import { answer, printProblem, type Problem } from '../problem/problem'
+import { answer, printProblem, quotientOf, type Problem } from '../problem/problem'
 import { REPRESENTATIONS } from '../representation/index'
 import { equations } from '../representation/equations/equations'
-import type { RepresentationId } from '../representation/representation'
+import { performIn, type RepresentationId } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
 import { sayAct } from '../speech/say'
-import { packOf } from '../speech/words'
-import { wayById } from '../way/index'
+import { nextOf } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
 import { columnLines, write, type WrittenLine } from './lines'
-import { worked } from './worked'
+import { tellingOf, worked } from './worked'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from './setup'
 
 export interface PlanStep {
@@ -34,7 +32,11 @@ export interface Plan {
   readonly problem: Problem
   readonly representation: RepresentationId
   readonly way: WayId
+  /** The exact answer. */
   readonly answer: Exact
+  /** Of a division of whole numbers: how many each, and how many are left over. */
+  readonly quotient?: Exact
+  readonly remainder?: Exact
   readonly steps: readonly PlanStep[]
 }
 
@@ -45,10 +47,9 @@ const MOST_ACTS_A_NUMBER = 100
 
 /** The acts that a way still has before it, from a standing; no more than `most` of them. */
 export function actsAhead(setup: Setup, standing: Standing, most = Infinity): readonly Act[] {
-  const way = wayById(setup.way)
   const acts: Act[] = []
   let s = standing
-  const next = (): Act | null => way.next(setup.worked, s, setup.choices)
+  const next = (): Act | null => nextOf(setup, s)
   for (let act = next(); act && acts.length < most; act = next()) {
     acts.push(act)
     if (acts.length > MOST_ACTS + MOST_ACTS_A_NUMBER * setup.problem.terms.length)
@@ -58,8 +59,8 @@ export function actsAhead(setup: Setup, standing: Standing, most = Infinity): re
   return acts
 }
 
-/** How wide a standing is kept: every material so far fits in it. */
-export const standingFor = (problem: Problem): Standing => standingAtStart(problem, MAX_DIGITS + 1)
+/** Where a problem stands before anything is done, in the pieces of the main material. */
+export const standingFor = ({ worked, units }: Setup): Standing => standingAtStart(worked, units)
 
 /**
  * Plans a problem step by step: for each act its moves in every representation asked for, its words, the value shown
@@ -68,26 +69,21 @@ export const standingFor = (problem: Problem): Standing => standingAtStart(probl
 export function plan(request: PlanRequest): Plan {
   const setup = setUp(request)
   const { problem, choices } = setup
-  const pack = packOf(choices.words)
   const beside = besideOf(setup)
   let here: Here = {
     states: Object.fromEntries(setup.all.map((id) => [id, REPRESENTATIONS[id].start(setup.worked, choices, beside)])),
     followers: {},
   }
   let page = equations.start(setup.worked, choices, beside)
-  let standing = standingFor(setup.worked)
+  let standing = standingFor(setup)
   const main = REPRESENTATIONS[setup.representation]
   const steps = actsAhead(setup, standing).map((planned): PlanStep => {
     const { act, say: how, detail } = worked(setup, here.states[main.id], planned)
     const before = here.states[main.id]
-    const own = main.perform(before, act)
+    const own = performIn(main, before, act)
     const followed = follow(setup, here, [act], { on: main.id, moves: own })
     here = followed
-    const said = [
-      columnAloud(setup, act),
-      sayAct(act, standing.value, problem, pack, main.verbs, standing.begunCount?.from),
-      how,
-    ]
+    const said = [columnAloud(setup, act), sayAct(act, standing.value, tellingOf(setup, standing)), how]
       .filter((t) => t !== '')
       .join(' ')
     const written = write(page, act)
@@ -105,5 +101,13 @@ export function plan(request: PlanRequest): Plan {
       ...(detail ? { detail } : {}),
     }
   })
-  return { problem, representation: setup.representation, way: setup.way, answer: answer(problem), steps }
+  const quotient = quotientOf(problem)
+  return {
+    problem,
+    representation: setup.representation,
+    way: setup.way,
+    answer: answer(problem),
+    ...(quotient ? { quotient: quotient.value, remainder: quotient.remainder } : {}),
+    steps,
+  }
 }

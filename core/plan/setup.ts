@@ -1,9 +1,11 @@
 import type { Act } from '../act/act'
 import { placeOfUnit } from '../number/places'
+import type { Units } from '../number/units'
 import { sayColumn } from '../speech/columnSum'
 import { packOf } from '../speech/words'
 import { withDefaults, type Choices } from '../choices'
-import { printProblem, toProblem, type Problem } from '../problem/problem'
+import { toProblem } from '../problem/parse'
+import { printProblem, type Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
 import { holdersOf, REPRESENTATIONS, isRepresentation } from '../representation/index'
 import type { Beside, RepresentationId } from '../representation/representation'
@@ -29,6 +31,8 @@ export interface Setup {
   readonly representation: RepresentationId
   readonly way: WayId
   readonly choices: Choices
+  /** The pieces that the main material works in; what has come of the problem is told in them. */
+  readonly units: Units
   /** All representations worked in step, the main one first. */
   readonly all: readonly RepresentationId[]
   /** The representation that is worked by hand besides, or null. */
@@ -75,6 +79,7 @@ export function setUp(request: PlanRequest): Setup {
     representation,
     way,
     choices,
+    units: REPRESENTATIONS[representation].units,
     all: [representation, ...new Set(also)],
     both,
   }
@@ -82,7 +87,8 @@ export function setUp(request: PlanRequest): Setup {
 
 /** What every representation of a bench is begun beside. */
 export const besideOf = (setup: Setup): Beside => ({
-  sort: wayById(setup.way).works,
+  sort: wayById(setup.way).sort,
+  units: setup.units,
   way: setup.way,
   asked: setup.problem,
 })
@@ -91,5 +97,5 @@ export const besideOf = (setup: Setup): Beside => ({
 export function columnAloud({ way, worked, choices }: Setup, act: Act): string {
   const [only, more] = act.kind === 'join' ? (act.pieces ?? []) : []
   if (way !== 'by-column' || !only || more) return ''
-  return sayColumn(worked, placeOfUnit(only.unit)!, choices.columnSum, packOf(choices.words))
+  return sayColumn(worked, placeOfUnit(only.unit) ?? 0, choices.columnSum, packOf(choices.words))
 }

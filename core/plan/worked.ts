@@ -1,8 +1,21 @@
 import type { Act } from '../act/act'
+import { shareOf, stepsOf, type Standing } from '../act/standing'
+import { ZERO } from '../number/exact'
 import { REPRESENTATIONS } from '../representation/index'
 import { detailOf, sayNotSet, type BeadDetail } from '../speech/beads'
+import type { Telling } from '../speech/say'
 import { pretty, packOf } from '../speech/words'
 import type { Setup } from './setup'
+
+/** What words are chosen by, where a problem stands so. */
+export const tellingOf = (setup: Setup, standing: Standing): Telling => ({
+  problem: setup.problem,
+  pack: packOf(setup.choices.words),
+  units: setup.units,
+  hands: REPRESENTATIONS[setup.representation].verbs,
+  from: stepsOf(standing)?.from ?? ZERO,
+  shared: shareOf(standing),
+})
 
 /** An act as the main material works it, where that works digits by rules: its rule and parts, and how it goes. */
 export function worked(

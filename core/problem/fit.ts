@@ -1,18 +1,20 @@
+import type { RepresentationId } from '../materials'
 import { capital } from '../number/words'
 import { compare, exact, sign, sizeOf, ZERO } from '../number/exact'
 import { MAX_DIGITS, numeralOf, printNumeral, valueOf, type Numeral } from '../number/numeral'
 import { decimalsIn, isChain, totals, type Problem } from './problem'
 
 /**
- * What ways of working a material lends itself to: places with exchanges; numbers parted into places and gathered again
- * (`parts`); numbers worked whole; things counted one by one; the trick of the nines; or
- * beads on rods.
+ * The sorts of ways: by kinds that are exchanged (`places`); numbers parted into kinds and gathered again (`parts`); numbers worked
+ * whole; things counted one by one; the trick of the nines; beads on rods; or pieces dealt out to so many (`sharing`). A material says
+ * for which of them its hands are made.
  */
-export type Sort = 'places' | 'parts' | 'whole' | 'counting' | 'nines' | 'beads'
+export type Sort = 'places' | 'parts' | 'whole' | 'counting' | 'nines' | 'beads' | 'sharing'
 
 /** Whether a material can hold a problem; where it cannot, why, in words, and which representations could. */
 export type Fit =
-  { readonly fits: true } | { readonly fits: false; readonly why: string; readonly instead: readonly string[] }
+  | { readonly fits: true }
+  | { readonly fits: false; readonly why: string; readonly instead: readonly RepresentationId[] }
 
 export const FITS: Fit = { fits: true }
 
@@ -33,7 +35,7 @@ export interface WholeLimits {
   /** Whether it also multiplies and divides. */
   readonly groups?: boolean
   /** Representations that go further. */
-  readonly instead: readonly string[]
+  readonly instead: readonly RepresentationId[]
 }
 
 /** As many numbers as one page of work holds. */
@@ -50,13 +52,13 @@ function fromNoughtUp({ first, terms }: Problem): string {
 
 /** The fit of every material that shows whole numbers from nought up to a greatest one, checked at each total on the way. */
 export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
-  const no = (why: string, instead: readonly string[]): Fit => ({
+  const no = (why: string, instead: readonly RepresentationId[]): Fit => ({
     fits: false,
     why: capital(why),
     instead,
   })
   if (!isChain(problem) && !limits.groups)
-    return no(`${limits.name} adds and takes away; it does not multiply or divide.`, ['fingers', 'nines'])
+    return no(`${limits.name} adds and takes away; it does not multiply or divide.`, ['fingers', 'nines', 'plates'])
   const [numbers, room] = [1 + problem.terms.length, limits.numbers ?? PAGE]
   if (numbers > room)
     return no(`${limits.name} works chains of up to ${room} numbers; this one has ${numbers}.`, ['abacus'])

@@ -1,22 +1,29 @@
-import type { Act } from '../act/act'
+import { isMaking, type Act } from '../act/act'
 import { stand, termDone, type Standing } from '../act/standing'
 import type { Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { columnLines, underWay, write, type WrittenLine } from '../plan/lines'
 import { actsAhead, standingFor } from '../plan/plan'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from '../plan/setup'
-import { answer } from '../problem/problem'
+import { isAnswer } from '../problem/problem'
 import { Refusal } from '../refusal'
 import { equations } from '../representation/equations/equations'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
 import { match, type Match, type Side } from '../representation/match'
-import { applyAll, isUnfinished, type Owed, type RepresentationId } from '../representation/representation'
+import {
+  applyAll,
+  isUnfinished,
+  performIn,
+  type Owed,
+  type Recognised,
+  type RepresentationId,
+} from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
+import { tellingOf, worked } from '../plan/worked'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
 import { packOf, say } from '../speech/words'
-import { wayById } from '../way/index'
+import { nextOf } from '../way/index'
 import { follow } from '../plan/follow'
-import { worked } from '../plan/worked'
 import { compareWithWay, isAmount } from './comparing'
 import { laidTooMuch, relaid, startsElsewhere } from './laying'
 import { goesOn, judgedOf, restOf } from './judging'
@@ -65,7 +72,7 @@ function emptyMoment(setup: Setup): Moment {
   return {
     states: Object.fromEntries(setup.all.map((id) => [id, REPRESENTATIONS[id].start(worked, choices, beside)])),
     followers: {},
-    standing: standingFor(worked),
+    standing: standingFor(setup),
     page: equations.start(worked, choices, beside),
     stones: [],
     second: null,
@@ -74,8 +81,7 @@ function emptyMoment(setup: Setup): Moment {
 }
 
 /** The next act of the way from where the problem stands, or null when it is worked. */
-export const nextAct = (bench: Bench): Act | null =>
-  wayById(bench.setup.way).next(bench.setup.worked, bench.now.standing, bench.setup.choices)
+export const nextAct = (bench: Bench): Act | null => nextOf(bench.setup, bench.now.standing)
 
 /** The next act, with the exchange that belongs to it where a column of a sum is worked at once. */
 export function nextActs({ setup, now }: Bench): readonly Act[] {
@@ -89,8 +95,8 @@ function together(setup: Setup, acts: readonly Act[]): readonly (readonly Act[])
   const stones: (readonly Act[])[] = []
   for (const act of acts) {
     const [last] = stones.at(-1)?.length === 1 ? stones.at(-1)! : []
-    const carries = act.kind === 'exchange' && act.from.count > act.to.count && last?.kind === 'join'
-    if (carries && last.pieces?.length === 1 && last.pieces[0]!.unit === act.from.unit)
+    const carries = act.kind === 'exchange' && isMaking(act) && last?.kind === 'join'
+    if (carries && last.pieces?.length === 1 && last.pieces[0]!.unit === act.from[0]?.unit)
       stones[stones.length - 1] = [last, act]
     else stones.push([act])
   }
@@ -108,7 +114,7 @@ export function nextMoves(bench: Bench): readonly unknown[] {
   }
   const [act, carrying] = nextActs(bench)
   if (act?.kind === 'join' && carrying?.kind === 'exchange') return main.sums!.write(now.states[main.id], act, carrying)
-  return act ? main.perform(now.states[main.id], act) : []
+  return act ? performIn(main, now.states[main.id], act) : []
 }
 
 /** All that the way still has before it, as the stones that will be laid; a digit that is on its way is not to come any more. */
@@ -123,10 +129,16 @@ export function outcome(bench: Bench): {
   readonly finished: boolean
   readonly right: boolean
   readonly read: Exact | null
+  /** What was said to be left over, where a sharing was read. */
+  readonly remainder?: Exact
 } {
-  const { standing } = bench.now
-  const right = standing.read === answer(bench.setup.problem)
-  return { finished: standing.read !== null, right, read: standing.read }
+  const { read, remainder } = bench.now.standing
+  return {
+    finished: read !== null,
+    right: read !== null && isAnswer(bench.setup.problem, read, remainder),
+    read,
+    ...(remainder === null ? {} : { remainder }),
+  }
 }
 
 /** How the two representations of a bench agree, act by act; null where only one is worked by hand. */
@@ -206,7 +218,14 @@ function onBench(bench: Bench, move: string): Moment {
 export function leaving({ setup, now }: Bench): Act | null {
   const { standing } = now
   const term = setup.worked.terms[standing.begun - 1]
-  if (!term || !standing.laid || termDone(standing) || (term.operation !== '+' && term.operation !== '-')) return null
+  if (
+    !term ||
+    !standing.laid ||
+    standing.aim.kind !== 'total' ||
+    termDone(standing) ||
+    (term.operation !== '+' && term.operation !== '-')
+  )
+    return null
   return { kind: 'pose', operation: term.operation, amount: valueOf(term.number), leaves: true }
 }
 
@@ -226,7 +245,7 @@ function ask(bench: Bench): Moment {
 
 /** The next act, when the main material has nothing to do for it. */
 export function silentAct(setup: Setup, moment: Moment): Act | null {
-  const next = wayById(setup.way).next(setup.worked, moment.standing, setup.choices)
+  const next = nextOf(setup, moment.standing)
   const main = setup.representation
   return next && isSilent(REPRESENTATIONS[main], moment.states[main], next) ? next : null
 }
@@ -255,8 +274,6 @@ function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): M
   const missed = now.followers[on]
   if (missed) throw new Refusal(missed.why, 'Put the mat right first, or take the last step back.')
   const move = r.parse(text)
-  if (['rub', 'undo'].includes((move as { kind: string }).kind))
-    throw new Refusal('Nothing is rubbed out here.', 'Strike it, or undo.')
   r.apply(now.states[on], move)
   if (now.open?.on === on) {
     const moves = [...now.open.moves, move]
@@ -268,7 +285,7 @@ function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): M
   return grown(setup, { ...now, open: null }, on, [move], alone)
 }
 
-type Known = Exclude<ReturnType<(typeof REPRESENTATIONS)['blocks']['recognise']>, undefined>
+type Known = Exclude<Recognised, undefined>
 
 function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly unknown[], known: Known): Moment {
   const unfinished = isUnfinished(known)
@@ -307,7 +324,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
   let detail: BeadDetail | null = null
   for (const act of acts) {
     said.push(columnAloud(setup, act))
-    said.push(sayAct(act, standing.value, setup.problem, pack, hands, standing.begunCount?.from, where))
+    said.push(sayAct(act, standing.value, { ...tellingOf(setup, standing), where }))
     if (acts.length === 1 && isWorked(act)) {
       const how = worked(setup, from.states[setup.representation], act)
       said.push(how.say)
@@ -321,8 +338,8 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
   if (startsElsewhere(from, acts)) said.push(`The problem starts with ${say(valueOf(setup.worked.first), pack)}.`)
   if (hand.fits === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))
   const before = from.standing.value
-  const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack) : ''
-  if (hand.toGo) said.push(sayOwed(hand.toGo, acts, before, pack))
+  const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack, setup.units) : ''
+  if (hand.toGo) said.push(sayOwed(hand.toGo, acts, before, pack, setup.units))
   const states = {
     ...followed.states,
     ...(setup.all.includes('equations') && hand.on !== 'equations' ? { equations: page } : {}),
@@ -333,7 +350,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     on: hand.on,
     acts,
     moves: followed.moves,
-    label: acts.length > 0 ? acts.map((a) => labelOf(a, pack, hands)).join(' · ') : 'on the sheet',
+    label: acts.length > 0 ? acts.map((a) => labelOf(a, pack, hands, setup.units)).join(' · ') : 'on the sheet',
     say: owed || said.filter((t) => t !== '').join(' '),
     lines,
     before,
@@ -358,8 +375,8 @@ function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Stan
   const named = from.stones.some((s) => s.owedKind === 'beads' || (s.slip !== '' && s.fits === 'part'))
   if (act?.kind === 'read' && act.value === from.standing.value && named) return ''
   return slipIn(acts, from.standing, standing, from.stones.at(-1)?.acts.at(-1), {
-    right: answer(setup.problem),
-    numbers: setup.worked.terms.length + 1,
+    asked: setup.problem,
+    worked: setup.worked,
   })
 }
 

@@ -1,8 +1,9 @@
-import type { Act, AmountAct } from '../act/act'
+import { inUnits, sameExchange, type Act, type AmountAct } from '../act/act'
 import { stand } from '../act/standing'
-import { compare } from '../number/exact'
+import { compare, ZERO, type Exact } from '../number/exact'
+import { countOf, samePieces } from '../number/units'
 import type { Setup } from '../plan/setup'
-import { wayById } from '../way/index'
+import { nextOf } from '../way/index'
 import type { Moment, Stone } from './moment'
 
 /** Holds acts against what the way asks from here; what is just that is taken as the way has it, counting and all. */
@@ -13,8 +14,9 @@ export function compareWithWay(
 ): { fits: Stone['fits']; acts: readonly Act[] } {
   let standing = from.standing
   const acts: Act[] = []
-  for (const act of done) {
-    const next = wayById(setup.way).next(setup.worked, standing, setup.choices)
+  for (const made of done) {
+    const act = inUnits(made, setup.units) ?? made
+    const next = nextOf(setup, standing)
     if (!next || !sameAct(next, act))
       return { fits: done.length === 1 && next && isPart(next, act) ? 'part' : 'other', acts: done }
     // The words said are the hand's own, not the way's; and so are the pieces, where the way names none.
@@ -33,21 +35,47 @@ function sameAct(a: Act, b: Act): boolean {
   // A number kept in the head is not one that lies there.
   if (isAmount(a) && isAmount(b) && (a.inHead ?? false) !== (b.inHead ?? false)) return false
   if (isAmount(a) && isAmount(b) && (!a.pieces || !b.pieces)) return a.kind === b.kind && a.amount === b.amount
-  return canonical(a) === canonical(b)
+  return sameOfKind(a, b)
 }
+
 export const isAmount = (act: Act): act is AmountAct => act.kind === 'lay' || act.kind === 'join' || act.kind === 'take'
-const canonical = (act: Act): string =>
-  'pieces' in act && act.pieces
-    ? JSON.stringify([act.kind, act.amount, act.pieces])
-    : act.kind === 'read'
-      ? `read ${act.value}`
-      : JSON.stringify(act)
+
+const samePlain = (a: readonly Exact[], b: readonly Exact[]): boolean =>
+  a.length === b.length && a.every((n, i) => n === b[i])
+
+function sameOfKind(a: Act, b: Act): boolean {
+  switch (a.kind) {
+    case 'lay':
+    case 'join':
+    case 'take':
+      return b.kind === a.kind && a.amount === b.amount && samePieces(a.pieces ?? [], b.pieces ?? [])
+    case 'exchange':
+      return b.kind === 'exchange' && sameExchange(a, b)
+    case 'share':
+      return b.kind === 'share' && a.among === b.among && samePieces(a.each, b.each)
+    case 'read':
+      return b.kind === 'read' && a.value === b.value && (a.remainder ?? ZERO) === (b.remainder ?? ZERO)
+    case 'pose':
+      return b.kind === 'pose' && a.operation === b.operation && a.amount === b.amount
+    case 'begin':
+      return b.kind === 'begin' && a.from === b.from && a.step === b.step && a.to === b.to && a.times === b.times
+    case 'count':
+      return b.kind === 'count' && a.by === b.by && a.word === b.word
+    case 'group':
+      return b.kind === 'group' && a.count === b.count && a.size === b.size
+    case 'split':
+    case 'gather':
+      return b.kind === a.kind && a.whole === b.whole && samePlain(a.parts, b.parts)
+  }
+}
 
 /** Fewer of the very pieces that the way asks for. */
 function isPart(whole: Act, act: Act): boolean {
   if (whole.kind === 'pose' && act.kind === 'pose')
     return whole.operation === act.operation && compare(act.amount, whole.amount) < 0
+  if (whole.kind === 'share' && act.kind === 'share')
+    return whole.among === act.among && act.each.every((p) => countOf(whole.each, p.unit) >= p.count)
   if (!isAmount(whole) || !isAmount(act) || whole.kind !== act.kind) return false
   if (!whole.pieces || !act.pieces) return compare(act.amount, whole.amount) < 0
-  return (act.pieces ?? []).every((p) => (whole.pieces ?? []).some((w) => w.unit === p.unit && w.count >= p.count))
+  return act.pieces.every((p) => countOf(whole.pieces!, p.unit) >= p.count)
 }

@@ -9,8 +9,7 @@ import type { Hand, Moment } from './moment'
 import { SLIPS } from './slips'
 
 /** What is still wanted of the number in hand; below nought where it is to be taken away. */
-export const restOf = ({ doing, ...s }: Standing): Exact =>
-  doing === '-' ? negate(owing({ doing, ...s })) : owing({ doing, ...s })
+export const restOf = (s: Standing): Exact => (s.doing === '-' ? negate(owing(s)) : owing(s))
 
 /** Whether a move goes on with what is open; not where it strays from it and begins another digit rightly. */
 export function goesOn(setup: Setup, { open, states, standing }: Moment, on: RepresentationId, move: unknown): boolean {

@@ -1,7 +1,8 @@
-import { after, change, type Act, type Pieces } from '../act/act'
+import { after, change, type Act } from '../act/act'
 import { owing } from '../act/standing'
-import { add, compare, negate, sign, ZERO, type Exact } from '../number/exact'
+import { add, compare, negate, sign, ZERO } from '../number/exact'
 import { valueOf } from '../number/numeral'
+import { addPieces, type Pieces } from '../number/units'
 import type { Setup } from '../plan/setup'
 import { REPRESENTATIONS } from '../representation/index'
 import { isUnfinished, type Owed, type Recognised, type RepresentationId } from '../representation/representation'
@@ -18,6 +19,7 @@ export function laidTooMuch(setup: Setup, from: Moment, acts: readonly Act[]): O
 
 /** Whether work goes on from another number than the problem starts with. */
 export const startsElsewhere = ({ standing }: Moment, acts: readonly Act[]): boolean =>
+  standing.aim.kind === 'total' &&
   standing.begun === 1 &&
   standing.laid &&
   sign(owing(standing)) !== 0 &&
@@ -38,7 +40,7 @@ export function relaid(now: Moment, on: RepresentationId, move: unknown, known: 
   const acts = isUnfinished(alone) ? alone.soFar : alone
   const [act] = acts
   if (acts.length !== 1 || !act || !isAmount(act)) return undefined
-  const counted = r.works.includes('counting') || (r.kind === 'drawn' && r.works.includes('places'))
+  const counted = r.sorts.includes('counting') || (r.kind === 'drawn' && r.sorts.includes('places'))
   const tooMuch = negate(owing(standing))
   if (act.kind === 'take' && !isUnfinished(alone) && !(counted && compare(act.amount, tooMuch) <= 0)) return undefined
   const pieces = netPieces([...laidSoFar, act])
@@ -49,12 +51,10 @@ export function relaid(now: Moment, on: RepresentationId, move: unknown, known: 
 
 /** The pieces that laying and putting back come to; undefined where some act names none, or more went back than came. */
 function netPieces(acts: readonly Act[]): readonly Pieces[] | undefined {
-  const counts = new Map<Exact, number>()
+  let net: readonly Pieces[] = []
   for (const act of acts) {
     if (!isAmount(act) || !act.pieces) return undefined
-    for (const { unit, count } of act.pieces)
-      counts.set(unit, (counts.get(unit) ?? 0) + (act.kind === 'take' ? -count : count))
+    net = addPieces(net, act.pieces, act.kind === 'take' ? -1 : 1)
   }
-  const net = [...counts].map(([unit, count]) => ({ unit, count })).filter((p) => p.count !== 0)
-  return net.every((p) => p.count > 0) ? net.sort((a, b) => compare(b.unit, a.unit)) : undefined
+  return net.every((p) => p.count > 0) ? net : undefined
 }

@@ -1,6 +1,7 @@
 import type { Act, AmountAct } from '../act/act'
-import { owing, termDone, type Standing } from '../act/standing'
-import { add, divide, exact, negate, sign, subtract, toCount, type Exact } from '../number/exact'
+import { allDone, owing, shareOf, stepsOf, type Standing } from '../act/standing'
+import { add, compare, divide, exact, negate, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
+import { isAnswer, type Problem } from '../problem/problem'
 
 /** Slips in counting that practitioners know by name (practice, section 14; common practice, no source). */
 export const SLIPS = {
@@ -21,6 +22,8 @@ export const SLIPS = {
   groupsShort: 'stopped a group too early',
   groupsOver: 'counted a group too many',
   wrongFinger: 'folded the wrong finger',
+  shareShort: 'stopped sharing out too early',
+  shareMisread: 'read the wrong share, or what is left over',
   copied: 'copied the answer without its acts',
   falseLine: 'wrote a line that does not hold',
   misaligned: 'wrote the digits in the wrong columns',
@@ -34,25 +37,26 @@ export const SLIPS = {
 
 /**
  * The slip in acts that led from one standing to another, by name; empty where there is none. An answer given before the work is
- * done is no misreading: `right` is the problem's answer, `numbers` how many it has.
+ * done is no misreading: `asked` is the problem as it was asked, `worked` as the way works it.
  */
 export function slipIn(
   acts: readonly Act[],
   before: Standing,
   now: Standing,
   last: Act | undefined,
-  { right, numbers }: { readonly right: Exact; readonly numbers: number },
+  { asked, worked }: { readonly asked: Problem; readonly worked: Problem },
 ): string {
   const act = acts.at(-1)
-  const started = before.begun === 1 && before.laid && sign(owing(before)) !== 0
+  const started = before.aim.kind === 'total' && before.begun === 1 && before.laid && sign(owing(before)) !== 0
   if (started && acts[0]?.kind === 'take') return SLIPS.wrongStart
   const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
   if (spoken) return slipInWords(spoken.said!.map(Number), spoken.kind === 'take')
-  const begun = before.begunCount
+  const begun = stepsOf(before)
+  if (act?.kind === 'read' && before.aim.kind === 'share') return slipInShare(act, before, before.aim.among)
   if (act?.kind === 'read') {
     if (act.value !== before.value) {
-      const done = before.begun === numbers && termDone(before)
-      const slip = act.value === right ? '' : misreading(act.value, before, last)
+      const done = allDone(worked, before)
+      const slip = isAnswer(asked, act.value, act.remainder) ? '' : misreading(act.value, before, last)
       return slip === SLIPS.misread && !done ? '' : slip
     }
     const left = sign(owing(before))
@@ -74,10 +78,18 @@ export function slipIn(
   return SLIPS.skipped
 }
 
+/** Of a sharing: what each has is read, and what is left over; more could be dealt as long as there is enough left for all. */
+function slipInShare(read: Extract<Act, { kind: 'read' }>, before: Standing, among: Exact): string {
+  const told = read.remainder ?? ZERO
+  if (compare(before.value, among) >= 0) return SLIPS.shareShort
+  return read.value === shareOf(before) && told === before.value ? '' : SLIPS.shareMisread
+}
+
 /** Of a count in steps there are two numbers, the last word and how many steps; the other one is easily read. */
-function misreading(read: Exact, { begunCount, value }: Standing, last: Act | undefined): string {
-  if (begunCount?.to != null && last?.kind === 'count' && read === last.word) return SLIPS.wordRead
-  if (begunCount?.times != null && read === divide(value, begunCount.step)) return SLIPS.stepsRead
+function misreading(read: Exact, before: Standing, last: Act | undefined): string {
+  const begun = stepsOf(before)
+  if (begun?.to != null && last?.kind === 'count' && read === last.word) return SLIPS.wordRead
+  if (begun?.times != null && read === divide(before.value, begun.step)) return SLIPS.stepsRead
   return SLIPS.misread
 }
 

@@ -2,6 +2,7 @@ import { amountAct, exchangeAct, type Act } from '../act/act'
 import { EXCHANGE_WORDS } from '../choices'
 import { MAX_DIGITS } from '../number/numeral'
 import { isEmpty, onlyPlace } from '../number/places'
+import { decimal } from '../number/units'
 import { Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
 import { countsIn, decimalAt, wordsOf, type Word } from '../representation/text'
@@ -37,7 +38,7 @@ export function spokenAct(text: string): Act | undefined {
   if (meant === 'read') return { kind: 'read', value: decimalAt(rest[0], text) }
   // What it is exchanged for follows from what is exchanged.
   const until = rest.findIndex((w) => ['for', 'as', 'into'].includes(w.text))
-  const counts = countsIn(withoutOnes(until < 0 ? rest : rest.slice(0, until)), text, MAX_DIGITS + DECIMALS, DECIMALS)
+  const counts = countsIn(withoutOnes(until < 0 ? rest : rest.slice(0, until)), text, decimal(MAX_DIGITS, DECIMALS))
   if (meant !== 'exchange') return amountAct(meant, counts, DECIMALS)
   const place = onlyPlace(counts)
   if (place === undefined || isEmpty(counts))

@@ -1,7 +1,7 @@
 import type { BeadFinger, BeadRule, Way } from '../act/beads'
 import { DEFAULT_CHOICES, type AbacusChoices } from '../choices'
 import { exact } from '../number/exact'
-import { parseProblem } from '../problem/problem'
+import { parseProblem } from '../problem/parse'
 import { abacus } from '../representation/abacus/abacus'
 import { setting, shows, type AbacusState } from '../representation/abacus/frame'
 import { decide, RULES } from '../representation/abacus/rules'

@@ -1,7 +1,9 @@
 import { capital } from '../number/words'
-import { amountAct, stepWorth, type Act, type BeginAct } from '../act/act'
-import { exact, negate, toCount, ZERO, type Exact } from '../number/exact'
-import { countsAt } from '../number/places'
+import { wholly } from '../act/unfold'
+import { piecesAct, stepWorth, type Act, type BeginAct } from '../act/act'
+import { printExact } from '../number/numeral'
+import { exact, isWhole, negate, sign, toCount, ZERO, type Exact } from '../number/exact'
+import { ones } from '../number/units'
 import type { Choices } from '../choices'
 import type { Fit } from '../problem/fit'
 import type { Problem } from '../problem/problem'
@@ -53,8 +55,6 @@ export type CountingMove =
   /** The other way: what was remembered last is out again. */
   | { readonly kind: 'recall' }
   | { readonly kind: 'read'; readonly value: Exact | null }
-  /** Goes back to what stood before; only inverting makes it, and it has no typed form. */
-  | { readonly kind: 'undo'; readonly was: CountingState }
 
 /** The words of one material's hands. */
 export interface Verbs {
@@ -77,8 +77,12 @@ export interface Material {
   room(choices: Choices): number
   /** Whether a full set is remembered and begun again. */
   readonly stores: boolean
-  /** Whether the second number is set apart before it is joined. */
+  /** Whether the second number is set apart before it is joined; and what the button for that says, where it is not the verb. */
   readonly setsApart: boolean
+  readonly apart?: string
+  /** Whether answer cards are laid to it; and whether a product is counted in steps of the second number only. */
+  readonly cards?: boolean
+  readonly oneWay?: boolean
   fits(problem: Problem, choices?: Choices): Fit
   allows?(way: string, problem: Problem): boolean
   readonly prefers?: readonly string[]
@@ -92,6 +96,8 @@ const stepSize = (s: CountingState): number => (s.begun ? toCount(stepWorth(s.be
 
 /** How many things are in use: out, or counting from the head. */
 export const inUse = (s: CountingState): number => s.out + s.apart + Math.abs(s.counted)
+
+const thingsAct = (kind: 'lay' | 'join' | 'take', count: number): Act => piecesAct(kind, [{ count, unit: exact(1) }])
 
 const plural = (n: number, [one, many]: readonly [string, string]): string => (n === 1 ? one : many)
 
@@ -109,8 +115,6 @@ const touching = (s: CountingState, at: number | undefined): readonly number[] =
 
 function apply(m: Material, s: CountingState, move: CountingMove): CountingState {
   switch (move.kind) {
-    case 'undo':
-      return move.was
     case 'read':
       return { ...s, read: move.value }
     case 'hold':
@@ -202,18 +206,26 @@ function takingSets(s: CountingState, m: Material, count: number): readonly Coun
   return moves
 }
 
+/** A number as so many things. @throws Refusal for what cannot be counted out. */
+function things(m: Material, amount: Exact): number {
+  if (isWhole(amount) && sign(amount) >= 0) return toCount(amount)
+  throw new Refusal(`${capital(m.title)} are counted one by one: there is no way to show ${printExact(amount)}.`)
+}
+
 function perform(m: Material, s: CountingState, act: Act): readonly CountingMove[] {
   switch (act.kind) {
     case 'read':
       return [{ kind: 'read', value: act.value }]
     case 'pose':
       return m.setsApart && act.operation === '+' && s.head === null && act.amount !== ZERO
-        ? [{ kind: 'apart', count: toCount(act.amount) }]
+        ? [{ kind: 'apart', count: things(m, act.amount) }]
         : []
     case 'begin':
       return [{ kind: 'begin', count: act }]
     case 'group':
       throw new Refusal(`${m.title} show no groups at once.`, 'Count in steps.')
+    case 'share':
+      return perform(m, s, wholly(act))
     case 'exchange':
     case 'split':
     case 'gather':
@@ -226,7 +238,7 @@ function perform(m: Material, s: CountingState, act: Act): readonly CountingMove
     case 'lay':
     case 'join':
     case 'take': {
-      const count = toCount(act.amount)
+      const count = things(m, act.amount)
       if (act.kind === 'lay' && act.inHead) return [{ kind: 'hold', number: count }]
       if (count === 0) return []
       if (act.kind === 'take') {
@@ -240,7 +252,7 @@ function perform(m: Material, s: CountingState, act: Act): readonly CountingMove
 
 function recognise(m: Material, before: CountingState, moves: readonly CountingMove[]): Recognised {
   const first = moves[0]
-  if (!first || moves.some((x) => x.kind === 'undo')) return undefined
+  if (!first) return undefined
   const only = (...kinds: CountingMove['kind'][]): boolean => moves.every((x) => kinds.includes(x.kind))
   const now = moves.reduce((s, x) => apply(m, s, x), before)
   const grown = showing(now) - showing(before)
@@ -260,9 +272,9 @@ function recognise(m: Material, before: CountingState, moves: readonly CountingM
   if (only('apart')) return [{ kind: 'pose', operation: '+', amount: exact(now.apart - before.apart) }]
   if (only('join', 'out', 'store') && grown > 0) {
     const untouched = before.head === null && before.taken === 0 && before.apart === 0 && showing(before) === 0
-    return [amountAct(untouched ? 'lay' : 'join', countsAt(0, grown))]
+    return [thingsAct(untouched ? 'lay' : 'join', grown)]
   }
-  if (only('take', 'recall') && grown < 0) return [amountAct('take', countsAt(0, -grown))]
+  if (only('take', 'recall') && grown < 0) return [thingsAct('take', -grown)]
   return moves.length === 1 ? { soFar: [], owed: { kind: 'nothing' } } : undefined
 }
 
@@ -270,8 +282,6 @@ const atText = ({ at }: { readonly at?: number }): string => (at === undefined ?
 
 function print(m: Material, move: CountingMove): string {
   switch (move.kind) {
-    case 'undo':
-      return 'undone'
     case 'read':
       return move.value === null ? 'unread' : `read ${move.value}`
     case 'hold':
@@ -368,9 +378,12 @@ function noticed(s: CountingState, move: CountingMove): 'twice' | 'missed' | und
 export const counting = (m: Material): Representation<CountingState, CountingMove> => ({
   id: m.id,
   title: m.title,
+  called: m.title,
   kind: m.kind,
-  works: ['counting'],
+  units: ones(m.thing),
+  sorts: ['counting'],
   verbs: { lay: m.verbs.out, join: m.setsApart ? m.verbs.join : m.verbs.out, take: m.verbs.take, thing: m.thing },
+  example: `${m.verbs.out} 5 · hold 8 · on 9 · read 9`,
   opening: m.opening ?? `${m.verbs.out} {number} ${m.thing[1]}, one tap for each`,
   fits: m.fits,
   ...(m.allows ? { allows: m.allows } : {}),
@@ -389,13 +402,17 @@ export const counting = (m: Material): Representation<CountingState, CountingMov
     read: null,
   }),
   apply: (s, move) => apply(m, s, move),
-  invert: (before, move) =>
-    move.kind === 'read' ? { kind: 'read', value: before.read } : { kind: 'undo', was: before },
   shows: (s) => exact(showing(s)),
   perform: (s, act) => perform(m, s, act),
   recognise: (before, moves) => recognise(m, before, moves),
   print: (move) => print(m, move),
   parse: (text) => parse(m, text),
   noticed,
+  counts: {
+    apart: m.setsApart ? (m.apart ?? `${capital(m.verbs.apart)} one apart`) : null,
+    stores: m.stores,
+    cards: m.cards ?? false,
+    eitherWay: !m.oneWay,
+  },
   cannotShow: (act) => (act.kind === 'exchange' ? `${capital(m.title)} have no tens to exchange.` : ''),
 })

@@ -1,3 +1,4 @@
+import type { RepresentationId } from '../materials'
 import { compare, exact, isWhole, subtract, toCount } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { FITS, fitWholes, type Fit } from '../problem/fit'
@@ -9,7 +10,7 @@ interface Limits {
   readonly total: number
   /** Why it ends there, to stand after a colon. */
   readonly why: string
-  readonly instead: readonly string[]
+  readonly instead: readonly RepresentationId[]
   /** The most steps of a count in steps, where it can keep one. */
   readonly steps?: number
   /** Where there is a better sentence: how many of the wanted still go on before there are none. */
@@ -47,7 +48,7 @@ const FARTHEST = 1000
 
 /** A count in steps needs a thing for each step: the first factor, or the quotient, which must come out. */
 function fitSteps(problem: Problem, limits: Limits): Fit {
-  const no = (why: string): Fit => ({ fits: false, why, instead: [] })
+  const no = (why: string): Fit => ({ fits: false, why, instead: ['plates'] })
   const [term] = problem.terms
   const [first, second, reached] = [valueOf(problem.first), valueOf(term!.number), totals(problem)[1]!]
   if (!isWhole(reached)) return no(`${first} ÷ ${second} does not come out: something is left over.`)

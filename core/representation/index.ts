@@ -14,12 +14,13 @@ import { nines } from './nines/nines'
 import { openline } from './openline/openline'
 import { joints } from './joints/joints'
 import { tallies } from './tallies/tallies'
+import { plates } from './plates/plates'
 import { touch } from './touch/touch'
 import { friendly, partials, splits } from './writing/pages'
-import type { Representation, RepresentationId } from './representation'
+import { REPRESENTATION_IDS, type RepresentationId } from '../materials'
+import type { Representation } from './representation'
 
-/** Every representation Sett knows, in the order in which a teacher is offered them. */
-export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>> = {
+const ALL: Readonly<Record<RepresentationId, Representation>> = {
   blocks: blocks as Representation,
   chips: chips as Representation,
   drawn: drawn as Representation,
@@ -27,6 +28,7 @@ export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>>
   nines: nines as Representation,
   counters: counters as Representation,
   tallies: tallies as Representation,
+  plates: plates as Representation,
   joints: joints as Representation,
   touch: touch as Representation,
   'touch-columns': touchColumns as Representation,
@@ -42,6 +44,9 @@ export const REPRESENTATIONS: Readonly<Record<RepresentationId, Representation>>
   equations: equations as Representation,
 }
 
+/** Every representation Sett knows, in the order of the one list. */
+export const REPRESENTATIONS = Object.fromEntries(REPRESENTATION_IDS.map((id) => [id, ALL[id]])) as typeof ALL
+
 export const isRepresentation = (id: string): id is RepresentationId => Object.hasOwn(REPRESENTATIONS, id)
 
 /** What one representation says to a problem. */
@@ -53,7 +58,7 @@ export interface Offer {
   /** Why not, in words; empty where it fits. */
   readonly why: string
   /** Representations that hold it instead. */
-  readonly instead: readonly string[]
+  readonly instead: readonly RepresentationId[]
 }
 
 /** Which representations can hold a problem, and why the others cannot. */
@@ -71,11 +76,18 @@ export function offersFor(problem: Problem, choices?: Choices): readonly Offer[]
   })
 }
 
+/** Whether a material lies on a mat of its own; the running equations are the page beside every other. */
+export const hasMat = (id: RepresentationId): id is Exclude<RepresentationId, 'equations'> => id !== 'equations'
+
+/** The materials with a mat that hold a problem, in the order in which they are offered. */
+export const heldBy = (problem: Problem, choices?: Choices): readonly Exclude<RepresentationId, 'equations'>[] =>
+  offersFor(problem, choices).flatMap((o) => (o.fits && hasMat(o.representation) ? [o.representation] : []))
+
 /** What would hold a problem in place of a material, the nearest first: at most three, and only what truly does. */
 export function holdersOf(problem: Problem, not: RepresentationId, choices?: Choices): readonly RepresentationId[] {
   const offers = offersFor(problem, choices)
   const nearest = offers.find((o) => o.representation === not)?.instead ?? []
-  const holding = offers.filter((o) => o.fits && o.representation !== not && o.representation !== 'equations')
+  const holding = offers.filter((o) => o.fits && o.representation !== not && hasMat(o.representation))
   const near = holding.filter((o) => nearest.includes(o.representation))
   return (near.length > 0 ? near : holding).slice(0, 3).map((o) => o.representation)
 }

@@ -1,41 +1,56 @@
-import { exchangeAct, type ExchangeAct } from '../act/act'
-import { printExact } from '../number/numeral'
-import { noCounts, unitOf, worth, type Counts } from '../number/places'
+import { breakAct, makeAct, type ExchangeAct } from '../act/act'
+import { divide, exact, isWhole, multiply, sign, toCount, ZERO, type Exact } from '../number/exact'
+import { parseNumeral, printExact, valueOf } from '../number/numeral'
+import { partOf } from '../number/text'
+import { countOf, ladderOf, worthOf, type Pieces, type Units } from '../number/units'
+import { attempt } from '../refusal'
 
-export const countsOnly = (count: number, place: number): Counts => [...noCounts(place), count]
+/** One kind of pieces as it stands in a line: `40`, `10 * 100`, `5/8`, `(-3)`. */
+function partText({ count, unit }: Pieces, pieces: readonly Pieces[], units: Units): string {
+  if (sign(unit) < 0) return `(${printExact(multiply(exact(count), unit))})`
+  const parts = partOf(unit)
+  if (parts) return `${count}/${parts}`
+  const ladder = ladderOf(units)
+  if (!ladder && count > 1) return `${count} * ${printExact(unit)}`
+  // Twelve ones alone would read as the number itself; ten hundreds with no thousand before them as one thousand.
+  const above = ladder?.find((r) => r.lower === unit)
+  const next = above && ladder?.find((r) => r.lower === above.unit)
+  const full = above !== undefined && count >= above.times && count % above.times === 0
+  const twice = next !== undefined && count % (above!.times * next.times) === 0
+  const alone = above !== undefined && count >= above.times && pieces.length === 1
+  const mistakable = alone || (full && (twice || countOf(pieces, above.unit) === 0))
+  return mistakable ? `${count} * ${printExact(unit)}` : printExact(worthOf([{ count, unit }]))
+}
 
-/**
- * Counts parted into places: `40 + 12`, `200 + 100 + 4`. Ten hundreds with no thousand before them would read as one
- * thousand; such a part is written `10 * 100`.
- */
-export function parted(counts: Counts, decimals = 0): string {
-  const part = (count: number, place: number): string => {
-    const mistakable = count > 9 && (count % 100 === 0 || (count % 10 === 0 && !counts[place + 1]))
-    if (mistakable) return `${count} * ${printExact(unitOf(place - decimals))}`
-    return printExact(worth(countsOnly(count, place), decimals))
-  }
-  const held = counts.flatMap((count, place) => (count ? [part(count, place)] : [])).reverse()
-  return held.length > 0 ? held.join(' + ') : '0'
+/** Pieces parted into their kinds: `40 + 12`, `200 + 100 + 4`. */
+export const parted = (pieces: readonly Pieces[], units: Units): string =>
+  pieces.map((p) => partText(p, pieces, units)).join(' + ') || '0'
+
+/** The numbers in a sum such as `10 * 100 + 40`; none where it is something else. */
+function partsIn(side: string): readonly Exact[] {
+  const read = attempt(() =>
+    side.split(' + ').map((part) => {
+      const [many = '', unit = '1'] = part.split(' * ')
+      return multiply(valueOf(parseNumeral(many)), valueOf(parseNumeral(unit)))
+    }),
+  )
+  return 'ok' in read ? read.ok : []
 }
 
 /**
- * The exchanges that a line of parts could write, told from the numbers in it: whichever place gave or got, what stands there
+ * The exchanges that a line of parts could write, told from the numbers in it: whichever kind gave or got, what stands there
  * afterwards is one of them, or nothing. Each still has to be tried against what would be written for it.
  */
-export function exchangesIn(line: string, counts: Counts, decimals: number): readonly ExchangeAct[] {
+export function exchangesIn(line: string, held: readonly Pieces[], units: Units): readonly ExchangeAct[] {
   const [, right = ''] = line.split(' = ')
-  const parts = right.split(' + ').map((part) => {
-    const [many = '', unit = '1'] = part.split(' * ')
-    return Math.round(Number(many) * Number(unit) * 10 ** decimals)
-  })
-  if (parts.some((n) => !Number.isSafeInteger(n))) return []
-  return counts.flatMap((count, p) => {
-    if (p === 0) return []
-    const left = new Set([0, ...parts.map((n) => n / 10 ** p)].filter(Number.isInteger))
-    return [...left].flatMap((now) => {
-      if (now < count) return [exchangeAct(p - decimals, false, count - now)]
+  const parts = [ZERO, ...partsIn(right)]
+  return (ladderOf(units) ?? []).flatMap((rung) => {
+    const count = countOf(held, rung.unit)
+    const left = new Set(parts.map((n) => divide(n, rung.unit)).filter(isWhole))
+    return [...left].map(toCount).flatMap((now) => {
+      if (now < count) return [breakAct(rung, count - now)]
       const times = now - count
-      return times > 0 && 10 * times <= (counts[p - 1] ?? 0) ? [exchangeAct(p - decimals, true, times)] : []
+      return times > 0 && rung.times * times <= countOf(held, rung.lower) ? [makeAct(rung, times)] : []
     })
   })
 }

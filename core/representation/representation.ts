@@ -1,8 +1,10 @@
-import type { Act, AmountAct, ExchangeAct, Pieces } from '../act/act'
+import { inUnits, type Act, type AmountAct, type ExchangeAct } from '../act/act'
 import type { BeadMove, BeadSlip, DigitWork, Judged, OweMove } from '../act/beads'
 import type { Choices } from '../choices'
+import type { RepresentationId } from '../materials'
 import type { Exact } from '../number/exact'
 import type { Place } from '../number/places'
+import type { Pieces, Units } from '../number/units'
 import type { Fit, Sort } from '../problem/fit'
 import type { Problem } from '../problem/problem'
 
@@ -50,6 +52,8 @@ export type Owed =
   | { readonly kind: 'to-go'; readonly moves: readonly (BeadMove | OweMove)[] }
   /** More lies there than the number the problem starts with. */
   | { readonly kind: 'laid'; readonly there: Exact; readonly asked: Exact }
+  /** Not every plate has the same: these have less, numbered from 1; `short` is what is in hand, where it is not enough for them. */
+  | { readonly kind: 'uneven'; readonly plates: readonly number[]; readonly short: Pieces | null }
   | { readonly kind: 'nothing' }
 
 /** The acts that moves make; or what is unfinished about them; or undefined, where they are not one thing done. */
@@ -64,9 +68,15 @@ export const isUnfinished = (r: Recognised): r is Unfinished => r !== undefined 
 export interface Representation<State = unknown, Move = unknown> {
   readonly id: RepresentationId
   readonly title: string
+  /** What it is called within a sentence: “the abacus”, but “chips”. */
+  readonly called: string
   readonly kind: 'concrete' | 'drawn' | 'written'
-  /** What ways of working it lends itself to, the usual one first. */
-  readonly works: readonly Sort[]
+  /** What is always written along with it, besides the running equations. */
+  readonly along?: readonly RepresentationId[]
+  /** What its pieces are worth and are called; of a page or a line, the places in which its numbers are parted. */
+  readonly units: Units
+  /** For which sorts of ways its hands are made, the usual one first. */
+  readonly sorts: readonly Sort[]
   /** Whether a way (by its id) can be worked in this material for this problem; every way of its sort, where absent. */
   allows?(way: string, problem: Problem): boolean
   /** The way to start with, where it is not simply the first. */
@@ -75,16 +85,16 @@ export interface Representation<State = unknown, Move = unknown> {
   readonly verbs?: HandWords
   /** How a hand sets out the first number, for “Now …”: `{number}` in words and `{pieces}` place by place are put in. */
   readonly opening?: string
+  /** Some typed moves, as the move line shows them for an example. */
+  readonly example: string
   /** Can it hold this problem, in a class with these choices (the usual ones where none are given); if not, why, in words. */
   fits(problem: Problem, choices?: Choices): Fit
   /** An empty start. `beside` says what it is worked beside, where that makes a difference to writing. */
   start(problem: Problem, choices: Choices, beside?: Beside): State
   apply(state: State, move: Move): State
-  /** The move that takes `move` back. */
-  invert(before: State, move: Move): Move
   /** What it is worth now. */
   shows(state: State): Exact
-  /** An act as moves of this representation; [] where it has nothing to do. */
+  /** An act in its own pieces as its moves; [] where it has nothing to do. What may name other pieces goes through `performIn`. */
   perform(state: State, act: Act): readonly Move[]
   /** An act shown at once, where that needs no reading of its own moves: a page can write more than it could read back. */
   write?(state: State, act: Act): State
@@ -101,6 +111,8 @@ export interface Representation<State = unknown, Move = unknown> {
   working?(state: State, act: Act): readonly DigitWorked[]
   /** The digits that are not set, the lowest first, where a number below nought is read by them; null elsewhere. */
   notSet?(state: State): readonly number[] | null
+  /** How things counted one each are worked by hand, where they are. */
+  readonly counts?: CountingHands
   /** How a whole column of a sum is worked here at once, where it is; see `ColumnSums`. */
   readonly sums?: ColumnSums<State, Move>
   /** Holds moves made by hand against what is still wanted (`rest`; below nought where it is to be taken away). */
@@ -124,11 +136,24 @@ export interface DigitWorked {
   readonly work: DigitWork
 }
 
-/** What a representation is begun beside: the way and its sort, and the question as it was asked, before the way arranged it. */
+/** What a representation is begun beside: the way and its sort, the pieces worked in, and the question as it was asked, before the way arranged it. */
 export interface Beside {
   readonly sort: Sort
+  readonly units?: Units
   readonly way?: string
   readonly asked: Problem
+}
+
+/** How a material of things that count one each is worked by hand. */
+export interface CountingHands {
+  /** Whether the second number is set apart before it is joined, and what the button for that says. */
+  readonly apart: string | null
+  /** Whether a full set is remembered and begun again. */
+  readonly stores: boolean
+  /** Whether answer cards are laid to it. */
+  readonly cards: boolean
+  /** Whether a product may be counted in steps of either number. */
+  readonly eitherWay: boolean
 }
 
 /** The verbs of one material's hands, and what it is made of. */
@@ -141,30 +166,20 @@ export interface HandWords {
   readonly lands?: boolean
 }
 
-/** Every representation's id, in the order in which a teacher is offered them. */
-export const REPRESENTATION_IDS = [
-  'blocks',
-  'chips',
-  'drawn',
-  'fingers',
-  'nines',
-  'joints',
-  'tallies',
-  'counters',
-  'touch',
-  'touch-columns',
-  'columns',
-  'openline',
-  'partials',
-  'friendly',
-  'splits',
-  'abacus',
-  'two-five',
-  'frame',
-  'stay-put',
-  'equations',
-] as const
-export type RepresentationId = (typeof REPRESENTATION_IDS)[number]
+export { REPRESENTATION_IDS, type RepresentationId } from '../materials'
+
+/** Any act as moves of a representation, whatever pieces it names; [] where it has nothing to do. @throws Refusal where it cannot be done. */
+export function performIn<State, Move>(r: Representation<State, Move>, state: State, act: Act): readonly Move[] {
+  const own = inUnits(act, r.units)
+  return own ? r.perform(state, own) : []
+}
+
+/** Why a representation never shows an act that changes nothing, said quietly; empty where it does. */
+export function notShown(r: Representation, act: Act): string {
+  if (act.kind === 'exchange' && !inUnits(act, r.units))
+    return `There are no such pieces among the ${r.title}: nothing changes there.`
+  return r.cannotShow?.(act) ?? ''
+}
 
 /** A state after all of some moves. */
 export const applyAll = <State, Move>(r: Representation<State, Move>, state: State, moves: readonly Move[]): State =>

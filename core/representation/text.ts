@@ -1,5 +1,18 @@
-import { digitsOf, onlyPlace, placeName, placeNamed, worth, type Counts, type Place } from '../number/places'
+import { onlyPlace, placeName, placeNamed, unitOf, type Counts, type Place } from '../number/places'
 import { parseNumeral, printExact, valueOf } from '../number/numeral'
+import {
+  addPieces,
+  asCounts,
+  asPieces,
+  countOf,
+  pieceName,
+  piecesFor,
+  rungOf,
+  samePieces,
+  worthOf,
+  type Pieces,
+  type Units,
+} from '../number/units'
 import type { Exact } from '../number/exact'
 import { Refusal } from '../refusal'
 
@@ -46,25 +59,38 @@ export function placeAt(word: Word | undefined, whole: string, width: number, de
 /** The most pieces one typed move may name. */
 export const MOST_AT_ONCE = 999
 
-/** Reads `7 ones`, `ten`, `2 tens 3 ones` or a bare number `52`, as counts from the lowest of `width` places up. @throws Refusal at the word that will not do. */
-export function countsIn(words: readonly Word[], whole: string, width: number, decimals = 0): Counts {
+/** The kind that a word names (`tens`, `sheaf`, `unit`), or undefined. */
+export function kindNamed(name: string, units: Units): Exact | undefined {
+  const place = placeNamed(name)
+  return units.worths.find(
+    (unit) =>
+      [1, 2].some((n) => pieceName(unit, n, units) === name) ||
+      (!units.names?.[unit] && place !== undefined && unitOf(place) === unit),
+  )
+}
+
+/** Reads the name of a kind. @throws Refusal at the word. */
+export function kindAt(word: Word | undefined, whole: string, units: Units): Exact {
+  const [greatest, least] = [units.worths[0]!, units.worths.at(-1)!]
+  const names = [least, greatest].map((unit) => pieceName(unit, 2, units))
+  if (!word)
+    throw new Refusal(`“${whole.trim()}” needs a place: ${names.join(', ')} …`, '', { at: whole.length, length: 0 })
+  const kind = kindNamed(word.text, units)
+  if (!kind)
+    throw new Refusal(`“${word.text}” is not a place here.`, `Places go from ${names.join(' to ')}.`, spanOf(word))
+  return kind
+}
+
+/** Reads `7 ones`, `ten`, `2 tens 3 ones` or a bare number `52`, as counts of each kind, the lowest first. @throws Refusal at the word that will not do. */
+export function countsIn(words: readonly Word[], whole: string, units: Units): Counts {
   const only = words.length === 1 ? words[0]! : undefined
-  if (only && /^\d/.test(only.text)) {
-    const number = decimalAt(only, whole)
-    if ((printExact(number).split('.')[1] ?? '').length > decimals)
-      throw new Refusal(`${only.text} goes further after the point than the places here.`, '', spanOf(only))
-    const digits = digitsOf(number, width, decimals)
-    if (digits.length > width)
-      throw new Refusal(`${only.text} is more than the places here can hold.`, '', spanOf(only))
-    if (digits.every((d) => d === 0)) throw new Refusal('Nought pieces cannot be moved.', '', spanOf(only))
-    return digits
-  }
+  if (only && /^\d/.test(only.text)) return bareNumber(only, whole, units)
   if (words.length === 0)
     throw new Refusal(`“${whole.trim()}” does not say how many.`, 'Say, for example, 7 ones.', {
       at: whole.length,
       length: 0,
     })
-  const counts = new Array<number>(width).fill(0)
+  let pieces: readonly Pieces[] = []
   for (let i = 0; i < words.length; i++) {
     const word = words[i]!
     if (word.text === 'and') continue
@@ -77,19 +103,33 @@ export function countsIn(words: readonly Word[], whole: string, width: number, d
         spanOf(word),
       )
     if (counted || word.text === 'a' || word.text === 'one') i += words[i + 1] ? 1 : 0
-    const place =
-      placeAt(words[i] === word && counted ? undefined : words[i], whole, width - decimals, decimals) + decimals
-    if (counts[place]) throw new Refusal(`“${words[i]!.text}” is named twice.`, '', spanOf(words[i]!))
-    counts[place] = count
+    const unit = kindAt(words[i] === word && counted ? undefined : words[i], whole, units)
+    if (countOf(pieces, unit)) throw new Refusal(`“${words[i]!.text}” is named twice.`, '', spanOf(words[i]!))
+    pieces = addPieces(pieces, [{ count, unit }])
   }
-  return counts
+  return asCounts(pieces, units)
 }
 
-/** `7 ones` for one place, the bare number where every place holds at most nine, else `12 tens 3 ones`. */
-export function printCounts(counts: Counts, decimals = 0): string {
-  if (onlyPlace(counts) === undefined && counts.every((c) => c <= 9)) return printExact(worth(counts, decimals))
-  return counts
-    .flatMap((c, i) => (c ? [`${c} ${placeName(i - decimals, c)}`] : []))
-    .reverse()
-    .join(' ')
+/** Whether there are so many of the greatest kind that they would be one of a still greater one. */
+const overflows = (pieces: readonly Pieces[], units: Units): boolean =>
+  countOf(pieces, units.worths[0]!) >= (rungOf(units, units.worths[0]!)?.times ?? 10)
+
+/** A bare number as the fewest pieces that make it. @throws Refusal where none do, or more of one kind than a number has of it. */
+function bareNumber(word: Word, whole: string, units: Units): Counts {
+  const number = decimalAt(word, whole)
+  const pieces = piecesFor(number, units)
+  if (!pieces) throw new Refusal(`${word.text} goes further after the point than the places here.`, '', spanOf(word))
+  if (pieces.length === 0) throw new Refusal('Nought pieces cannot be moved.', '', spanOf(word))
+  if (overflows(pieces, units))
+    throw new Refusal(`${word.text} is more than the places here can hold.`, '', spanOf(word))
+  return asCounts(pieces, units)
+}
+
+/** `7 ones` for one kind, the bare number where it is made of just these pieces, else `12 tens 3 ones`. */
+export function printCounts(counts: Counts, units: Units): string {
+  const pieces = asPieces(counts, units)
+  const number = worthOf(pieces)
+  const bare = onlyPlace(counts) === undefined && !overflows(pieces, units)
+  if (bare && samePieces(piecesFor(number, units) ?? [], pieces)) return printExact(number)
+  return pieces.map(({ count, unit }) => `${count} ${pieceName(unit, count, units)}`).join(' ')
 }

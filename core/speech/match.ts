@@ -10,10 +10,11 @@ const title = (id: RepresentationId): string => REPRESENTATIONS[id].title
 
 /** What one representation has and the other has not: “Chips: exchange 1 ten. Column sheet: no mark over the tens yet.” */
 function sayGap({ done, missing, act, instead }: Gap, pack: WordPack): string {
-  const here = `${capital(title(done))}: ${labelOf(act, pack)}.`
-  if (instead) return `${here} ${capital(title(missing))}: ${labelOf(instead, pack)}. They do not agree.`
-  if (act.kind === 'exchange' && (missing === 'columns' || missing === 'touch-columns')) {
-    const places = [act.from, act.to].map((p) => placeOfUnit(p.unit) ?? 0)
+  const here = `${capital(title(done))}: ${labelOf(act, pack, undefined, REPRESENTATIONS[done].units)}.`
+  if (instead)
+    return `${here} ${capital(title(missing))}: ${labelOf(instead, pack, undefined, REPRESENTATIONS[missing].units)}. They do not agree.`
+  if (act.kind === 'exchange' && REPRESENTATIONS[missing].sums) {
+    const places = [...act.from, ...act.to].map((p) => placeOfUnit(p.unit) ?? 0)
     return `${here} ${capital(title(missing))}: no mark over the ${named(Math.max(...places), 2, pack)} yet.`
   }
   return `${here} ${capital(title(missing))}: not yet.`

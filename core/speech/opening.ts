@@ -1,7 +1,5 @@
-import { piecesOf, type Act } from '../act/act'
-import { digitsOf } from '../number/places'
-import { decimalsOf, numeralOf } from '../number/numeral'
-import { sign } from '../number/exact'
+import type { Act } from '../act/act'
+import { piecesFor, type Units } from '../number/units'
 import { piecesInWords } from './say'
 import { capital, say, type WordPack } from './words'
 
@@ -9,16 +7,15 @@ import { capital, say, type WordPack } from './words'
  * The first thing for a hand to do, said before anything lies there: “Now lay fifty-two: drag five tens and two ones from the
  * store.” `opening` is the material's own way of setting a number out.
  */
-export function sayOpening(act: Act | null, opening: string | undefined, pack: WordPack): string {
+export function sayOpening(act: Act | null, opening: string | undefined, pack: WordPack, units: Units): string {
   if (!act) return ''
   switch (act.kind) {
     case 'lay': {
       if (act.inHead) return `Now keep ${say(act.amount, pack)} in your head.`
-      const decimals = decimalsOf([numeralOf(act.amount)])
-      const pieces = sign(act.amount) < 0 ? [] : piecesOf(digitsOf(act.amount, 1, decimals), decimals)
+      const pieces = act.pieces ?? piecesFor(act.amount, units) ?? []
       const how = (opening ?? 'set out {number}')
         .replace('{number}', say(act.amount, pack))
-        .replace('{pieces}', piecesInWords(pieces, pack))
+        .replace('{pieces}', piecesInWords(pieces, pack, units))
       return `Now ${how}.`
     }
     case 'begin':

@@ -1,40 +1,53 @@
-import { after, plainPieces, type Act, type AmountAct, type BeginAct, type ExchangeAct, type Pieces } from '../act/act'
+import { after, isMaking, plainPieces, type Act, type AmountAct, type BeginAct, type ExchangeAct } from '../act/act'
 import { add, negate, sign, sizeOf, subtract, ZERO, type Exact } from '../number/exact'
-import { digitsOf, placeOfUnit } from '../number/places'
-import { printExact, valueOf } from '../number/numeral'
-import { answer, type Problem } from '../problem/problem'
+import { digitsOf } from '../number/places'
+import { numberText } from '../number/text'
+import { pieceName, type Pieces, type Units } from '../number/units'
+import { printExact } from '../number/numeral'
+import { answer, isAnswer, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
 import { moveInWords, saySlip } from './beads'
-import { capital, named, operationWord, pretty, say, type WordPack } from './words'
+import { capital, listed, named, operationWord, pretty, say, sayNumeral, type WordPack } from './words'
 
-/** Pieces in words: “five tens and two ones”. */
-export function piecesInWords(pieces: readonly Pieces[], pack: WordPack): string {
-  const said = pieces.map((p) => {
-    const place = placeOfUnit(p.unit)!
-    // “Take away one”, never “one one”.
-    return place === 0 && p.count === 1 ? say(1, pack) : `${say(p.count, pack)} ${named(place, p.count, pack)}`
-  })
-  return said.length < 2 ? (said[0] ?? pack.numbers.zero) : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`
+/** What words are chosen by: the question, the class's words, and what the main material brings of its own. */
+export interface Telling {
+  readonly problem: Problem
+  readonly pack: WordPack
+  readonly units?: Units
+  readonly hands?: HandWords | undefined
+  /** Where a difference that is hopped or counted up began. */
+  readonly from?: Exact
+  /** What shows the value: the mat, the page, the drawing. */
+  readonly where?: string
+  /** What each has of a sharing, before the act. */
+  readonly shared?: Exact
 }
 
-/** Several numbers in one breath: “thirty and seven”. */
-const joined = (said: readonly string[]): string =>
-  said.length < 2 ? said.join('') : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`
+/** Pieces in words, by the names that their material gives them: “five tens and two ones”. */
+export function piecesInWords(pieces: readonly Pieces[], pack: WordPack, units?: Units): string {
+  const said = pieces.map((p) =>
+    // “Take away one”, never “one one”.
+    p.unit === '1' && p.count === 1 && !units?.names?.['1']
+      ? say(1, pack)
+      : `${say(p.count, pack)} ${pieceName(p.unit, p.count, units, pack.ones)}`,
+  )
+  return said.length === 0 ? pack.numbers.zero : listed(said)
+}
 
-const amountInWords = (act: AmountAct, pack: WordPack): string => {
+const amountInWords = (act: AmountAct, pack: WordPack, units?: Units): string => {
   const pieces = plainPieces(act)
-  return pieces ? piecesInWords(pieces, pack) : say(act.amount, pack)
+  return pieces ? piecesInWords(pieces, pack, units) : say(act.amount, pack)
 }
 
 /** Pieces in figures: “10 ones”. */
-const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack): string =>
-  pieces.map((p) => `${p.count} ${named(placeOfUnit(p.unit)!, p.count, pack)}`).join(' ')
+const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack, units?: Units): string =>
+  pieces.map((p) => `${p.count} ${pieceName(p.unit, p.count, units, pack.ones)}`).join(' ')
 
 /** The whole question in words: “fifty-two take away thirty-seven”. */
 export const askInWords = (problem: Problem, pack: WordPack): string =>
   [
-    say(valueOf(problem.first), pack),
-    ...problem.terms.map((t) => `${operationWord(t.operation, pack)} ${say(valueOf(t.number), pack)}`),
+    sayNumeral(problem.first, pack),
+    ...problem.terms.map((t) => `${operationWord(t.operation, pack)} ${sayNumeral(t.number, pack)}`),
   ].join(' ')
 
 /** A wrong reading is compared with what is there, without giving it away. */
@@ -59,16 +72,9 @@ function beginInWords({ from, step, to, times }: BeginAct, pack: WordPack): stri
     : `Count in steps of ${say(step, pack)} up to ${say(to, pack)}`
 }
 
-/** What to say for an act done when `before` stood there; `from` is where a difference that is hopped up began, `where` what shows the value. */
-export function sayAct(
-  act: Act,
-  before: Exact,
-  problem: Problem,
-  pack: WordPack,
-  hands?: HandWords,
-  from: Exact = ZERO,
-  where = 'mat',
-): string {
+/** What to say for an act done when `before` stood there. */
+export function sayAct(act: Act, before: Exact, telling: Telling): string {
+  const { problem, pack, hands, units, from = ZERO, where = 'mat', shared = ZERO } = telling
   const now = say(after(before, act), pack)
   if (hands?.lands && (act.kind === 'join' || act.kind === 'take'))
     return `${capital(hands[act.kind])} ${say(act.amount, pack)}, to ${say(add(from, after(before, act)), pack)}.`
@@ -76,15 +82,15 @@ export function sayAct(
     case 'lay': {
       if (act.inHead) return `Keep ${say(act.amount, pack)} in the head.`
       if (hands) return `${capital(hands.lay)} ${say(act.amount, pack)}.`
-      const parts = act.pieces && act.pieces.length > 1 ? `: ${piecesInWords(act.pieces, pack)}` : ''
+      const parts = act.pieces && act.pieces.length > 1 ? `: ${piecesInWords(act.pieces, pack, units)}` : ''
       return `Lay ${say(act.amount, pack)}${parts}.`
     }
     case 'pose':
       return `${capital(act.operation === '+' ? pack.add : pack.take)} ${say(act.amount, pack)}.`
     case 'split':
-      return `${capital(say(act.whole, pack))} is ${joined(act.parts.map((n) => say(n, pack)))}.`
+      return `${capital(say(act.whole, pack))} is ${listed(act.parts.map((n) => say(n, pack)))}.`
     case 'gather':
-      return `${capital(joined(act.parts.map((n) => say(n, pack))))} ${pack.equals} ${say(act.whole, pack)}.`
+      return `${capital(listed(act.parts.map((n) => say(n, pack))))} ${pack.equals} ${say(act.whole, pack)}.`
     case 'begin':
       return `${beginInWords(act, pack)}.`
     case 'group': {
@@ -98,14 +104,19 @@ export function sayAct(
     case 'join':
       if (act.said) return `${countedOut(act.said, pack)} ${capital(now)} now.`
       if (hands) return `${capital(hands.join)} ${say(act.amount, pack)} more. ${capital(now)} now.`
-      return `${capital(pack.add)} ${amountInWords(act, pack)}. ${capital(now)} now.`
+      return `${capital(pack.add)} ${amountInWords(act, pack, units)}. ${capital(now)} now.`
     case 'take':
       if (act.said) return `${countedOut(act.said, pack)} ${capital(now)} left.`
       if (hands) return `${capital(hands.take)} ${say(act.amount, pack)}. ${capital(now)} left.`
-      return `${capital(pack.take)} ${amountInWords(act, pack)}. ${capital(now)} left.`
+      return `${capital(pack.take)} ${amountInWords(act, pack, units)}. ${capital(now)} left.`
     case 'exchange':
-      return `${capital(exchangeVerb(act, pack))} ${piecesInWords([act.from], pack)} ${pack.exchange.link} ${piecesInWords([act.to], pack)}. Still ${now}.`
+      return exchangeInWords(act, now, pack, units)
+    case 'share': {
+      const each = piecesInWords(act.each, pack, units)
+      return `Deal ${each} to each of ${say(act.among, pack)}. ${capital(now)} left to share.`
+    }
     case 'read':
+      if (act.remainder !== undefined) return shareInWords(act, before, shared, telling)
       if (act.counted && act.value === before && before === answer(problem) && act.value !== '0')
         return `Count all: ${countedTo(Number(act.value), pack)}. ${capital(askInWords(problem, pack))} ${pack.equals} ${now}.`
       if (act.value === before && before !== answer(problem)) return `Read: ${now}.`
@@ -121,11 +132,37 @@ export function sayAct(
   }
 }
 
-const exchangeVerb = ({ from, to }: ExchangeAct, { exchange }: WordPack): string =>
-  from.count > to.count ? exchange.verb : exchange.breaks
+const exchangeVerb = (act: ExchangeAct, { exchange }: WordPack): string =>
+  isMaking(act) ? exchange.verb : exchange.breaks
+
+/** An exchange; where one side is none, what comes or goes is worth nothing together. */
+function exchangeInWords(act: ExchangeAct, now: string, pack: WordPack, units?: Units): string {
+  const [from, to] = [act.from, act.to].map((side) => piecesInWords(side, pack, units))
+  if (act.from.length === 0) return `Bring in ${to}: worth ${pack.numbers.zero} together. Still ${now}.`
+  if (act.to.length === 0) return `Clear away ${from}: worth ${pack.numbers.zero} together. Still ${now}.`
+  return `${capital(exchangeVerb(act, pack))} ${from} ${pack.exchange.link} ${to}. Still ${now}.`
+}
+
+/** How a sharing was read: right; too early; or not what each has, or what is left. */
+function shareInWords(
+  read: Extract<Act, { kind: 'read' }>,
+  left: Exact,
+  shared: Exact,
+  { problem, pack, where = 'mat' }: Telling,
+): string {
+  const told = read.remainder ?? ZERO
+  const right = isAnswer(problem, read.value, told)
+  const over = told === ZERO ? 'nothing left over' : `${say(told, pack)} left over`
+  if (right && shared === read.value)
+    return `${capital(askInWords(problem, pack))} ${pack.equals} ${say(read.value, pack)} each, and ${over}.`
+  if (right) return `${capital(say(read.value, pack))} each, and ${over}, is right. The ${where} does not show it yet.`
+  if (read.value === shared && told === left)
+    return `Read: ${say(read.value, pack)} each, and ${over}. There is enough left for more.`
+  return `Read as ${say(read.value, pack)} each, and ${over}: that is not what lies there.`
+}
 
 /** A stone's short label, in the classroom's words and in figures: `lay 52`, `exchange 1 ten`, `take 7 ones`. */
-export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
+export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Units): string {
   switch (act.kind) {
     case 'lay':
       return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${printExact(act.amount)}`
@@ -145,19 +182,24 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords): string {
     case 'take': {
       if (hands) return `${act.kind === 'join' ? hands.join : hands.take} ${printExact(act.amount)}`
       const verb = act.kind === 'join' ? 'add' : pack.take.split(' ')[0]!
-      return `${verb} ${plainPieces(act) ? piecesInFigures(plainPieces(act)!, pack) : printExact(act.amount)}`
+      const pieces = plainPieces(act)
+      return `${verb} ${pieces ? piecesInFigures(pieces, pack, units) : numberText(act.amount, units)}`
     }
     case 'exchange':
-      return `${exchangeVerb(act, pack)} ${piecesInFigures([act.from], pack)}`
+      return act.from.length === 0
+        ? `bring ${piecesInFigures(act.to, pack, units)}`
+        : `${exchangeVerb(act, pack)} ${piecesInFigures(act.from, pack, units)}`
+    case 'share':
+      return `deal ${piecesInFigures(act.each, pack, units)} each`
     case 'read':
-      return `read ${printExact(act.value)}`
+      return `read ${printExact(act.value)}${act.remainder === undefined ? '' : ` r ${printExact(act.remainder)}`}`
   }
 }
 
 const signedFigures = (n: Exact): string => pretty(`${sign(n) < 0 ? '-' : '+'}${printExact(sizeOf(n))}`)
 
 /** What an unfinished move still needs, said kindly and exactly. */
-export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: WordPack): string {
+export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: WordPack, units?: Units): string {
   const now = printExact(soFar.reduce(after, before))
   switch (owed.kind) {
     case 'nothing':
@@ -180,10 +222,20 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
       return `Look again at the ${named(owed.place, 2, pack)}: the number is ${printExact(owed.amount)}, the square says ${owed.wrote}.`
     case 'put-back': {
       const gone = soFar[0]?.kind === 'take' ? soFar[0].amount : ''
-      return `That takes ${gone} away: ${now} now. Put back ${piecesInFigures(owed.pieces, pack)} to finish the ${pack.exchange.noun}.`
+      return `That takes ${gone} away: ${now} now. Put back ${piecesInFigures(owed.pieces, pack, units)} to finish the ${pack.exchange.noun}.`
     }
     case 'carry-off':
-      return `That brings ${soFar[0]?.kind === 'join' ? soFar[0].amount : ''} more: ${now} now. Carry ${piecesInFigures(owed.pieces, pack)} to the store to finish the ${pack.exchange.noun}.`
+      return `That brings ${soFar[0]?.kind === 'join' ? soFar[0].amount : ''} more: ${now} now. Carry ${piecesInFigures(owed.pieces, pack, units)} to the store to finish the ${pack.exchange.noun}.`
+    case 'uneven': {
+      const names = listed(owed.plates.map(String))
+      const wait = owed.plates.length === 1 ? `plate ${names} waits` : `plates ${names} wait`
+      if (!owed.short) return `Not the same on every plate yet: ${wait}.`
+      const few =
+        owed.short.count === 0
+          ? `no ${pieceName(owed.short.unit, 2, units, pack.ones)}`
+          : piecesInWords([owed.short], pack, units)
+      return `That does not go round: ${wait}, and ${few} ${owed.short.count === 1 ? 'is' : 'are'} left. Take back what was dealt, and ${pack.exchange.breaks}.`
+    }
     case 'mark':
       return sayMark(owed.mark, named(owed.place, 2, pack), pack)
     case 'lessen':

@@ -1,6 +1,7 @@
 import { WORD_SETS, type Words, type WordSetId } from '../choices'
-import { AMERICAN, BRITISH, decimalInWords, type NumberWords } from '../number/words'
-import type { Exact } from '../number/exact'
+import { AMERICAN, BRITISH, decimalInWords, partsName, type NumberWords } from '../number/words'
+import { exact, type Exact } from '../number/exact'
+import { valueOf, type Numeral } from '../number/numeral'
 import { placeName, type Place } from '../number/places'
 import type { Operation } from '../problem/problem'
 
@@ -53,7 +54,7 @@ export function packOf(words: Words | WordSetId): WordPack {
     take: chosen.minus === 'minus' || chosen.minus === 'subtract' ? 'subtract' : 'take away',
     equals: chosen.equals,
     sentence: british ? 'number sentence' : 'equation',
-    numbers: british ? BRITISH : AMERICAN,
+    numbers: { ...(british ? BRITISH : AMERICAN), negative: chosen.negative },
   }
   packs.set(key, pack)
   return pack
@@ -64,6 +65,18 @@ export const inEnglish = (text: string, pack: WordPack): string =>
   pack.numbers.zero === 'nought'
     ? text
     : text.replace(/\b([Nn])ought(s?)\b/g, (_, n: string, s: string) => `${n === 'N' ? 'Z' : 'z'}ero${s}`)
+
+/** Several things in one breath: “tens, ones and tenths”. */
+export const listed = (said: readonly string[]): string => LIST.format(said)
+const LIST = new Intl.ListFormat('en-GB', { style: 'long', type: 'conjunction' })
+
+/** A number as it is written: 4/8 is “four eighths”, and 2 2/5 “two and two fifths”. */
+export function sayNumeral(numeral: Numeral, pack: WordPack): string {
+  if (numeral.form === 'places') return say(valueOf(numeral), pack)
+  const { negative, whole, numerator, denominator } = numeral
+  const parts = `${say(exact(numerator), pack)} ${partsName(BigInt(denominator), pack.numbers, numerator !== '1')}`
+  return `${negative ? `${pack.numbers.negative} ` : ''}${whole ? `${say(exact(whole), pack)} and ` : ''}${parts}`
+}
 
 export const say = (value: Exact | number, pack: WordPack): string =>
   decimalInWords(String(value) as Exact, pack.numbers)

@@ -1,9 +1,9 @@
-import { owing, termDone, type Standing } from '../act/standing'
+import { isRead, owing, termDone, type Standing } from '../act/standing'
 import type { Act } from '../act/act'
 import type { Choices } from '../choices'
 import { compare, sign, sizeOf, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
-import { countsAt, digitsOf, unitOf, worth } from '../number/places'
+import { piecesFor, worthOf } from '../number/units'
 import { isChain, type Problem } from '../problem/problem'
 import type { Way } from './way'
 
@@ -18,19 +18,20 @@ function next(problem: Problem, s: Standing, choices: Choices, atOnce: boolean):
   if (!termDone(s)) {
     const rest = owing(s)
     const joins = sign(rest) > 0 === (s.doing !== '-')
-    return { kind: joins ? 'join' : 'take', amount: digitOf(sizeOf(rest), s.decimals, choices, atOnce) }
+    return { kind: joins ? 'join' : 'take', amount: digitOf(sizeOf(rest), s, choices, atOnce) }
   }
   const term = problem.terms[s.begun - 1]
   if (term && (term.operation === '+' || term.operation === '-'))
     return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
-  return s.read === s.value ? null : { kind: 'read', value: s.value }
+  return isRead(s) ? null : { kind: 'read', value: s.value }
 }
 
 /** The digit that comes next, or one bead of it. */
-function digitOf(size: Exact, decimals: number, { abacus }: Choices, atOnce: boolean): Exact {
-  const digits = digitsOf(size, 1, decimals)
-  const place = abacus.order === 'highest' ? digits.findLastIndex((d) => d > 0) : digits.findIndex((d) => d > 0)
-  return atOnce ? worth(countsAt(place, digits[place]!), decimals) : unitOf(place - decimals)
+function digitOf(size: Exact, { units }: Standing, { abacus }: Choices, atOnce: boolean): Exact {
+  const digits = piecesFor(size, units) ?? []
+  const digit = digits.at(abacus.order === 'highest' ? 0 : -1)
+  if (!digit) throw new Error(`no rods for ${size}`)
+  return atOnce ? worthOf([digit]) : digit.unit
 }
 
 export const compensate: Way = {
@@ -38,7 +39,7 @@ export const compensate: Way = {
   title: 'by complements',
   school: 'Each digit at once. Where the beads are not there, more is added than wanted and the rest given back.',
   at: 'The abacus and its kin; on a bead frame too, where only tens are over-added.',
-  works: 'beads',
+  sort: 'beads',
   suits: isChain,
   next: (problem, s, choices) => next(problem, s, choices, true),
 }
@@ -49,7 +50,7 @@ export const countBeads: Way = {
   school:
     'Beads are counted one at a time; when a rod is full it is exchanged. For learners not yet ready for complements.',
   at: 'The bead frame above all; every abacus.',
-  works: 'beads',
+  sort: 'beads',
   suits: isChain,
   next: (problem, s, choices) => next(problem, s, choices, false),
 }

@@ -1,5 +1,5 @@
 import { amountAct, stepWorth, wordAt, type Act, type BeginAct } from '../act/act'
-import { owing, termDone, type Standing } from '../act/standing'
+import { isRead, owing, stepsOf, termDone, type Standing } from '../act/standing'
 import {
   add,
   compare,
@@ -41,15 +41,15 @@ function next(problem: Problem, s: Standing, { hold }: Manner): Act | null {
   const term = problem.terms[s.begun - 1]
   if (term && (term.operation === '+' || term.operation === '-'))
     return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
-  return s.read === s.value ? null : { kind: 'read', value: s.value, ...(hold ? {} : { counted: true }) }
+  return isRead(s) ? null : { kind: 'read', value: s.value, ...(hold ? {} : { counted: true }) }
 }
 
 /** Steps counted from a number until nothing is owed; too many are counted back. */
 function inSteps(s: Standing, begin: BeginAct): Act | null {
-  const begun = s.begunCount
+  const begun = stepsOf(s)
   if (!begun) return begin
   const rest = sign(owing(s))
-  if (rest === 0) return s.read === s.value ? null : { kind: 'read', value: s.value }
+  if (rest === 0) return isRead(s) ? null : { kind: 'read', value: s.value }
   const one = stepWorth(begun)
   if (rest > 0) return { kind: 'count', by: one, word: wordAt(begun, s.value) }
   return { kind: 'count', by: negate(one), word: wordAt(begun, subtract(s.value, add(one, one))) }
@@ -68,7 +68,7 @@ export const countAll: Way = {
   title: 'count all',
   school: 'Both numbers are counted out, put together, and counted from one.',
   at: 'Counters and tallies show both numbers at once; fingers do up to ten, and then remember a ten.',
-  works: 'counting',
+  sort: 'counting',
   suits: adds,
   next: (problem, s) => next(problem, s, { hold: false }),
 }
@@ -78,7 +78,7 @@ export const countOn: Way = {
   title: 'count on',
   school: 'The first number stays in the head; only the second is counted, on from it.',
   at: 'Fingers, joint marks and notches keep count of the second number only.',
-  works: 'counting',
+  sort: 'counting',
   suits: adds,
   next: (problem, s) => next(problem, s, { hold: true }),
 }
@@ -88,7 +88,7 @@ export const countOnFromGreater: Way = {
   title: 'count on from the greater',
   school: 'The greater number stays in the head, whichever comes first.',
   at: 'The fewest fingers and touches: the smaller number is the one that is counted.',
-  works: 'counting',
+  sort: 'counting',
   suits: oneSum,
   arrange: (problem) => {
     const [term] = problem.terms
@@ -103,7 +103,7 @@ export const takeAway: Way = {
   title: 'take away',
   school: 'The first number is counted out, the second taken from it, and what is left is counted.',
   at: 'Counters go back to the bowl and tallies are crossed out, so what is left is seen.',
-  works: 'counting',
+  sort: 'counting',
   suits: takes,
   next: (problem, s) => next(problem, s, { hold: false }),
 }
@@ -113,7 +113,7 @@ export const countBack: Way = {
   title: 'count back',
   school: 'The first number stays in the head and is not said again; each word is one fewer.',
   at: 'Fingers and notches keep count of what is taken; it needs sure counting backwards.',
-  works: 'counting',
+  sort: 'counting',
   // Counting goes one way at a time.
   suits: (p) => takes(p) && p.terms.every((t) => t.operation === '-'),
   next: (problem, s) => next(problem, s, { hold: true }),
@@ -125,7 +125,8 @@ export const countUp: Way = {
   title: 'count up',
   school: 'From the number taken away up to the first; how many steps that was is the answer.',
   at: 'Fingers and joint marks keep count of the steps while the words go on.',
-  works: 'counting',
+  sort: 'counting',
+  aim: 'steps',
   suits: (p) => only(p, '-') !== undefined,
   next: (problem, s) =>
     inSteps(s, {
@@ -143,7 +144,8 @@ export const skipCount: Way = {
   title: 'count in steps',
   school: 'In fours, in fives: one finger for each step. The last word is the product; the fingers are the groups.',
   at: 'Fingers keep count of the steps; on touch numerals the notches of one factor do.',
-  works: 'counting',
+  sort: 'counting',
+  aim: 'steps',
   suits: (p) => {
     const divisor = only(p, '/')
     if (divisor !== undefined) return isWhole(divide(valueOf(p.first), divisor))

@@ -1,4 +1,4 @@
-import { owing } from '../act/standing'
+import { isRead, owing } from '../act/standing'
 import { divide, exact, negate, sign } from '../number/exact'
 import { timesNine } from '../problem/nines'
 import type { Way } from './way'
@@ -12,7 +12,8 @@ export const nines: Way = {
   title: 'fold a finger',
   school: 'Fold the finger of the number: the fingers before it are tens, those after it ones.',
   at: 'Ten fingers, numbered from the left; it holds for nines and for nothing else.',
-  works: 'nines',
+  sort: 'nines',
+  aim: 'groups',
   suits: (p) => timesNine(p) !== undefined,
   next: (problem, s) => {
     const nine = exact(9)
@@ -20,6 +21,6 @@ export const nines: Way = {
     if (sign(s.value) === 0) return { kind: 'group', count: exact(n), size: nine }
     // Another finger than the one asked for is unfolded first.
     if (sign(owing(s)) !== 0) return { kind: 'group', count: negate(divide(s.value, nine)), size: nine }
-    return s.read === s.value ? null : { kind: 'read', value: s.value }
+    return isRead(s) ? null : { kind: 'read', value: s.value }
   },
 }

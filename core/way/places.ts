@@ -1,18 +1,20 @@
-import { amountAct, exchangeAct, type Act } from '../act/act'
-import { owing, termDone, type Standing } from '../act/standing'
-import { compare, negate, sign, ZERO } from '../number/exact'
+import { breakAct, makeAct, piecesAct, type Act } from '../act/act'
+import { fullPiles } from '../act/unfold'
+import { isRead, owing, termDone, type Standing } from '../act/standing'
+import { compare, negate, sign, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
-import { countsAt, digitsOf, type Counts, type Place } from '../number/places'
+import { countOf, ladderOf, piecesFor, type Pieces } from '../number/units'
 import { isChain, type Problem } from '../problem/problem'
 import type { Way } from './way'
 
 /**
- * The two schools of working in places (practice: common practice, no source). They differ only in when exchanges are
- * made, so one function serves both; `together` makes all exchanges of an operation in one go.
+ * The two schools of working with exchanges (practice: common practice, no source). They differ only in when exchanges are made,
+ * so one function serves both; `together` makes all exchanges of an operation in one go. Nothing here knows what the kinds are
+ * worth: only that so many of one make one of the next.
  */
 function next(problem: Problem, s: Standing, together: boolean, atOnce = false): Act | null {
   if (compare(s.unposed, ZERO) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
-  if (!s.laid) return amountAct('lay', s.left, s.decimals)
+  if (!s.laid) return piecesAct('lay', s.left)
   const term = problem.terms[s.begun - 1]
   const posed = term && (term.operation === '+' || term.operation === '-')
   if (posed && atOnce && (s.doing === '+' || termDone(s)))
@@ -21,57 +23,69 @@ function next(problem: Problem, s: Standing, together: boolean, atOnce = false):
     const act = work(s, together)
     if (act) return act
   }
-  const full = s.counts.findIndex((n, p) => n > 9 && p < s.counts.length - 1)
-  if (full >= 0) return exchangeAct(full + 1 - s.decimals, true, Math.floor(s.counts[full]! / 10))
+  const [full] = fullPiles(s.held, s.units)
+  if (full) return full
   if (posed) return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
-  return s.read === s.value ? null : { kind: 'read', value: s.value }
+  return isRead(s) ? null : { kind: 'read', value: s.value }
 }
+
+/** A number as pieces of the material, where its pieces make it. */
+const asPieces = (value: Exact, s: Standing): readonly Pieces[] => piecesFor(value, s.units) ?? []
 
 /** What of the number in hand comes next; too much done is given back. */
 function work(s: Standing, together: boolean): Act | null {
   const rest = owing(s)
   if (sign(rest) < 0) {
-    const back = digitsOf(negate(rest), s.counts.length, s.decimals)
-    return s.doing === '-' ? amountAct('join', back, s.decimals) : takeOut(s, back, together)
+    const back = asPieces(negate(rest), s)
+    return s.doing === '-' ? piecesAct('join', back) : takeOut(s, back, together)
   }
-  // Whole tens too many in one place count towards the next; single ones too many go back first.
-  const over = s.left.findIndex((n) => n < 0 && n % 10 !== 0)
-  if (over >= 0) return amountAct(s.doing === '-' ? 'join' : 'take', countsAt(over, -s.left[over]! % 10), s.decimals)
-  const left = s.left.some((n) => n < 0) ? digitsOf(rest, s.counts.length, s.decimals) : s.left
-  if (s.doing === 'lay') return amountAct('join', left, s.decimals)
+  // Whole piles too many of one kind count towards the next; single ones too many go back first.
+  for (const { count, unit } of [...s.left].reverse()) {
+    const pile = ladderOf(s.units)?.find((r) => r.lower === unit)?.times
+    const over = -count % (pile ?? Infinity)
+    if (over > 0) return piecesAct(s.doing === '-' ? 'join' : 'take', [{ count: over, unit }])
+  }
+  const left = s.left.some((p) => p.count < 0) ? asPieces(rest, s) : s.left
+  if (s.doing === 'lay') return piecesAct('join', left)
   return s.doing === '+' ? putIn(s, left, together) : takeOut(s, left, together)
 }
 
-/** From the ones up: put this place in, then make a higher one of every ten. */
-function putIn(s: Standing, left: Counts, together: boolean): Act | null {
-  for (const [place, count] of left.entries()) {
-    if (count > 0) return amountAct('join', countsAt(place, count), s.decimals)
-    if (!together && s.counts[place]! > 9 && place < s.counts.length - 1)
-      return exchangeAct(place + 1 - s.decimals, true, Math.floor(s.counts[place]! / 10))
+const upwards = (s: Standing): readonly Exact[] => [...s.units.worths].reverse()
+
+/** From the lowest kind up: put this kind in, then make one of the next of every full pile. */
+function putIn(s: Standing, left: readonly Pieces[], together: boolean): Act | null {
+  for (const unit of upwards(s)) {
+    const count = countOf(left, unit)
+    if (count > 0) return piecesAct('join', [{ count, unit }])
+    const rung = together ? undefined : ladderOf(s.units)?.find((r) => r.lower === unit)
+    const times = rung ? Math.floor(countOf(s.held, unit) / rung.times) : 0
+    if (rung && times > 0) return makeAct(rung, times)
   }
   return null
 }
 
-/** From the ones up: where there are too few, break one of the next place that has any; then take. */
-function takeOut(s: Standing, left: Counts, together: boolean): Act | null {
-  if (together) {
-    for (const [place, count] of left.entries()) if (s.counts[place]! < count) return breakFor(s, place)
-  }
-  for (const [place, count] of left.entries()) {
-    if (count === 0) continue
-    return s.counts[place]! < count ? breakFor(s, place) : amountAct('take', countsAt(place, count), s.decimals)
-  }
-  return null
+/** From the lowest kind up: where there are too few, break one of the next kind that has any; then take. */
+function takeOut(s: Standing, left: readonly Pieces[], together: boolean): Act | null {
+  const wanted = upwards(s).flatMap((unit) => {
+    const count = countOf(left, unit)
+    return count > 0 ? [{ count, unit, short: countOf(s.held, unit) < count }] : []
+  })
+  const short = wanted.find((w) => w.short)
+  if (together && short) return breakFor(s, short.unit)
+  const [first] = wanted
+  if (!first) return null
+  return first.short ? breakFor(s, first.unit) : piecesAct('take', [{ count: first.count, unit: first.unit }])
 }
 
 /** Across noughts the hundred is broken to tens first, then a ten to ones: one step nearer each time. */
-function breakFor(s: Standing, place: Place): Act {
-  const from = s.counts.findIndex((n, p) => p > place && n > 0)
-  if (from >= 0) return exchangeAct(from - s.decimals, false)
-  // Nothing above to break: what is wanted lies below, in a place with more than nine.
-  const full = s.counts.findIndex((n) => n > 9)
-  if (full < 0 || full >= place) throw new Error(`nothing to exchange for place ${place} in ${s.value}`)
-  return exchangeAct(full + 1 - s.decimals, true)
+function breakFor(s: Standing, unit: Exact): Act {
+  const above = (ladderOf(s.units) ?? []).filter((r) => compare(r.unit, unit) > 0)
+  const from = above.find((r) => countOf(s.held, r.unit) > 0)
+  if (from) return breakAct(from)
+  // Nothing above to break: what is wanted lies below, in a full pile.
+  const [full] = fullPiles(s.held, s.units)
+  if (!full || compare(full.from[0]!.unit, unit) >= 0) throw new Error(`nothing to exchange for ${unit} in ${s.value}`)
+  return full
 }
 
 export const onesFirst: Way = {
@@ -79,7 +93,7 @@ export const onesFirst: Way = {
   title: 'ones first',
   school: 'Column by column from the ones; each exchange when it is needed. The usual start.',
   at: 'Blocks, chips and the column sheet: anything with a place for each digit.',
-  works: 'places',
+  sort: 'places',
   suits: isChain,
   next: (problem, standing) => next(problem, standing, false),
 }
@@ -89,7 +103,7 @@ export const exchangesFirst: Way = {
   title: 'exchanges together',
   school: 'All exchanges in one go: before anything is taken away, or after everything is put in.',
   at: 'Where exchanging and taking are kept apart: the column sheet, and blocks beside it.',
-  works: 'places',
+  sort: 'places',
   suits: isChain,
   next: (problem, standing) => next(problem, standing, true),
 }
@@ -102,7 +116,7 @@ export const byColumn: Way = {
   title: 'all numbers at once',
   school: 'All addends are written beneath one another and added column by column, ones first.',
   at: 'The column sheet, with up to eight addends; blocks and chips where all of them lie beside one another.',
-  works: 'places',
+  sort: 'places',
   suits: (p) => p.terms.length > 1 && p.terms.length < MOST_ADDENDS && p.terms.every((t) => t.operation === '+'),
   next: (problem, standing) => next(problem, standing, false, true),
 }

@@ -1,6 +1,6 @@
 import type { Act } from '../act/act'
 import type { Choices } from '../choices'
-import type { Standing } from '../act/standing'
+import type { Aim, Standing } from '../act/standing'
 import type { Sort } from '../problem/fit'
 import type { Problem } from '../problem/problem'
 
@@ -20,6 +20,7 @@ export const WAY_IDS = [
   'count-back',
   'count-up',
   'skip-count',
+  'share-out',
   'nines',
   'compensate',
   'count-beads',
@@ -37,8 +38,10 @@ export interface Way {
   readonly school: string
   /** Which materials it suits, and why. */
   readonly at: string
-  /** What a material must lend itself to. */
-  readonly works: Sort
+  /** What it needs of a material: of its pieces, and of how they are worked. */
+  readonly sort: Sort
+  /** What the work is after once it is begun, where that is not the total of a chain. */
+  readonly aim?: Aim['kind']
   /** Whether the way is one for this problem. */
   suits(problem: Problem): boolean
   /** The problem as this way works it; the question asked stays as it is. */

@@ -1,9 +1,11 @@
-import { amountAct, exchangeAct, type Act, type AmountAct } from '../act/act'
-import { owing, termDone, type Standing } from '../act/standing'
+import { breakAct, piecesAct, type Act, type AmountAct } from '../act/act'
+import { fullPiles } from '../act/unfold'
+import { isRead, owing, stepsOf, termDone, type Standing } from '../act/standing'
 import type { Choices } from '../choices'
 import { add, compare, exact, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
 import { MAX_DIGITS, valueOf } from '../number/numeral'
-import { countsAt, digitsOf, placeParts, unitOf, worth } from '../number/places'
+import { unitOf } from '../number/places'
+import { countOf, ladderOf, piecesFor, worthOf, type Pieces } from '../number/units'
 import { friendlyNear, reach } from '../problem/friendly'
 import { decimalsIn, isChain, type Problem } from '../problem/problem'
 import type { Way } from './way'
@@ -17,20 +19,21 @@ const whole = (kind: AmountAct['kind'], amount: Exact): Act => ({ kind, amount }
 const inHand = (problem: Problem, s: Standing): Exact =>
   valueOf(s.begun === 1 ? problem.first : problem.terms[s.begun - 1 - 1]!.number)
 
-/** The values of a number's places, the greatest first, noughts left out. */
-const partsOf = (value: Exact, s: Standing): readonly Exact[] => placeParts(digitsOf(value, 1, s.decimals), s.decimals)
+/** What pieces are worth kind by kind, the greatest first. */
+const worths = (pieces: readonly Pieces[]): readonly Exact[] => pieces.map((p) => worthOf([p]))
+const partsOf = (value: Exact, s: Standing): readonly Exact[] => worths(piecesFor(value, s.units) ?? [])
 
 /** What every way here shares: asking, laying, and the end. `work` is what is done with the number in hand. */
 function frame(problem: Problem, s: Standing, work: () => Act | null): Act | null {
   if (compare(s.unposed, ZERO) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
-  if (!s.laid) return amountAct('lay', s.left, s.decimals)
+  if (!s.laid) return piecesAct('lay', s.left)
   const term = problem.terms[s.begun - 1]
   const parts = work()
   if (parts) return parts
   if (!termDone(s)) return whatIsLeft(s)
   if (term && (term.operation === '+' || term.operation === '-'))
     return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
-  return s.read === s.value ? null : { kind: 'read', value: s.value }
+  return isRead(s) ? null : { kind: 'read', value: s.value }
 }
 
 /** All that is left of the number in hand, in one; too much done goes back. */
@@ -48,10 +51,9 @@ function apart(problem: Problem, s: Standing): Act | null {
     if (s.parted < s.begun && parts.length > 1 && (s.begun === 1 || !termDone(s)))
       return { kind: 'split', whole: inHand(problem, s), parts }
     if (!termDone(s)) return partWork(s)
-    const held = placeParts(s.counts, s.decimals)
-    const full = s.counts.findIndex((n) => n > 9)
-    if (held.length === 1 && full >= 0)
-      return exchangeAct(full + 1 - s.decimals, true, Math.floor(s.counts[full]! / 10))
+    const held = worths(s.held)
+    const [full] = fullPiles(s.held, s.units)
+    if (held.length === 1 && full) return full
     return !s.gathered && s.begun > 1 && held.length > 1 ? { kind: 'gather', whole: s.value, parts: held } : null
   })
 }
@@ -60,17 +62,17 @@ function apart(problem: Problem, s: Standing): Act | null {
 function partWork(s: Standing): Act | null {
   const rest = owing(s)
   if (sign(rest) < 0) return null
-  const left = s.left.some((n) => n < 0) ? digitsOf(rest, s.counts.length, s.decimals) : s.left
+  const left = s.left.some((p) => p.count < 0) ? (piecesFor(rest, s.units) ?? []) : s.left
   if (s.doing === '-') {
-    const short = left.findIndex((n, p) => s.counts[p]! < n)
-    if (short >= 0) {
-      const from = s.counts.findIndex((n, p) => p > short && n > 0)
-      return from >= 0 ? exchangeAct(from - s.decimals, false) : null
+    const short = left.findLast((p) => countOf(s.held, p.unit) < p.count)
+    if (short) {
+      const above = (ladderOf(s.units) ?? []).filter((r) => compare(r.unit, short.unit) > 0)
+      const from = above.find((r) => countOf(s.held, r.unit) > 0)
+      return from ? breakAct(from) : null
     }
   }
-  const place = left.findLastIndex((n) => n > 0)
-  if (place < 0) return null
-  return amountAct(s.doing === '-' ? 'take' : 'join', countsAt(place, left[place]!), s.decimals)
+  const part = left.find((p) => p.count > 0)
+  return part ? piecesAct(s.doing === '-' ? 'take' : 'join', [part]) : null
 }
 
 export const apartWay: Way = {
@@ -78,7 +80,7 @@ export const apartWay: Way = {
   title: 'tens and ones apart',
   school: 'Both numbers are parted; tens with tens, ones with ones; then the parts are put together.',
   at: 'Partial sums and the split diagram; blocks, chips and drawn tens with the greatest place first.',
-  works: 'parts',
+  sort: 'parts',
   suits: (p) => isChain(p) && p.terms.length > 0,
   next: apart,
 }
@@ -89,12 +91,10 @@ export const apartWay: Way = {
 function hop(s: Standing, choices: Choices): Act | null {
   const rest = owing(s)
   if (sign(rest) <= 0) return null
-  const digits = digitsOf(rest, 1, s.decimals)
-  const place = digits.length - 1
-  const one = unitOf(place - s.decimals)
+  const [greatest] = piecesFor(rest, s.units) ?? [{ count: 1, unit: rest }]
   // It is tens that may be hopped one by one; ones go in one hop, and so do hundreds and more.
-  const single = choices.hops === 'single' && place === s.decimals + 1
-  return whole(s.doing === '-' ? 'take' : 'join', single ? one : worth(countsAt(place, digits[place]!), s.decimals))
+  const single = choices.hops === 'single' && greatest!.unit === unitOf(1)
+  return whole(s.doing === '-' ? 'take' : 'join', single ? greatest!.unit : worthOf([greatest!]))
 }
 
 export const hops: Way = {
@@ -102,7 +102,7 @@ export const hops: Way = {
   title: 'hops from the first number',
   school: 'One number stays whole; the other is hopped: tens first, one by one or together, then ones.',
   at: 'The open number line; also blocks, chips and running equations.',
-  works: 'whole',
+  sort: 'whole',
   suits: (p) => isChain(p) && p.terms.length > 0,
   arrange: (problem, { startFrom }) => {
     const [term] = problem.terms
@@ -119,14 +119,15 @@ export const hopUp: Way = {
   title: 'hop up to the greater number',
   school: 'From the number taken away up to the first; what was hopped in all is the difference.',
   at: 'The open number line, where the two numbers lie near each other.',
-  works: 'whole',
+  sort: 'whole',
+  aim: 'steps',
   suits: (p) => p.terms.length === 1 && p.terms[0]!.operation === '-' && sign(valueOf(p.terms[0]!.number)) > 0,
   next: (problem, s, choices) => {
-    const begun = s.begunCount
+    const begun = stepsOf(s)
     const from = valueOf(problem.terms[0]!.number)
     if (!begun) return { kind: 'begin', from, step: '1' as Exact, to: valueOf(problem.first), times: null }
     const rest = owing(s)
-    if (sign(rest) === 0) return s.read === s.value ? null : { kind: 'read', value: s.value }
+    if (sign(rest) === 0) return isRead(s) ? null : { kind: 'read', value: s.value }
     if (sign(rest) < 0) return whole('take', negate(rest))
     const position = add(begun.from, s.value)
     const near = friendlyNear(position, 'up')
@@ -159,7 +160,7 @@ export const makeFriendly: Way = {
   title: 'make a friendly number',
   school: 'The first number is brought to a whole ten with what the second gives or gets; then the rest.',
   at: 'The friendly page, the split diagram and the line; best when an addend is within 2 of a ten.',
-  works: 'whole',
+  sort: 'whole',
   suits: (p) => oneTerm(p, 'make-friendly') && sign(second(p)) > 0 && giving(p) !== undefined,
   arrange: (problem) => {
     const [term] = problem.terms
@@ -185,7 +186,7 @@ export const overAndBack: Way = {
   title: 'a friendly number, then put right',
   school: 'The second number is worked as the nearest whole ten; what was too much or too little is put right.',
   at: 'The friendly page and the line; for taking away too.',
-  works: 'whole',
+  sort: 'whole',
   suits: (p) => {
     if (!oneTerm(p, 'over-and-back')) return false
     const near = friendlyNear(second(p))

@@ -3,7 +3,7 @@ import { BAR, beadSpots, layFrame } from '../../app/utils/beadLayout'
 import { placesOf } from '../../app/utils/lit'
 import { DEFAULT_CHOICES } from '../../core/choices'
 import { plan } from '../../core/plan/plan'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 import { setting, type AbacusState } from '../../core/representation/abacus/frame'
 import { REPRESENTATIONS } from '../../core/representation/index'
 

@@ -6,7 +6,7 @@ import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
 import { rulesIn } from '../../core/course/sameRules'
 import { setUp } from '../../core/plan/setup'
 import { features } from '../../core/problem/features'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 import { handsSchema } from '../../shared/schemas'
 
 const settings = (over: Partial<BenchSettings> = {}): BenchSettings => ({

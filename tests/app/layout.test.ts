@@ -6,7 +6,7 @@ import { DEFAULT_CHOICES } from '../../core/choices'
 import { drawn } from '../../core/representation/drawn/drawn'
 import { columns } from '../../core/representation/columns/columns'
 import { applyAll } from '../../core/representation/representation'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 
 test('landings stand in order, inside the line, and never too near to be read while there is room', () => {
   fc.assert(

@@ -1,7 +1,7 @@
 import './nuxt'
 import { useRodKeys } from '../../app/composables/useRodKeys'
 import { DEFAULT_CHOICES } from '../../core/choices'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 import { abacus, beadFrame } from '../../core/representation/abacus/abacus'
 import type { AbacusMove, AbacusState } from '../../core/representation/abacus/frame'
 import { applyAll } from '../../core/representation/representation'

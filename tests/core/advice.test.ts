@@ -4,7 +4,8 @@ import { columns } from '../../core/representation/columns/columns'
 import { plan } from '../../core/plan/plan'
 import { placeName } from '../../core/number/places'
 import { valueOf } from '../../core/number/numeral'
-import { parseProblem, printProblem, type Problem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
+import { printProblem, type Problem } from '../../core/problem/problem'
 import type { ColumnsMove } from '../../core/representation/columns/state'
 
 /** What is said of a wrong digit on the column sheet: always of its own column, and only what is so. */

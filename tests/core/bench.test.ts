@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { nextAct, openBench, enter, outcome, type Bench, type Mode } from '../../core/record/bench'
 import { recordOf, reopen, replay, type WorkRecord } from '../../core/record/record'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { Refusal } from '../../core/refusal'
 import { blocks } from '../../core/representation/blocks/blocks'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { answerCards, answerCardsOf, CARDS, sentenceCards, SET } from '../../core/course/cards'
-import { answer, parseProblem, printProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
+import { answer, printProblem } from '../../core/problem/problem'
 import { features } from '../../core/problem/features'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { small } from './worlds'

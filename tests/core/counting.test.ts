@@ -37,7 +37,7 @@ describe.each(COUNTED)('%s', (id) => {
           expect([line.equation, evaluate(line.equation.replace('=', '=='))]).toEqual([line.equation, true])
     }))
 
-  test('acts, moves and values agree; inverses undo; what is performed is recognised and read back', () =>
+  test('acts, moves and values agree; what is performed is recognised and read back', () =>
     each((problem, way) => {
       let state = r.start(problem, DEFAULT_CHOICES)
       let value = ZERO
@@ -52,7 +52,6 @@ describe.each(COUNTED)('%s', (id) => {
         }
         for (const move of made) {
           const after = r.apply(state, move)
-          expect(r.apply(after, r.invert(state, move))).toEqual(state)
           expect(r.parse(r.print(move))).toEqual(move)
           expect(JSON.parse(JSON.stringify(after))).toEqual(after)
           state = after

@@ -42,7 +42,6 @@ describe.each(STEPPED)('counting in steps on %s', (id) => {
         for (const { moves } of steps)
           for (const move of moves[id]!) {
             const after = r.apply(state, move)
-            expect(r.apply(after, r.invert(state, move))).toEqual(state)
             expect(r.parse(r.print(move))).toEqual(move)
             state = after
           }

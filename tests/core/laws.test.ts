@@ -60,7 +60,9 @@ describe('every way on every representation keeps the three promises', () => {
     each((problem, way) => {
       for (const { act } of plan({ problem, representation: 'blocks', way }).steps) {
         if (act.kind !== 'exchange') continue
-        const [small, large] = BigInt(act.from.unit) < BigInt(act.to.unit) ? [act.from, act.to] : [act.to, act.from]
+        const [from, to] = [act.from[0]!, act.to[0]!]
+        expect([act.from.length, act.to.length]).toEqual([1, 1])
+        const [small, large] = BigInt(from.unit) < BigInt(to.unit) ? [from, to] : [to, from]
         expect(small.count).toBe(10 * large.count)
         expect(BigInt(small.unit) * 10n).toBe(BigInt(large.unit))
         expect(change(act)).toBe('0')
@@ -82,12 +84,13 @@ describe.each(PLACED)('%s', (id) => {
       }
     })
 
-  test('a move and its inverse leave everything as it was', () =>
+  test('a move leaves the state that it is made on as it was', () =>
     walk((_, before, moves) => {
       let state = before
       for (const move of moves) {
+        const was = JSON.stringify(state)
         const after = r.apply(state, move)
-        expect(r.apply(after, r.invert(state, move))).toEqual(state)
+        expect(JSON.stringify(state)).toBe(was)
         state = after
       }
     }))

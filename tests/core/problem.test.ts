@@ -1,5 +1,7 @@
 import fc from 'fast-check'
-import { answer, parseProblem, printProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
+import { evaluate } from 'mathjs'
+import { answer, isChain, printProblem } from '../../core/problem/problem'
 import { features } from '../../core/problem/features'
 import { sameKind } from '../../core/course/sameKind'
 import { representationsFor, waysFor, plan } from '../../core/index'
@@ -30,10 +32,21 @@ test.each([
   ['7×9', '7 * 9'],
   ['36 : 4', '36 / 4'],
   ['612 / 7', '612 / 7'],
-  ['12/4', '12 / 4'],
   ['12 /4', '12 / 4'],
-  ['3/8', '3/8'],
   ['6/2 + 1/2', '6/2 + 1/2'],
+  ['(3/8)', '(3/8)'],
+  ['3/8 + 2/8', '3/8 + 2/8'],
+  ['1 - 3/8', '1 - 3/8'],
+  ['2 2/5 + 1 3/4 =', '2 2/5 + 1 3/4'],
+  ['-3 + (-5)', '-3 + -5'],
+  ['-3 + -5', '-3 + -5'],
+  ['(−3) − (−5)', '-3 - -5'],
+  ['5 minus (-3)', '5 - -3'],
+  ['4 + (+5)', '4 + 5'],
+  ['3 × 25 + 2 × 10 + 4 × 1', '3 * 25 + 2 * 10 + 4 * 1'],
+  ['3 groups of 25 and 2 lots of 10', '3 * 25 + 2 * 10'],
+  ['612 shared among 7', '612 / 7'],
+  ['8 plus 5 is the same as', '8 + 5'],
   ['12 x 3', '12 * 3'],
   ['12X3', '12 * 3'],
   ['52 minus 37', '52 - 37'],
@@ -86,10 +99,61 @@ test('products and quotients stand alone, and nothing is divided by nought', () 
   expect(refusal('5 ÷ 0').message).toContain('divided by nought')
 })
 
+test('a fraction alone could be a division: Sett asks which was meant, and each choice is read as it says', () => {
+  for (const text of ['12/4', '3/8', ' 3/8 = ?']) {
+    const { reason, meant } = refusal(text)
+    expect(reason).toMatch(/^(12\/4 could be 12 ÷ 4|3\/8 could be 3 ÷ 8), or the fraction /)
+    expect(meant.map((m) => m.label.split(', ')[1])).toEqual(['a division', 'a fraction'])
+    const [division, fraction] = meant.map((m) => parseProblem(m.text))
+    expect(division!.terms).toHaveLength(1)
+    expect([fraction!.terms, fraction!.first.form]).toEqual([[], 'fraction'])
+  }
+  expect(refusal('52 −− 37').meant).toEqual([])
+})
+
+test('a sum of equal groups comes to what an outside evaluator says, and is no chain', () => {
+  const group = fc.tuple(fc.nat(99), fc.nat(999)).map(([n, size]) => `${n} * ${size}`)
+  fc.assert(
+    fc.property(fc.array(group, { minLength: 2, maxLength: 6 }), (groups) => {
+      const text = groups.join(' + ')
+      const problem = parseProblem(text)
+      expect([printProblem(problem), answer(problem), isChain(problem)]).toEqual([text, String(evaluate(text)), false])
+      expect(parseProblem(printProblem(problem))).toEqual(problem)
+    }),
+  )
+  for (const text of ['2 + 3 × 4', '3 × 4 − 2 × 5', '3 × 4 × 5', '3 × 4 + 6 ÷ 2'])
+    expect([text, refusal(text).reason]).toEqual([text, 'Multiplying and dividing stand alone here.'])
+  expect(refusal('1/2 × 4 + 2 × 3').reason).toContain('whole numbers')
+  expect(refusal('99999 × 99999 + 1 × 1').reason).toContain('more than 9 digits')
+})
+
+test('numbers below nought, fractions and mixed numbers print and are read back the same', () => {
+  const number = fc.oneof(
+    fc.integer({ min: -999, max: 999 }).map(String),
+    fc.tuple(fc.nat(99), fc.integer({ min: 2, max: 20 })).map(([a, b]) => `${a}/${b}`),
+    fc
+      .tuple(fc.integer({ min: 1, max: 99 }), fc.nat(19), fc.integer({ min: 2, max: 20 }))
+      .map(([w, a, b]) => `${w} ${a}/${b}`),
+  )
+  fc.assert(
+    fc.property(
+      number,
+      fc.array(fc.tuple(fc.constantFrom('+', '-'), number), { minLength: 1, maxLength: 4 }),
+      (first, rest) => {
+        const text = [first, ...rest.map(([sign, n]) => `${sign} ${n}`)].join(' ')
+        const problem = parseProblem(text)
+        expect(printProblem(problem)).toBe(text)
+        const bracketed = parseProblem([`(${first})`, ...rest.map(([sign, n]) => `${sign}(${n})`)].join(''))
+        expect(bracketed).toEqual(problem)
+      },
+    ),
+  )
+})
+
 test('no text whatever brings parsing down', () => {
   fc.assert(fc.property(fc.string({ unit: 'binary' }), (text) => void attempt(() => parseProblem(text))))
   fc.assert(
-    fc.property(fc.stringMatching(/^[0-9+\- ./,×÷:*]{0,20}$/), (text) => void attempt(() => parseProblem(text))),
+    fc.property(fc.stringMatching(/^[0-9+\- ./,×÷:*()]{0,20}$/), (text) => void attempt(() => parseProblem(text))),
   )
 })
 

@@ -8,7 +8,7 @@ import { layOut, unitFor, blockSize } from '../../app/utils/matLayout'
 import { NOTHING_OUT, track } from '../../app/utils/pieces'
 import { gesture } from '../../core/representation/placed/gesture'
 import { BLOCKS, blocks } from '../../core/representation/blocks/blocks'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 
 test.each([
   ['0', 'nought', 'zero'],
@@ -49,10 +49,10 @@ test('a prediction says the way it goes and the columns that change', () => {
     return steps.map((s, i) => predictionOf(s.act, steps[i - 1]?.shows ?? ZERO))
   }
   const acts = foretold('52 - 37')
-  expect(acts[2]).toEqual({ direction: 'same', columns: [1, 0] })
-  expect(acts[3]).toEqual({ direction: 'down', columns: [0] })
+  expect(acts[2]).toEqual({ direction: 'same', kinds: ['10', '1'] })
+  expect(acts[3]).toEqual({ direction: 'down', kinds: ['1'] })
   // A number worked whole changes the columns whose digit is another afterwards: 95 + 20 = 115.
-  expect(foretold('95 + 20', 'hops')[2]).toEqual({ direction: 'up', columns: [2, 1] })
+  expect(foretold('95 + 20', 'hops')[2]).toEqual({ direction: 'up', kinds: ['100', '10'] })
 })
 
 describe('the mat', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { DEFAULT_CHOICES } from '../../core/choices'
 import { plan } from '../../core/plan/plan'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 import { answered, belowAt, topAt, type ColumnsMove, type ColumnsState } from '../../core/representation/columns/state'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { Representation } from '../../core/representation/representation'

@@ -7,7 +7,8 @@ import { add, subtract, sum, ZERO } from '../../core/number/exact'
 import { printExact } from '../../core/number/numeral'
 import { besideOf, setUp } from '../../core/plan/setup'
 import { friendlyNear } from '../../core/problem/friendly'
-import { answer, parseProblem, printProblem, type Problem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
+import { answer, printProblem, type Problem } from '../../core/problem/problem'
 import { ahead, enter, openBench, slipsOf, type Bench } from '../../core/record/bench'
 import { recordOf, replay } from '../../core/record/record'
 import { SLIPS } from '../../core/record/slips'
@@ -72,7 +73,6 @@ describe.each(PAGES)('numbers worked whole or in parts: %s', (id) => {
         }
         for (const move of made) {
           const next = r.apply(state, move)
-          expect(r.apply(next, r.invert(state, move))).toEqual(state)
           expect(r.parse(r.print(move))).toEqual(move)
           expect(JSON.parse(JSON.stringify(next))).toEqual(next)
           state = next

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { parseProblem, type Problem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
+import type { Problem } from '../../core/problem/problem'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
 

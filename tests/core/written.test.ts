@@ -66,7 +66,6 @@ describe.each([
           if (moves[id]!.length > 0) expect(r.recognise(state, moves[id]!)).toEqual([act])
           for (const move of moves[id]!) {
             const next = r.apply(state, move)
-            expect(r.apply(next, r.invert(state, move))).toEqual(state)
             expect(r.parse(r.print(move))).toEqual(move)
             state = next
           }

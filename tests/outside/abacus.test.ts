@@ -1,5 +1,5 @@
 import { DEFAULT_CHOICES } from '../../core/choices'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { plan } from '../../core/plan/plan'
 import { setting } from '../../core/representation/abacus/frame'

@@ -6,7 +6,7 @@ import { holdings, type ColumnsState } from '../../core/representation/columns/s
 import { columns } from '../../core/representation/columns/columns'
 import { applyAll } from '../../core/representation/representation'
 import { withDefaults } from '../../core/choices'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 
 const marks = (problem: string, choices = {}): string[] =>
   plan({ problem, representation: 'columns', choices }).steps.flatMap((s) =>

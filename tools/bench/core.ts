@@ -1,5 +1,5 @@
 import { parseMissing, solveMissing } from '../../core/problem/missing'
-import { parseProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
 import { DEFAULT_CHOICES } from '../../core/choices'
 import { setChains } from '../../core/course/chains/chains'
 import { before, lessonId, lessonOf } from '../../core/course/chains/lessons'

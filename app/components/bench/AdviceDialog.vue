@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { materialName } from '../../utils/materialName'
 import { adviseWays } from '../../../core/course/advice'
 import { REPRESENTATIONS } from '../../../core/representation/index'
 import { wayById } from '../../../core/way/index'
@@ -41,7 +40,7 @@ function work(a: Advice): void {
         <button
           type="button"
           class="stone-button"
-          :aria-label="`Work it with ${materialName(a.representation)}, ${wayById(a.way).title}`"
+          :aria-label="`Work it with ${REPRESENTATIONS[a.representation].called}, ${wayById(a.way).title}`"
           @click="work(a)"
         >
           Work it this way

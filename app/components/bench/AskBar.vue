@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { materialName } from '../../utils/materialName'
 import { focusHome } from '../../composables/useReturnFocus'
-import { holdersOf, offersFor, REPRESENTATIONS } from '../../../core/representation/index'
-import { parseProblem, printProblem } from '../../../core/problem/problem'
+import { heldBy, holdersOf, offersFor, REPRESENTATIONS } from '../../../core/representation/index'
+import { parseProblem } from '../../../core/problem/parse'
+import { printProblem } from '../../../core/problem/problem'
 import { attempt, type Refusal } from '../../../core/refusal'
 import { wayById } from '../../../core/way/index'
 import { inEnglish, packOf, pretty } from '../../../core/speech/words'
@@ -51,9 +51,7 @@ const differs = computed(() =>
 /** The nearest materials that hold what is typed: the one in hand, those pinned and used lately, then the others. */
 const nearest = computed<readonly RepresentationId[]>(() => {
   if (!differs.value || 'refused' in typed.value) return []
-  const fits = offersFor(wanted.value, bench.bench.setup.choices)
-    .filter((o) => o.fits && o.representation !== 'equations')
-    .map((o) => o.representation)
+  const fits: readonly RepresentationId[] = heldBy(wanted.value, bench.bench.setup.choices)
   const first = [bench.material, ...pinned.value, ...lately.value, ...fits]
   return [...new Set(first)].filter((id) => fits.includes(id)).slice(0, 3)
 })
@@ -82,6 +80,11 @@ const instead = computed<readonly RepresentationId[]>(() => {
   const here = offersFor(typed.value.ok, bench.bench.setup.choices).find((o) => o.representation === bench.material)
   return here && !here.fits ? holdersOf(typed.value.ok, bench.material, bench.bench.setup.choices).slice(0, 2) : []
 })
+/** Asks for one of the things that could have been meant. */
+function mean(plainly: string): void {
+  text.value = plainly
+  ask()
+}
 /** Works what is typed with this material; where that is on the mat already, the work goes on there. */
 function workWith(material: RepresentationId): void {
   refused.value = differs.value ? bench.ask(text.value, { material }) : bench.moveTo(material)
@@ -114,7 +117,12 @@ function leave(): void {
   focusHome()?.focus()
 }
 
-const answerShown = computed(() => (bench.result.read === null ? '' : pretty(bench.result.read)))
+const answerShown = computed(() => {
+  const { read: said, remainder } = bench.result
+  return said === null ? '' : pretty(`${said}${remainder === undefined ? '' : ` r ${remainder}`}`)
+})
+/** A sharing is answered with what each has, and what is left over. */
+const shares = computed(() => wayById(bench.bench.setup.way).sort === 'sharing')
 defineExpose({
   focus: () => {
     box.value?.$el.focus()
@@ -152,8 +160,8 @@ defineExpose({
         class="learner"
         inputmode="numeric"
         autocomplete="off"
-        aria-label="Answer"
-        :placeholder="answerShown"
+        :aria-label="shares ? 'Answer: how many each, then r and what is left over' : 'Answer'"
+        :placeholder="answerShown || (shares ? '… r …' : '')"
         @keydown.esc.stop="leave"
       />
       <button type="submit" class="stone-button" :disabled="read.trim() === ''">Answer</button>
@@ -195,15 +203,18 @@ defineExpose({
     </template>
     <p v-if="refused" id="problem-trouble" class="under trouble" role="alert">
       <span>{{ inEnglish(refused.message, packOf(bench.bench.setup.choices.words)) }}</span>
+      <button v-for="m in refused.meant" :key="m.text" type="button" class="stone-button" @click="mean(m.text)">
+        {{ m.label }}
+      </button>
       <button v-for="id in instead" :key="id" type="button" class="stone-button" @click="workWith(id)">
-        Work it with {{ materialName(id) }}
+        Work it with {{ REPRESENTATIONS[id].called }}
       </button>
       <span v-if="differs" class="still">The mat still has {{ pretty(bench.problem) }}.</span>
     </p>
     <p v-else-if="differs && nearest.length > 0 && !presenting" class="under" role="status">
       <span>Work {{ pretty(printProblem(wanted)) }} with</span>
       <button v-for="id in nearest" :key="id" type="button" class="stone-button" @click="workWith(id)">
-        {{ materialName(id) }}
+        {{ REPRESENTATIONS[id].called }}
       </button>
       <button type="button" class="stone-button bare" aria-haspopup="dialog" @click="openShelf('material')">
         another material …

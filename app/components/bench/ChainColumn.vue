@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { printNumeral, valueOf, printExact } from '../../../core/number/numeral'
-import { compare, type Exact } from '../../../core/number/exact'
+import { printNumeral, printExact } from '../../../core/number/numeral'
+import { sign, type Exact } from '../../../core/number/exact'
 import type { Moment } from '../../../core/record/bench'
 import type { Problem } from '../../../core/problem/problem'
 
@@ -28,11 +28,7 @@ const padded = (text: string): string => {
   return text + (gap > 0 && behind === 0 ? '\u2008' : '') + '\u2007'.repeat(gap)
 }
 const inHand = computed(() => props.moment.standing.begun - 1)
-const below = computed(
-  () =>
-    read.value !== null &&
-    compare(read.value, valueOf({ form: 'places', negative: false, digits: '0', decimals: 0 })) < 0,
-)
+const below = computed(() => read.value !== null && sign(read.value) < 0)
 </script>
 
 <template>

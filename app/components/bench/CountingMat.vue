@@ -5,7 +5,7 @@ import { exact, toCount, ZERO } from '../../../core/number/exact'
 import { valueOf } from '../../../core/number/numeral'
 import { say as inWords, packOf } from '../../../core/speech/words'
 import type { Setup } from '../../../core/plan/setup'
-import { termDone, type Standing } from '../../../core/act/standing'
+import { allDone, type Standing } from '../../../core/act/standing'
 import type { Mode } from '../../../core/record/bench'
 
 const props = defineProps<{ state: CountingState; setup: Setup; standing: Standing; mode: Mode; newest: boolean }>()
@@ -21,6 +21,7 @@ const DRAWINGS = {
 const id = computed(() => props.setup.representation as keyof typeof DRAWINGS)
 const material = computed(() => REPRESENTATIONS[id.value])
 const hands = computed(() => material.value.verbs!)
+const counts = computed(() => material.value.counts!)
 const pack = computed(() => packOf(props.setup.choices.words))
 
 const numbers = computed(() =>
@@ -48,7 +49,7 @@ const offers = computed<readonly { label: string; move: string }[]>(() => {
         return [{ label: `Count in ${b}s up to ${a}`, move: `count from 0 to ${a} by ${b}` }]
       return [
         { label: `Count in ${b}s, ${a} times`, move: `count from 0 by ${b} times ${a}` },
-        ...(a === b || id.value === 'touch'
+        ...(a === b || !counts.value.eitherWay
           ? []
           : [{ label: `Count in ${a}s, ${b} times`, move: `count from 0 by ${a} times ${b}` }]),
       ]
@@ -82,9 +83,9 @@ const boundary = computed(() =>
     : props.state.out,
 )
 /** Every number is worked in; what is left is to say how many there are. */
-const worked = computed(() => props.standing.begun > props.setup.worked.terms.length && termDone(props.standing))
+const worked = computed(() => allDone(props.setup.worked, props.standing))
 const second = computed(() => props.standing.begun > 1)
-const setsApart = computed(() => id.value === 'counters' || id.value === 'tallies')
+const setsApart = computed(() => counts.value.apart !== null)
 const verbFor = (kind: 'out' | 'apart' | 'join' | 'take'): string =>
   material.value.print({ kind, count: 1 }).split(' ')[0]!
 
@@ -158,7 +159,7 @@ const described = computed(() => {
       @join="works && state.apart > 0 && emit('move', `${verbFor('join')} 1`)"
     />
     <AnswerCards
-      v-if="id === 'counters'"
+      v-if="counts.cards"
       :setup="setup"
       :read="standing.read"
       :works="works"
@@ -166,7 +167,7 @@ const described = computed(() => {
       @ask="(problem) => emit('ask', problem)"
       @place="(n) => emit('move', `read ${n}`)"
     />
-    <div v-if="works && !(id === 'counters' && worked)" class="acts">
+    <div v-if="works && !(counts.cards && worked)" class="acts">
       <button
         v-for="(o, i) in offers"
         :key="o.move"
@@ -190,7 +191,7 @@ const described = computed(() => {
         :disabled="full"
         @click="emit('move', `${verbFor('apart')} 1`)"
       >
-        {{ id === 'tallies' ? 'Draw one in the next row' : `${capitalised(verbFor('apart'))} one apart` }}
+        {{ counts.apart }}
       </button>
       <button
         v-if="state.apart > 0"
@@ -203,7 +204,7 @@ const described = computed(() => {
       <button v-if="state.out > 0 && operation === '-' && second" type="button" class="stone-button" @click="less">
         {{ capitalised(verbFor('take')) }} one
       </button>
-      <button v-if="full && id === 'fingers'" type="button" class="stone-button" @click="emit('move', 'store')">
+      <button v-if="full && counts.stores" type="button" class="stone-button" @click="emit('move', 'store')">
         Keep them in the head, begin again
       </button>
     </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { capital } from '../../../core/number/words'
-import { REPRESENTATIONS } from '../../../core/representation/index'
+import { hasMat, REPRESENTATIONS } from '../../../core/representation/index'
 
 /** Help where one is: the material’s card, then every key. */
 const open = defineModel<boolean>('open', { required: true })
@@ -9,7 +9,7 @@ const HandCard = defineAsyncComponent(() => import('../shelf/HandCard.vue'))
 const bench = useBench()
 const card = computed(() => {
   const id = bench.bench.setup.representation
-  return id === 'equations' ? null : id
+  return hasMat(id) ? id : null
 })
 const KEYS: readonly (readonly [string, string])[] = [
   ['→  ←', 'next step, back one step'],

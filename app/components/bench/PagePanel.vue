@@ -6,7 +6,7 @@ defineProps<{ litPlaces: readonly number[] }>()
 const bench = useBench()
 const shows = useLocalStorage<'both' | 'lines' | 'columns'>('sett.page', 'both')
 /** On beads the page is the running totals with their rules, and the chain as a plain column. */
-const beads = computed(() => REPRESENTATIONS[bench.bench.setup.representation].works.includes('beads'))
+const beads = computed(() => REPRESENTATIONS[bench.bench.setup.representation].sorts.includes('beads'))
 const sheet = computed(() => bench.bench.now.states.columns as ColumnsState | undefined)
 const onMat = computed(() => bench.bench.setup.representation === 'columns' || bench.second === 'columns')
 const writable = computed(() => bench.bench.mode === 'together')

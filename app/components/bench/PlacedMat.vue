@@ -36,7 +36,7 @@ const { width, height } = useElementSize(root)
 const columns = computed(() => Array.from({ length: props.places + props.decimals }, (_, i) => props.places - 1 - i))
 /** Counts stand from the material's lowest place up. */
 const index = (place: number): number => place + props.material.decimals
-const form = (place: number): number => (props.material.id === 'blocks' ? place : 0)
+const form = (place: number): number => (props.material.sized ? place : 0)
 const { boxOf, zones, units, spotAt } = usePlacedBoxes({
   width,
   height,
@@ -206,7 +206,7 @@ const afterDrag = (act: () => void): void => {
       >
         <template v-if="spot.zone === 'store'">
           <span class="grip shelf" :class="{ lying: form(spot.place) === 1 }" :data-place="spot.place"
-            ><ChipShape v-if="material.id === 'chips'" :unit="30" /><BlockShape
+            ><ChipShape v-if="!material.sized" :unit="30" /><BlockShape
               v-else
               :place="spot.place"
               :unit="spot.place === 0 ? 22 : spot.place === 1 ? 11 : 3.8"
@@ -247,7 +247,7 @@ const afterDrag = (act: () => void): void => {
       @mouseleave="emit('pick', null)"
       @click="afterDrag(() => tapPiece(p.id))"
     >
-      <ChipShape v-if="material.id === 'chips'" :unit="p.unit" />
+      <ChipShape v-if="!material.sized" :unit="p.unit" />
       <BlockShape v-else :place="p.form" :unit="p.unit" />
     </div>
     <svg v-if="arrow" class="arrow" aria-hidden="true" :viewBox="`0 0 ${width} ${height}`">
@@ -261,7 +261,7 @@ const afterDrag = (act: () => void): void => {
       :style="{ marginLeft: `${-blockSize(form(hand.spot.place), units.mat!).x / 2}px`, marginTop: '-20px' }"
       aria-hidden="true"
     >
-      <ChipShape v-if="material.id === 'chips'" :unit="units.mat!" />
+      <ChipShape v-if="!material.sized" :unit="units.mat!" />
       <BlockShape v-else :place="hand.spot.place" :unit="units.mat!" />
     </div>
     <p v-if="hand && !dragging" class="in-hand">

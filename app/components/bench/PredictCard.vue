@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { placeName } from '../../../core/number/places'
+import type { Exact } from '../../../core/number/exact'
+import { pieceName, type Units } from '../../../core/number/units'
 import type { Prediction } from '../../../core/speech/predict'
+import { listed } from '../../../core/speech/words'
 
-const props = defineProps<{ prediction: Prediction; places: readonly number[] }>()
+const props = defineProps<{ prediction: Prediction; kinds: readonly Exact[]; units: Units }>()
 const emit = defineEmits<{ see: [verdict: string] }>()
 const direction = ref<Prediction['direction'] | null>(null)
-const columns = ref<readonly number[]>([])
+const chosen = ref<readonly Exact[]>([])
 const first = ref<HTMLButtonElement | null>(null)
 const DIRECTIONS = [
   { id: 'up', label: 'more' },
@@ -13,14 +15,12 @@ const DIRECTIONS = [
   { id: 'same', label: 'the same' },
 ] as const
 const words = { up: 'It is more now', down: 'It is less now', same: 'It is worth the same' }
-const toggle = (place: number): void =>
-  void (columns.value = columns.value.includes(place)
-    ? columns.value.filter((p) => p !== place)
-    : [...columns.value, place])
+const toggle = (kind: Exact): void =>
+  void (chosen.value = chosen.value.includes(kind) ? chosen.value.filter((k) => k !== kind) : [...chosen.value, kind])
 onMounted(() => first.value?.focus())
 
 function see(): void {
-  const changed = [...new Set(props.prediction.columns)].map((p) => placeName(p)).join(' and ')
+  const changed = listed(props.prediction.kinds.map((kind) => pieceName(kind, 2, props.units)))
   const agrees =
     direction.value === null
       ? ''
@@ -54,14 +54,14 @@ function see(): void {
     <p>Which columns change?</p>
     <div class="set">
       <button
-        v-for="p in places"
-        :key="p"
+        v-for="kind in kinds"
+        :key="kind"
         type="button"
         class="stone-button"
-        :aria-pressed="columns.includes(p)"
-        @click="toggle(p)"
+        :aria-pressed="chosen.includes(kind)"
+        @click="toggle(kind)"
       >
-        {{ placeName(p) }}
+        {{ pieceName(kind, 2, units) }}
       </button>
     </div>
     <button type="button" class="stone-button main" @click="see">See</button>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { printNumeral, valueOf, printExact } from '../../../core/number/numeral'
+import { printNumeral, printExact } from '../../../core/number/numeral'
+import { ZERO } from '../../../core/number/exact'
 import { grouped, type Separator } from '../../../core/number/grouped'
 import { capital } from '../../../core/number/words'
 import { answer, type Problem } from '../../../core/problem/problem'
 import { askInWords } from '../../../core/speech/say'
-import { pretty, say, packOf } from '../../../core/speech/words'
+import { pretty, say, sayNumeral, packOf } from '../../../core/speech/words'
 
 /** Every number of the problem read aloud, and the sentence when it is worked; separators are put in as the class likes. */
 const open = defineModel<boolean>('open', { required: true })
@@ -16,19 +17,22 @@ const problem = computed<Problem>(() => bench.bench.setup.problem)
 const numbers = computed(() =>
   [problem.value.first, ...problem.value.terms.map((t) => t.number)].map((n) => ({
     figures: grouped(printNumeral(n), separator.value),
-    words: capital(say(valueOf(n), pack.value)),
+    words: capital(sayNumeral(n, pack.value)),
   })),
 )
 const sentence = computed(() => {
   if (!bench.result.right) return null
-  const value = answer(problem.value)
+  const { read, remainder } = bench.result
+  const value = remainder === undefined ? answer(problem.value) : read!
+  const over = remainder === undefined || remainder === ZERO ? '' : ` r ${remainder}`
+  const saidOver = over === '' ? '' : `, and ${say(remainder!, pack.value)} left over`
   const side = [
     grouped(printNumeral(problem.value.first), separator.value),
     ...problem.value.terms.map((t) => `${t.operation} ${grouped(printNumeral(t.number), separator.value)}`),
   ].join(' ')
   return {
-    figures: pretty(`${side} = ${grouped(printExact(value), separator.value)}`),
-    words: `${capital(askInWords(problem.value, pack.value))} ${pack.value.equals} ${say(value, pack.value)}.`,
+    figures: pretty(`${side} = ${grouped(printExact(value), separator.value)}${over}`),
+    words: `${capital(askInWords(problem.value, pack.value))} ${pack.value.equals} ${say(value, pack.value)}${saidOver}.`,
   }
 })
 const spoken = ref('')

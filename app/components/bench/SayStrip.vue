@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unitOf } from '../../../core/number/places'
 import { decimalsIn } from '../../../core/problem/problem'
 import type { Prediction } from '../../../core/speech/predict'
 
@@ -8,15 +9,21 @@ const emit = defineEmits<{ see: [verdict: string] }>()
 const bench = useBench()
 const presenting = usePresenting()
 const { said, detail, tone, aloud, canSpeak } = props.strip
-const columns = computed(() => {
+const kinds = computed(() => {
   const decimals = decimalsIn(bench.bench.setup.problem)
-  return Array.from({ length: props.places + decimals }, (_, i) => props.places - 1 - i)
+  return Array.from({ length: props.places + decimals }, (_, i) => unitOf(props.places - 1 - i))
 })
 </script>
 
 <template>
   <section class="say" :class="[tone, { presenting }]" aria-label="What to say">
-    <PredictCard v-if="asked" :prediction="asked" :places="columns" @see="(verdict) => emit('see', verdict)" />
+    <PredictCard
+      v-if="asked"
+      :prediction="asked"
+      :kinds="kinds"
+      :units="bench.bench.setup.units"
+      @see="(verdict) => emit('see', verdict)"
+    />
     <div v-else class="learner words">
       <span
         ><span v-if="tone === 'again'" class="sign" aria-hidden="true">↻ </span

@@ -8,7 +8,7 @@ import { printExact } from '../../../core/number/numeral'
 import { capital } from '../../../core/number/words'
 import { matOf, type MatView } from '../../mats'
 import { placesFor } from '../../utils/placesFor'
-import { offersFor, REPRESENTATIONS } from '../../../core/representation/index'
+import { heldBy, REPRESENTATIONS } from '../../../core/representation/index'
 import type { RepresentationId } from '../../../core/representation/representation'
 import { waysOf } from '../../../core/way/index'
 import type { WayId } from '../../../core/way/way'
@@ -21,13 +21,9 @@ const id = computed(() => props.panel.representation)
 const problem = computed(() => props.panel.plan.problem)
 const setup = computed(() => setUp({ problem: problem.value, representation: id.value, way: props.panel.way }))
 const standing = computed(() =>
-  props.panel.plan.steps.reduce((s, { act }) => stand(setup.value.worked, s, act), standingFor(setup.value.worked)),
+  props.panel.plan.steps.reduce((s, { act }) => stand(setup.value.worked, s, act), standingFor(setup.value)),
 )
-const materials = computed(() =>
-  offersFor(problem.value)
-    .filter((o) => o.fits && o.representation !== 'equations')
-    .map((o) => ({ value: o.representation, label: o.title })),
-)
+const materials = computed(() => heldBy(problem.value).map((value) => ({ value, label: REPRESENTATIONS[value].title })))
 const ways = computed(() =>
   waysOf(problem.value, REPRESENTATIONS[id.value]).map((w) => ({ value: w.way, label: w.title })),
 )

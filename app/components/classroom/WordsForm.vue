@@ -4,11 +4,14 @@ import {
   EQUALS_WORDS,
   EXCHANGE_WORDS,
   MINUS_WORDS,
+  NEGATIVES,
   ONES_WORDS,
   PLUS_WORDS,
   type Words,
 } from '../../../core/choices'
-import { parseProblem } from '../../../core/problem/problem'
+import { exchangeAct } from '../../../core/act/act'
+import { exact } from '../../../core/number/exact'
+import { parseProblem } from '../../../core/problem/parse'
 import { sayAct } from '../../../core/speech/say'
 import { packOf } from '../../../core/speech/words'
 
@@ -21,28 +24,27 @@ const ROWS: readonly { key: keyof Words; label: string; options: readonly string
   { key: 'minus', label: '− is read as', options: MINUS_WORDS },
   { key: 'equals', label: '= is read as', options: EQUALS_WORDS },
   { key: 'english', label: 'Numbers are named in', options: ENGLISHES },
+  { key: 'negative', label: 'Numbers below nought are', options: NEGATIVES },
 ]
 const shown = (key: keyof Words, option: string): string =>
   key === 'english'
     ? option === 'british'
       ? 'British: three hundred and four'
       : 'American: three hundred four'
-    : option
+    : key === 'negative'
+      ? `${option} three`
+      : option
 function set(key: keyof Words, event: Event): void {
   words.value = { ...words.value, [key]: (event.target as HTMLSelectElement).value }
 }
 const preview = computed(() => {
   const pack = packOf(words.value)
   const say = (text: string, act: Parameters<typeof sayAct>[0], before: string): string =>
-    sayAct(act, before as never, parseProblem(text), pack)
-  const [one, ten] = [
-    { count: 10, unit: '1' },
-    { count: 1, unit: '10' },
-  ] as { count: number; unit: never }[]
+    sayAct(act, exact(before), { problem: parseProblem(text), pack })
   return [
-    say('304 - 178', { kind: 'exchange', from: ten!, to: one! }, '304'),
-    say('304 - 178', { kind: 'read', value: '126' as never }, '126'),
-    say('9 + 4', { kind: 'read', value: '13' as never }, '13'),
+    say('304 - 178', exchangeAct(1, false), '304'),
+    say('304 - 178', { kind: 'read', value: exact(126) }, '126'),
+    say('9 + 4', { kind: 'read', value: exact(13) }, '13'),
   ]
 })
 </script>
@@ -52,7 +54,7 @@ const preview = computed(() => {
     <legend>Which words does the class use?</legend>
     <label v-for="row in ROWS" :key="row.key"
       >{{ row.label }}
-      <select :value="words[row.key]" @change="(e) => set(row.key, e)">
+      <select :value="words[row.key] ?? row.options[0]" @change="(e) => set(row.key, e)">
         <option v-for="option in row.options" :key="option" :value="option">{{ shown(row.key, option) }}</option>
       </select></label
     >

@@ -40,6 +40,7 @@ const PICTURES: Readonly<Record<WayId, readonly [string, string]>> = {
   'count-back': ['14 ·', '13 12 11'],
   'count-up': ['8 → 14', '9 10 …'],
   'skip-count': ['4 8 12', '1 2 3'],
+  'share-out': ['○ ○ ○', '4 4 4 r 1'],
   nines: ['9 × 4', '3 | 6'],
   compensate: ['+ 7', '+10 −3'],
   'count-beads': ['+ 7', '1 1 1 …'],

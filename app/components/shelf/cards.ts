@@ -194,6 +194,32 @@ export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
       to: { fill: dot(17, 22) + dot(27, 22) },
     },
   ],
+  plates: [
+    {
+      title: 'Take in hand',
+      text: 'Tap the store of a kind, or drag from it: one comes into the hand.',
+      from: { fill: box(8, 2, 6, 28), line: shelf },
+      to: { fill: box(8, 14, 6, 28) + box(18, 14, 6, 28) },
+    },
+    {
+      title: 'Deal',
+      text: 'Tap a piece: it goes to the plate whose turn it is. “One on each” gives one to every plate.',
+      from: { fill: dot(22, 8), line: dot(10, 32, 9) + dot(34, 32, 9) },
+      to: { fill: dot(10, 32) + dot(34, 32), line: dot(10, 32, 9) + dot(34, 32, 9) },
+    },
+    {
+      title: 'Exchange',
+      text: 'What does not go round is broken: one ten is ten ones. Drag it into the next column, or press Break.',
+      from: { fill: box(18, 6, 6, 30) },
+      to: { fill: ten((x, y) => box(x - 3, y - 3, 6, 6)) },
+    },
+    {
+      title: 'Left over',
+      text: 'What stays in hand is left over. Read it with the answer: 87 r 3.',
+      from: { fill: dot(14, 10) + dot(24, 10) + dot(34, 10) },
+      to: { text: 'r 3' },
+    },
+  ],
   touch: [
     {
       title: 'Touch',

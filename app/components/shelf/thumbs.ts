@@ -1,4 +1,5 @@
-import type { RepresentationId } from '../../../core/representation/representation'
+import { REPRESENTATION_IDS, type RepresentationId } from '../../../core/materials'
+import { hasMat } from '../../../core/representation/index'
 import { PEN_PATHS, svgOf } from '../../../core/representation/touch/paths'
 import { placed } from '../../../core/representation/touch/notches'
 
@@ -91,6 +92,11 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
   },
   tallies: { ground: 'felt', line: `${many(4, (i) => `M${18 + i * 9} 14V50`)}M12 44L52 20M66 14V50M75 14V50` },
   counters: { ground: 'felt', fill: many(8, (i) => dot(18 + (i % 5) * 15, 22 + Math.floor(i / 5) * 18, 6)) },
+  plates: {
+    ground: 'felt',
+    line: many(3, (i) => dot(20 + i * 28, 38, 12)),
+    fill: many(3, (i) => many(2, (k) => dot(16 + i * 28 + k * 8, 38, 3))) + dot(48, 12, 3),
+  },
   touch: { ground: 'felt', line: seven.pen, thin: seven.cuts },
   'touch-columns': {
     ground: 'paper',
@@ -169,11 +175,39 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
   },
 }
 
-/** The groups that a teacher thinks in, and what stands in each. */
-export const GROUPS: readonly { readonly title: string; readonly ids: readonly ShelfId[] }[] = [
-  { title: 'Hands and things', ids: ['fingers', 'counters', 'tallies', 'touch', 'joints', 'nines'] },
-  { title: 'Blocks and chips', ids: ['blocks', 'chips', 'drawn'] },
-  { title: 'Beads', ids: ['abacus', 'two-five', 'frame', 'stay-put'] },
-  { title: 'Lines', ids: ['openline'] },
-  { title: 'Written', ids: ['columns', 'touch-columns', 'partials', 'friendly', 'splits'] },
-]
+/** The groups that a teacher thinks in, and in which of them each material stands. */
+const TITLES = {
+  things: 'Hands and things',
+  places: 'Blocks and chips',
+  beads: 'Beads',
+  lines: 'Lines',
+  written: 'Written',
+} as const
+const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
+  fingers: 'things',
+  counters: 'things',
+  tallies: 'things',
+  plates: 'things',
+  touch: 'things',
+  joints: 'things',
+  nines: 'things',
+  blocks: 'places',
+  chips: 'places',
+  drawn: 'places',
+  abacus: 'beads',
+  'two-five': 'beads',
+  frame: 'beads',
+  'stay-put': 'beads',
+  openline: 'lines',
+  columns: 'written',
+  'touch-columns': 'written',
+  partials: 'written',
+  friendly: 'written',
+  splits: 'written',
+}
+
+/** What stands in each group, in the order in which materials are offered. */
+export const GROUPS = Object.entries(TITLES).map(([group, title]) => ({
+  title,
+  ids: REPRESENTATION_IDS.filter(hasMat).filter((id) => GROUP[id] === group),
+}))

@@ -4,11 +4,12 @@ import type { AbacusChoices, Choices } from '../../choices'
 import { sign, sizeOf } from '../../number/exact'
 import { valueOf } from '../../number/numeral'
 import { digitsOf } from '../../number/places'
+import { decimal } from '../../number/units'
 import { fitWholes, type Fit } from '../../problem/fit'
 import { decimalsIn, MAX_NUMBERS, totals, type Problem } from '../../problem/problem'
 import { DEFAULT_CHOICES } from '../../choices'
 import type { Beside, Representation, RepresentationId } from '../representation'
-import { apply, digitOn, invert, shows, type AbacusMove, type AbacusState, type Beads } from './frame'
+import { apply, digitOn, shows, type AbacusMove, type AbacusState, type Beads } from './frame'
 import { judge } from './judge'
 import { recognise } from './recognise'
 import { parse, print } from './text'
@@ -77,7 +78,7 @@ function start(frame: Frame, problem: Problem, { abacus }: Choices, beside?: Bes
 
 /** An amount on its way, digit by digit; empty for acts that move no bead. */
 function worked(s: AbacusState, act: Act): readonly Worked[] {
-  if (act.kind === 'count' || act.kind === 'group') return worked(s, wholly(act))
+  if (act.kind === 'count' || act.kind === 'group' || act.kind === 'share') return worked(s, wholly(act))
   if (act.kind !== 'lay' && act.kind !== 'join' && act.kind !== 'take') return []
   return workAmount(s, act.amount, act.kind === 'take' ? -1 : 1)
 }
@@ -85,13 +86,15 @@ function worked(s: AbacusState, act: Act): readonly Worked[] {
 const beaded = (frame: Frame): Representation<AbacusState, AbacusMove> => ({
   id: frame.id,
   title: frame.title,
+  called: frame.name,
   kind: 'concrete',
-  works: ['beads'],
+  units: decimal(9, MOST_DECIMALS),
+  sorts: ['beads'],
+  example: 'ones lower 2 to bar · tens upper 1 away',
   opening: 'set {number}: push the beads of each digit to the bar',
   fits: (problem, choices = DEFAULT_CHOICES) => fits(frame, problem, choices),
   start: (problem, choices, beside) => start(frame, problem, choices, beside),
   apply,
-  invert,
   shows,
   cannotShow: (act) =>
     act.kind === 'exchange' || act.kind === 'split' || act.kind === 'gather'

@@ -105,12 +105,11 @@ export function apply(s: AbacusState, move: AbacusMove): AbacusState {
   return { ...s, rods: s.rods.map((r, i) => (i === index ? after : r)) }
 }
 
-/** The move that takes `move` back. */
-export function invert(before: AbacusState, move: AbacusMove): AbacusMove {
-  if (move.kind === 'read') return { kind: 'read', value: before.read }
-  if (move.kind === 'owe') return { kind: 'owe', count: -move.count }
-  return { ...move, to: move.to === 'bar' ? 'away' : 'bar' }
-}
+export const sameRod = (a: Rod, b: Rod): boolean => a.upper === b.upper && a.lower === b.lower
+
+/** Whether two frames have the same beads at the bar, and owe the same. */
+export const sameBeads = (a: AbacusState, b: AbacusState): boolean =>
+  a.owed === b.owed && a.rods.every((r, i) => sameRod(r, b.rods[i]!))
 
 /**
  * The movement that a push on one bead makes: it takes along every bead between it and where it goes. Beads are numbered

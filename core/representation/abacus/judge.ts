@@ -2,7 +2,7 @@ import type { BeadMove, BeadSlip, DigitWork, Judged, OweMove, Way } from '../../
 import { exact, multiply, sign, sizeOf, subtract, ZERO, type Exact } from '../../number/exact'
 import { unitOf } from '../../number/places'
 import { attempt } from '../../refusal'
-import { apply, digitOn, shows, type AbacusMove, type AbacusState, type Rod } from './frame'
+import { apply, digitOn, sameBeads, sameRod, shows, type AbacusMove, type AbacusState, type Rod } from './frame'
 import { digitsIn, workDigit, type Worked } from './work'
 
 /** One digit that may be what the hand is at: on which rod, how many, and where it leads. */
@@ -31,7 +31,7 @@ export function judge(before: AbacusState, moves: readonly AbacusMove[], rest: E
     toGo: c && status === 'part' ? remaining(c, now) : [],
     work: c?.work ?? null,
   })
-  const exactly = wanted.find((c) => same(c.target, now))
+  const exactly = wanted.find((c) => sameBeads(c.target, now))
   if (exactly) return judged('done', exactly)
   // Ten on the next rod may be the first half of this digit and the whole of another: the digit in hand comes first.
   if (next && within(before, now, next)) return judged('part', next, leftSo(before, now, next))
@@ -67,10 +67,6 @@ function candidates(s: AbacusState, rest: Exact): readonly Candidate[] {
   }
   return found
 }
-
-const sameRod = (a: Rod, b: Rod): boolean => a.upper === b.upper && a.lower === b.lower
-const same = (a: AbacusState, b: AbacusState): boolean =>
-  a.owed === b.owed && a.rods.every((r, i) => sameRod(r, b.rods[i]!))
 
 const between = (n: number, a: number, b: number): boolean => n >= Math.min(a, b) && n <= Math.max(a, b)
 

@@ -1,10 +1,10 @@
 import type { Act, AmountAct } from '../../act/act'
-import { exchangesFor } from '../../act/exchanges'
+import { exchangesInPlaces } from '../../act/exchanges'
 import { sign, sizeOf, subtract, ZERO, type Exact } from '../../number/exact'
 import { addCounts, digitsOf, onlyPlace } from '../../number/places'
 import { attempt } from '../../refusal'
 import type { Recognised } from '../representation'
-import { apply, digitsOn, shows, type AbacusMove, type AbacusState } from './frame'
+import { apply, digitsOn, sameBeads, shows, type AbacusMove, type AbacusState } from './frame'
 import { workDigit } from './work'
 
 /**
@@ -36,11 +36,8 @@ function ruleOf(before: AbacusState, now: AbacusState, net: Exact): Partial<Amou
   return { ...(rule ? { rule } : {}), ...(parts ? { parts } : {}) }
 }
 
-const sameBeads = (a: AbacusState, b: AbacusState): boolean =>
-  JSON.stringify([a.rods, a.owed]) === JSON.stringify([b.rods, b.owed])
-
 /** Beads moved and the frame is worth the same: an exchange between rods, or nothing at all. */
 function changeless(before: AbacusState, now: AbacusState): Recognised {
-  const acts: readonly Act[] = exchangesFor(addCounts(digitsOn(now), digitsOn(before), -1), before.decimals) ?? []
+  const acts: readonly Act[] = exchangesInPlaces(addCounts(digitsOn(now), digitsOn(before), -1), before.decimals) ?? []
   return acts.length > 0 ? acts : { soFar: [], owed: { kind: 'nothing' } }
 }

@@ -1,4 +1,6 @@
+import { decimal } from '../../number/units'
 import { placed } from '../placed/placed'
+import type { PlacedMaterial } from '../placed/state'
 
 /**
  * Chips: discs that are all alike; what one is worth is said by its column alone. So they go further than blocks, up to the
@@ -9,10 +11,12 @@ export const CHIPS = {
   title: 'chips',
   name: 'the chip mat',
   pieces: 'Chips',
-  above: 7,
+  units: decimal(7, 2),
   decimals: 2,
+  greatest: 9_999_999,
   because: 'it has no place above the millions',
   instead: ['columns', 'equations'],
-} as const
+  sized: false,
+} as const satisfies PlacedMaterial
 
 export const chips = placed(CHIPS)

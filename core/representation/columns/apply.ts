@@ -57,13 +57,6 @@ function under(s: ColumnsState, operation: Sign, amount: Exact): ColumnsState {
   return { ...s, draft: null, rows: [...s.rows, blankRow(s.width)], bands: [...s.bands, fresh] }
 }
 
-/** Without the number written under last. */
-function withoutLast(s: ColumnsState): ColumnsState {
-  const band = s.bands.at(-1)!
-  if (band.below.length === 1) return { ...s, rows: s.rows.slice(0, -1), bands: s.bands.slice(0, -1) }
-  return { ...s, bands: [...s.bands.slice(0, -1), { ...band, below: band.below.slice(0, -1) }] }
-}
-
 /** One more digit of the number being written; once it stands as it was asked it is written. */
 function drafted(s: ColumnsState, i: number, digit: number): ColumnsState {
   if (s.rows.length === 0) throw new Refusal('There is no number to write under yet.', 'Write the first: write 52.')
@@ -126,7 +119,7 @@ export const apply = (s: ColumnsState, move: ColumnsMove): ColumnsState => apply
 
 /** The same with squares by their index. */
 export function applyAt(s: ColumnsState, move: ColumnsMove): ColumnsState {
-  if ('place' in move && move.kind !== 'rub') needPlace(s, move.place)
+  if ('place' in move) needPlace(s, move.place)
   switch (move.kind) {
     case 'read':
       return { ...s, read: move.value }
@@ -142,8 +135,6 @@ export function applyAt(s: ColumnsState, move: ColumnsMove): ColumnsState {
       return drafted(s, move.place, move.digit)
     case 'pull':
       return pulled(s, move.by)
-    case 'undo':
-      return move.was
     case 'answer': {
       needBand(s, 'An answer digit')
       return inSquare(s, s.bands.length, move.place, (square) =>
@@ -183,8 +174,6 @@ export function applyAt(s: ColumnsState, move: ColumnsMove): ColumnsState {
     case 'carry':
       needBand(s, 'A carry mark')
       return inCarry(s, move.place, move.digit)
-    case 'rub':
-      return rub(s, move)
   }
 }
 
@@ -193,69 +182,4 @@ function holding(s: ColumnsState, place: Place): number {
   const value = live(s.rows[holdingRow(s, place)]?.[place])
   if (value === undefined) throw new Refusal(`There is no ${columnName(s, place)} digit standing.`)
   return value
-}
-
-function rub(s: ColumnsState, move: Extract<ColumnsMove, { kind: 'rub' }>): ColumnsState {
-  const { mark, place } = move
-  const row = holdingRow(s, place)
-  const unstruck = (square: Square): Square =>
-    square.length ? lastInk((i) => ({ ...i, struck: false }))(square) : square
-  switch (mark) {
-    case 'write':
-      return { ...s, rows: [] }
-    case 'under':
-      return withoutLast(s)
-    case 'say':
-      return { ...s, said: s.said.slice(0, -1) }
-    case 'carry':
-      return inCarry(s, place, -move.digit)
-    case 'answer':
-      // `digit` 1 says that writing the answer struck an older one, which holds again.
-      return inSquare(s, row, place, (q) => (move.digit ? unstruck(q.slice(0, -1)) : q.slice(0, -1)))
-    case 'above':
-      return inSquare(s, row, place, (q) => q.slice(0, -1))
-    case 'strike':
-      return inSquare(s, row, place, unstruck)
-    case 'one':
-      // `digit` 1 says that the small 1 was put before an empty square.
-      return inSquare(s, row, place, (q) => (move.digit ? q.slice(0, -1) : lastInk((i) => ({ ...i, one: false }))(q)))
-  }
-}
-
-export function invert(before: ColumnsState, move: ColumnsMove): ColumnsMove {
-  return outward(before, invertAt(before, inward(before, move)))
-}
-
-function invertAt(before: ColumnsState, move: ColumnsMove): ColumnsMove {
-  const rubbing = (mark: Extract<ColumnsMove, { kind: 'rub' }>['mark'], place = 0, digit = 0): ColumnsMove => ({
-    kind: 'rub',
-    mark,
-    place,
-    digit,
-  })
-  switch (move.kind) {
-    case 'read':
-      return { kind: 'read', value: before.read }
-    case 'write':
-    case 'under':
-      // A number half written by hand gives way to one written at once.
-      return before.draft ? { kind: 'undo', was: before } : rubbing(move.kind)
-    case 'answer':
-      return rubbing('answer', move.place, live(before.rows[before.bands.length]?.[move.place]) === undefined ? 0 : 1)
-    case 'carry':
-      return rubbing('carry', move.place, move.digit)
-    case 'one':
-      return rubbing('one', move.place, before.rows[holdingRow(before, move.place)]?.[move.place]?.length ? 0 : 1)
-    case 'digit':
-    case 'pull':
-      return { kind: 'undo', was: before }
-    case 'undo':
-      return { kind: 'undo', was: before }
-    case 'say':
-    case 'strike':
-    case 'above':
-      return rubbing(move.kind, move.place)
-    case 'rub':
-      throw new Error('rubbing only ever takes a move back')
-  }
 }

@@ -1,24 +1,16 @@
-import { countsOf, plainPieces, type Act, type AmountAct, type ExchangeAct } from '../../act/act'
+import { countsOf, piecesOf, plainPieces, type Act, type AmountAct, type ExchangeAct } from '../../act/act'
 import { unfold } from '../../act/unfold'
 import { DEFAULT_CHOICES } from '../../choices'
 import { features } from '../../problem/features'
-import { decimalsOf, printExact, valueOf } from '../../number/numeral'
-import {
-  digitsOf,
-  isEmpty,
-  onlyPlace,
-  placeName,
-  placeOfUnit,
-  worth,
-  type Counts,
-  type Place,
-} from '../../number/places'
+import { decimalsOf, MAX_DIGITS, printExact, valueOf } from '../../number/numeral'
+import { decimal, type Pieces } from '../../number/units'
+import { digitsOf, isEmpty, onlyPlace, placeName, worth, type Counts, type Place } from '../../number/places'
 import { fitWholes } from '../../problem/fit'
 import { decimalsIn, totals, type Problem, type Sign } from '../../problem/problem'
-import { ZERO, type Exact } from '../../number/exact'
+import { ZERO } from '../../number/exact'
 import { Refusal } from '../../refusal'
 import { performAll, type Representation } from '../representation'
-import { apply, applyAt, invert, outward } from './apply'
+import { apply, applyAt, outward } from './apply'
 import { recognise } from './recognise'
 import {
   answered,
@@ -84,11 +76,12 @@ function performAt(s: ColumnsState, act: Act): readonly ColumnsMove[] {
       return [...copyDown(s, leading(s) + 1), { kind: 'read', value: act.value }]
     case 'begin':
     case 'group':
+    case 'share':
     case 'count':
       throw new Refusal('The sheet cannot show this: it has no mark for counting on.')
     case 'exchange': {
-      const index = (unit: Exact): number => placeOfUnit(unit)! + s.decimals
-      return exchange(s, index(act.from.unit), act.from.count, index(act.to.unit), act.to.count)
+      const [from, to] = [onlyKind(s, act.from), onlyKind(s, act.to)]
+      return exchange(s, from.index, from.count, to.index, to.count)
     }
     case 'split':
     case 'gather':
@@ -104,6 +97,15 @@ function performAt(s: ColumnsState, act: Act): readonly ColumnsMove[] {
   }
 }
 
+/** The one column that has to do with one side of an exchange. @throws Refusal where it is more than one, or none of this sheet's. */
+function onlyKind(s: ColumnsState, pieces: readonly Pieces[]): { readonly index: number; readonly count: number } {
+  const counts = countsOf(pieces, s.width, s.decimals)
+  const index = onlyPlace(counts)
+  if (index === undefined)
+    throw new Refusal('The sheet exchanges one of a column for ten of the next, and no other way.')
+  return { index, count: counts[index]! }
+}
+
 /** A number worked whole: column by column, with every mark; it must be just what stands below. */
 function workWhole(s: ColumnsState, act: AmountAct): readonly ColumnsMove[] {
   const below = worth(
@@ -112,7 +114,8 @@ function workWhole(s: ColumnsState, act: AmountAct): readonly ColumnsMove[] {
   )
   if (below !== act.amount)
     throw new Refusal(`The sheet cannot show this yet: it works its columns once all of ${printExact(below)} is done.`)
-  return performAll(performAt, applyAt, s, unfold(act, holdings(s), s.decimals))
+  const units = decimal(Math.max(1, s.width - s.decimals), s.decimals)
+  return performAll(performAt, applyAt, s, unfold(act, piecesOf(holdings(s), s.decimals), units))
 }
 
 /** Whether a further number goes under the addends that stand there, rather than under an answer. */
@@ -211,7 +214,7 @@ function carriedInto(s: ColumnsState, before?: Place): readonly (readonly number
 }
 
 function writeSum(s: ColumnsState, join: AmountAct, exchange: ExchangeAct): readonly ColumnsMove[] {
-  const [i, carried] = [placeOfUnit(exchange.from.unit)! + s.decimals, exchange.to.count]
+  const [i, carried] = [onlyKind(s, exchange.from).index, onlyKind(s, exchange.to).count]
   const moves = performAt(s, join)
   const stays = (move: ColumnsMove): ColumnsMove =>
     move.kind === 'answer' && move.place === i ? { ...move, digit: move.digit - 10 * carried } : move
@@ -221,10 +224,10 @@ function writeSum(s: ColumnsState, join: AmountAct, exchange: ExchangeAct): read
 /** What the plain sheet and the touched one share. */
 const sheet = {
   kind: 'written',
-  works: ['places'],
+  units: decimal(MAX_DIGITS + 1, MAX_DECIMALS),
+  sorts: ['places'],
   opening: 'write {number} down',
   apply,
-  invert,
   shows: shown,
   perform,
   recognise,
@@ -257,6 +260,8 @@ export const columns: Representation<ColumnsState, ColumnsMove> = {
   ...sheet,
   id: 'columns',
   title: 'column sheet',
+  called: 'the column sheet',
+  example: 'write 52 · strike tens · answer 5 ones',
   prefers: ['by-column'],
   fits: (problem) =>
     fitWholes(problem, {
@@ -274,6 +279,8 @@ export const touchColumns: Representation<ColumnsState, ColumnsMove> = {
   ...sheet,
   id: 'touch-columns',
   title: 'touch numerals in columns',
+  called: 'touch numerals in columns',
+  example: 'say 9 ones · answer 5 ones',
   fits: (problem, { touchExchanges } = DEFAULT_CHOICES) => {
     const fit = fitWholes(problem, {
       name: 'a sheet of touch numerals',

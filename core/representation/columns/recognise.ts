@@ -1,5 +1,5 @@
 import { amountAct, type Act } from '../../act/act'
-import { exchangesFor } from '../../act/exchanges'
+import { exchangesInPlaces } from '../../act/exchanges'
 import { countsAt, digitsOf, type Place } from '../../number/places'
 import { isUnfinished, type Owed, type Recognised } from '../representation'
 import { exact } from '../../number/exact'
@@ -33,7 +33,7 @@ function recogniseAt(before: ColumnsState, all: readonly ColumnsMove[]): Recogni
   const [touched] = all.flatMap((m) => (m.kind === 'say' ? [m.place] : []))
   if (all.some((m) => m.kind === 'digit' || m.kind === 'pull')) return drafting(before, all)
   const oneColumn = all.every((m) => m.kind !== 'say' || m.place === touched)
-  if (all.some((m) => m.kind === 'rub') || !oneColumn) return undefined
+  if (!oneColumn) return undefined
   // Touching alone does nothing yet; after a mark it begins the next column.
   if (!last) return all.length > 0 ? { soFar: [], owed: { kind: 'nothing' } } : undefined
   if (all.at(-1)!.kind === 'say') return undefined
@@ -95,7 +95,7 @@ function marks(before: ColumnsState, now: ColumnsState, moves: readonly ColumnsM
   const worked = fresh.filter((p) => belowAt(now, p) > 0)
   const rest = is.map((n, p) => n - was[p]! - (fresh.includes(p) ? way * belowAt(now, p) : 0))
   const struckBare = openStrike(now)
-  const exchanges = struckBare === undefined ? exchangesFor(rest, now.decimals) : undefined
+  const exchanges = struckBare === undefined ? exchangesInPlaces(rest, now.decimals) : undefined
   if (!exchanges) return { soFar: [], owed: owedFor(now, rest, struckBare, moves.at(-1)!) }
   if (worked.length > 1 && moves.length > 1) {
     // A column is a thing of its own, unless it makes good what the one before it owed: a ten carried in the head, whose mark is wanted.

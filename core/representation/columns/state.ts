@@ -70,20 +70,11 @@ export type ColumnsMove =
   | { readonly kind: 'digit'; readonly place: Place; readonly digit: number }
   /** Pulls the number being written so many squares to the right (left where negative). */
   | { readonly kind: 'pull'; readonly by: number }
-  /** Goes back to what stood before; only inverting makes it, and it has no typed form. */
-  | { readonly kind: 'undo'; readonly was: ColumnsState }
   /** A number said while touching a notch in this column. */
   | { readonly kind: 'say'; readonly place: Place; readonly word: number }
   /** A carry mark above this column. */
   | { readonly kind: 'carry'; readonly place: Place; readonly digit: number }
   | { readonly kind: 'read'; readonly value: Exact | null }
-  /** Takes the newest mark of a kind away again; only undoing makes it. */
-  | {
-      readonly kind: 'rub'
-      readonly mark: 'write' | 'under' | 'answer' | 'strike' | 'above' | 'one' | 'carry' | 'say'
-      readonly place: Place
-      readonly digit: number
-    }
 
 /** The row whose digits are being worked on: the one above the newest answer row. */
 export const topRow = (s: ColumnsState): number => Math.max(0, s.bands.length - 1)

@@ -7,8 +7,6 @@ import type { ColumnsMove } from './state'
 /** How many places after the point the sheet has. */
 export const MAX_DECIMALS = 3
 
-const RUBBED = ['write', 'under', 'answer', 'strike', 'above', 'one', 'carry', 'say'] as const
-
 /** `write 52`, `under - 37`, `answer 5 ones`, `strike tens`, `above 4 tens`, `one ones`, `carry 1 tens`, `read 15`. */
 export function printMove(move: ColumnsMove): string {
   switch (move.kind) {
@@ -18,8 +16,6 @@ export function printMove(move: ColumnsMove): string {
       return `write ${printExact(move.number)}`
     case 'under':
       return `under ${move.operation} ${printExact(move.number)}`
-    case 'undo':
-      return 'undone'
     case 'pull':
       return `pull ${move.by < 0 ? 'left' : 'right'} ${Math.abs(move.by)}`
     case 'digit':
@@ -32,8 +28,6 @@ export function printMove(move: ColumnsMove): string {
     case 'strike':
     case 'one':
       return `${move.kind} ${placeName(move.place)}`
-    case 'rub':
-      return `rub ${move.mark} ${move.digit} ${placeName(move.place)}`
   }
 }
 
@@ -94,12 +88,8 @@ export function parseMove(text: string): ColumnsMove {
     case 'one':
       only(2)
       return { kind: verb.text, place: place(1) }
-    case 'rub': {
-      only(4)
-      const mark = RUBBED.find((m) => m === words[1]?.text)
-      if (!mark) throw new Refusal('There is no such mark to take away.', '', words[1] && spanOf(words[1]))
-      return { kind: 'rub', mark, digit: digit(2), place: place(3) }
-    }
+    case 'rub':
+      throw new Refusal('Nothing is rubbed out here.', 'Strike it, or undo.', spanOf(verb))
   }
   throw new Refusal(
     `The column sheet has no mark “${verb.text}”.`,

@@ -11,6 +11,7 @@ export const counters = counting({
   room: () => 20,
   stores: false,
   setsApart: true,
+  cards: true,
   fits: (problem) =>
     fitCounting(problem, { total: 20, why: 'loose counters are for numbers up to 20', instead: ['tallies', 'blocks'] }),
 })

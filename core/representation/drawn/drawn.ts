@@ -1,6 +1,17 @@
-import { amountAct, countsOf, plainPieces, type Act, type AmountAct } from '../../act/act'
-import { exchangesFor } from '../../act/exchanges'
-import { fullTens, unfold, wholly } from '../../act/unfold'
+import {
+  amountAct,
+  countsOf,
+  exchangeAct,
+  isMaking,
+  piecesOf,
+  plainPieces,
+  sameExchange,
+  type Act,
+  type AmountAct,
+  type ExchangeAct,
+} from '../../act/act'
+import { exchangesInPlaces } from '../../act/exchanges'
+import { fullPiles, unfold, wholly } from '../../act/unfold'
 import { compare, exact, sign, ZERO } from '../../number/exact'
 import {
   addCounts,
@@ -13,6 +24,7 @@ import {
   type Counts,
   type Place,
 } from '../../number/places'
+import { decimal } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
 import { reach } from '../../problem/friendly'
 import { Refusal } from '../../refusal'
@@ -58,8 +70,6 @@ function drawMore(s: DrawnState, place: Place, count: number, from: Drawn['from'
 
 function apply(s: DrawnState, move: DrawnMove): DrawnState {
   switch (move.kind) {
-    case 'undo':
-      return move.was
     case 'read':
       return { ...s, read: move.value }
     case 'draw':
@@ -102,28 +112,35 @@ function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
     case 'split':
       return []
     case 'gather':
-      return performAll(perform, apply, s, fullTens(standing(s)))
+      return performAll(perform, apply, s, fullPiles(piecesOf(standing(s)), DRAWN))
     case 'exchange': {
-      const [from, to] = [placeOfUnit(act.from.unit)!, placeOfUnit(act.to.unit)!]
-      const move: DrawnMove =
-        from > to
-          ? { kind: 'break', place: from, times: act.from.count }
-          : { kind: 'ring', place: to, times: act.to.count }
-      apply(s, move)
-      return [move]
+      return exchange(s, act)
     }
     case 'begin':
       // What is counted is laid as it comes: the steps, or what they are worth.
       return []
     case 'group':
+    case 'share':
     case 'count':
       return perform(s, wholly(act))
     case 'lay':
     case 'join':
     case 'take':
-      if (!plainPieces(act) && act.kind !== 'lay') return performAll(perform, apply, s, unfold(act, standing(s)))
+      if (!plainPieces(act) && act.kind !== 'lay')
+        return performAll(perform, apply, s, unfold(act, piecesOf(standing(s)), DRAWN))
       return amount(s, act)
   }
+}
+
+/** One of a kind for ten of the next lower, or the other way round. @throws Refusal for every other exchange. */
+function exchange(s: DrawnState, act: ExchangeAct): readonly DrawnMove[] {
+  const one = isMaking(act) ? act.to : act.from
+  const [place, times] = [placeOfUnit(one[0]?.unit ?? ZERO), one[0]?.count ?? 0]
+  if (place === undefined || one.length !== 1 || !sameExchange(act, exchangeAct(place, isMaking(act), times)))
+    throw new Refusal('On the drawing one is broken into ten of the next lower kind, or ten are ringed.')
+  const move: DrawnMove = { kind: isMaking(act) ? 'ring' : 'break', place, times }
+  apply(s, move)
+  return [move]
 }
 
 function amount(s: DrawnState, act: AmountAct): readonly DrawnMove[] {
@@ -137,7 +154,7 @@ function amount(s: DrawnState, act: AmountAct): readonly DrawnMove[] {
 /** What came and went is compared before and after: nothing in all is an exchange, also where it was drawn in two goes. */
 function recognise(before: DrawnState, moves: readonly DrawnMove[]): Recognised {
   const last = moves.at(-1)
-  if (!last || moves.some((m) => m.kind === 'undo')) return undefined
+  if (!last) return undefined
   if (last.kind === 'read')
     return moves.length === 1 && last.value !== null ? [{ kind: 'read', value: last.value }] : undefined
   if (moves.some((m) => m.kind === 'read')) return undefined
@@ -146,7 +163,7 @@ function recognise(before: DrawnState, moves: readonly DrawnMove[]): Recognised 
   const worths = states.map((s) => worth(standing(s)))
   if (worths.slice(1, -1).some((w) => w === worths[0])) return undefined
   const net = worth(change)
-  if (net === ZERO) return exchangesFor(change)
+  if (net === ZERO) return exchangesInPlaces(change)
   const grew = sign(net) > 0
   const counts = grew ? change : change.map((c) => -c)
   const only = (kind: DrawnMove['kind']): boolean => moves.every((m) => m.kind === kind)
@@ -158,12 +175,17 @@ function recognise(before: DrawnState, moves: readonly DrawnMove[]): Recognised 
   return undefined
 }
 
+const DRAWN = decimal(WIDTH)
+
 /** Drawn tens: squares, lines and dots on paper; a made ten is ringed, what is taken is crossed out. */
 export const drawn: Representation<DrawnState, DrawnMove> = {
   id: 'drawn',
   title: 'drawn tens',
+  called: 'drawn tens',
   kind: 'drawn',
-  works: ['places', 'parts', 'whole'],
+  units: DRAWN,
+  sorts: ['places', 'parts', 'whole'],
+  example: 'draw 52 · break ten · cross 7 ones',
   opening: 'draw {number}: {pieces}, a tap in its column for each',
   allows: (way, problem) => way !== 'hop-up' && compare(reach(way, problem), exact(10 ** WIDTH)) < 0,
   fits: (problem) =>
@@ -175,8 +197,6 @@ export const drawn: Representation<DrawnState, DrawnMove> = {
     }),
   start: () => ({ things: [], groups: 0, read: null }),
   apply,
-  invert: (before, move) =>
-    move.kind === 'read' ? { kind: 'read', value: before.read } : { kind: 'undo', was: before },
   shows: (s) => worth(standing(s)),
   perform,
   recognise,

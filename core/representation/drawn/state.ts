@@ -30,5 +30,3 @@ export type DrawnMove =
   /** One of this place is struck, and ten of the next lower are drawn below it. */
   | { readonly kind: 'break'; readonly place: Place; readonly times: number }
   | { readonly kind: 'read'; readonly value: Exact | null }
-  /** Goes back to what stood before; only inverting makes it, and it has no typed form. */
-  | { readonly kind: 'undo'; readonly was: DrawnState }

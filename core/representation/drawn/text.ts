@@ -1,4 +1,5 @@
 import { placeName } from '../../number/places'
+import { decimal } from '../../number/units'
 import { Refusal } from '../../refusal'
 import { countsIn, numberAt, placeAt, printCounts, spanOf, wordsOf } from '../text'
 import { WIDTH, type DrawnMove } from './state'
@@ -7,13 +8,11 @@ import type { Exact } from '../../number/exact'
 /** `draw 52`, `cross 7 ones`, `ring ten`, `break 2 hundreds`, `read 15`. */
 export function printMove(move: DrawnMove): string {
   switch (move.kind) {
-    case 'undo':
-      return 'undone'
     case 'read':
       return move.value === null ? 'unread' : `read ${move.value}`
     case 'draw':
     case 'cross':
-      return `${move.kind} ${printCounts(move.counts)}`
+      return `${move.kind} ${printCounts(move.counts, decimal(WIDTH))}`
     case 'ring':
     case 'break':
       return `${move.kind} ${move.times === 1 ? '' : `${move.times} `}${placeName(move.place, move.times)}`
@@ -37,7 +36,7 @@ export function parseMove(text: string): DrawnMove {
       return { kind: 'read', value: numberAt(rest[0], text) as Exact }
     case 'draw':
     case 'cross':
-      return { kind: verb.text, counts: countsIn(rest, text, WIDTH) }
+      return { kind: verb.text, counts: countsIn(rest, text, decimal(WIDTH)) }
     case 'ring':
     case 'break': {
       const counted = rest[0] !== undefined && /^\d/.test(rest[0].text)

@@ -1,21 +1,20 @@
-import { amountAct, change, countsOf, stepWorth, type Act, type AmountAct, type BeginAct } from '../../act/act'
-import { add, exact, multiply, negate, sign, toCount, ZERO, type Exact } from '../../number/exact'
+import { change, inUnits, isMaking, piecesAct, stepWorth, type Act, type AmountAct, type BeginAct } from '../../act/act'
+import { wholly } from '../../act/unfold'
+import { add, exact, multiply, negate, sign, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
-import {
-  addCounts,
-  countsAt,
-  digitsOf,
-  noCounts,
-  onlyPlace,
-  placeOfUnit,
-  placeParts,
-  unitOf,
-  type Counts,
-} from '../../number/places'
+import { addPieces, decimal, ladderOf, ones, piecesFor, worthOf, type Pieces, type Units } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
-import { answer, decimalsIn, MAX_NUMBERS, printProblem, type Problem } from '../../problem/problem'
+import {
+  answer,
+  decimalsIn,
+  MAX_NUMBERS,
+  printProblem,
+  quotientOf,
+  type Problem,
+  type Quotient,
+} from '../../problem/problem'
 import { Refusal } from '../../refusal'
-import { countsOnly, exchangesIn, parted } from '../parted'
+import { exchangesIn, parted } from '../parted'
 import type { Recognised, Representation } from '../representation'
 
 /** One line of running writing, in plain ASCII arithmetic, and what stood before it was written. */
@@ -23,7 +22,6 @@ export interface Line {
   readonly text: string
   readonly act: Act
   readonly valueBefore: Exact
-  readonly countsBefore: Counts
 }
 
 export interface EquationsState {
@@ -31,12 +29,13 @@ export interface EquationsState {
   readonly problem: string
   /** What the question comes to: its sentence is only written where it is true. */
   readonly answer: Exact
+  /** Of a division, the same with what is left over; null elsewhere. */
+  readonly quotient: Quotient | null
   readonly value: Exact
-  /** How the value stands parted into places; a broken ten shows as twelve ones. */
-  readonly counts: Counts
+  /** The pieces worked in, and how the value stands parted into them; a broken ten shows as twelve ones. */
+  readonly units: Units
+  readonly held: readonly Pieces[]
   readonly lines: readonly Line[]
-  /** How many places below the ones are kept. */
-  readonly decimals: number
   /** Beside things that count one each, or numbers worked whole, numbers are not parted into places. */
   readonly plain: boolean
   /** Whether numbers are parted and gathered here, which elsewhere are only laid and exchanged. */
@@ -47,21 +46,25 @@ export interface EquationsState {
   readonly from: Exact
 }
 
-export type EquationsMove = { readonly kind: 'write'; readonly line: string } | { readonly kind: 'rub' }
+export interface EquationsMove {
+  readonly kind: 'write'
+  readonly line: string
+}
 
 /** An amount as it stands after + or −: its number, or `12 * 10` where more than nine of a kind go at once. */
 function amountText(act: AmountAct, s: EquationsState): string {
   if (s.plain) return printExact(act.amount)
-  const counts = act.pieces && countsOf(act.pieces, s.counts.length, s.decimals)
-  const place = counts && onlyPlace(counts)
-  return place !== undefined && counts![place]! > 9
-    ? `${counts![place]} * ${printExact(unitOf(place - s.decimals))}`
-    : printExact(act.amount)
+  const [only, more] = act.pieces ?? []
+  if (!only || more || only.count < 2) return printExact(act.amount)
+  const pile = ladderOf(s.units)?.find((r) => r.lower === only.unit)?.times ?? 10
+  return only.count >= pile ? `${only.count} * ${printExact(only.unit)}` : printExact(act.amount)
 }
 
-/** The pieces of an amount, place by place. */
-const countsIn = (act: AmountAct, s: EquationsState): Counts =>
-  act.pieces ? countsOf(act.pieces, s.counts.length, s.decimals) : digitsOf(act.amount, s.counts.length, s.decimals)
+/** The pieces of an amount, kind by kind. */
+const piecesIn = (act: AmountAct, s: EquationsState): readonly Pieces[] => act.pieces ?? asHeld(act.amount, s.units)
+
+/** A number in the pieces of the page; one they do not make stands as it is. */
+const asHeld = (value: Exact, units: Units): readonly Pieces[] => piecesFor(value, units) ?? [{ count: 1, unit: value }]
 
 /** The one line that writes an act, given what stands before it. */
 function lineFor(s: EquationsState, act: Act): string {
@@ -70,8 +73,7 @@ function lineFor(s: EquationsState, act: Act): string {
     case 'lay': {
       if (act.inHead) return `${act.amount} in the head`
       if (s.plain) return printExact(act.amount)
-      const counts = countsIn(act, s)
-      const [number, parts] = [printExact(act.amount), parted(counts, s.decimals)]
+      const [number, parts] = [printExact(act.amount), parted(piecesIn(act, s), s.units)]
       return parts === number ? number : `${number} = ${parts}`
     }
     case 'pose': {
@@ -96,65 +98,80 @@ function lineFor(s: EquationsState, act: Act): string {
     case 'group': {
       const size = multiply(act.count, act.size)
       if (sign(size) < 0) return `${s.value} - ${negate(size)} = ${add(s.value, size)}`
-      return `${act.count} * ${act.size} = ${parted(digitsOf(size))}`
+      return `${act.count} * ${act.size} = ${parted(asHeld(size, decimal(MAX_DIGITS)), decimal(MAX_DIGITS))}`
     }
     case 'count':
       return `· ${act.word}`
+    case 'share': {
+      const left = after(s, act).value
+      return `${value} - ${act.among} * ${printExact(worthOf(act.each))} = ${printExact(left)}`
+    }
     case 'exchange': {
       // Where numbers are worked whole they are not written in parts.
       if (s.whole) return ''
-      const { counts } = after(s, act)
+      const { held } = after(s, act)
       // What was gathered here in one line needs no further line for each of its exchanges.
-      if (counts.some((n) => n < 0)) return ''
-      const made = parted(counts, s.decimals)
+      if (held.some((p) => p.count < 0)) return ''
+      const made = parted(held, s.units)
       // Breaking starts from the number as read; making starts from what lies there.
-      return act.from.count > act.to.count ? `${parted(s.counts, s.decimals)} = ${made}` : `${value} = ${made}`
+      return isMaking(act) ? `${parted(s.held, s.units)} = ${made}` : `${value} = ${made}`
     }
     case 'read':
+      if (act.remainder !== undefined) return shareText(s, act.value, act.remainder)
       if (act.value !== s.value || s.value !== s.answer) return `read ${printExact(act.value)}`
       return s.problem === value ? value : `${s.problem} = ${value}`
   }
 }
 
+/** How a sharing came out: `612 = 7 * 87 + 3`, or the sentence where nothing is left; only where it is so and all is dealt. */
+function shareText(s: EquationsState, each: Exact, remainder: Exact): string {
+  const q = s.quotient
+  if (!q || q.value !== each || q.remainder !== remainder || s.value !== remainder)
+    return `read ${printExact(each)}${remainder === ZERO ? '' : ` and ${printExact(remainder)} left`}`
+  if (remainder === ZERO) return `${s.problem} = ${printExact(each)}`
+  return `${printExact(q.of)} = ${printExact(q.by)} * ${printExact(each)} + ${printExact(remainder)}`
+}
+
 const splitText = (act: Extract<Act, { kind: 'split' | 'gather' }>): string =>
   `${printExact(act.whole)} = ${act.parts.map(printExact).join(' + ')}`
 
-function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'counts'> {
-  const width = s.counts.length
-  if (act.kind === 'exchange')
-    return {
-      value: s.value,
-      counts: addCounts(
-        addCounts(s.counts, countsOf([act.from], width, s.decimals), -1),
-        countsOf([act.to], width, s.decimals),
-      ),
-    }
-  if (act.kind === 'gather') return { value: s.value, counts: digitsOf(s.value, width, s.decimals) }
-  if (act.kind === 'count') return { value: add(s.value, act.by), counts: addCounts(s.counts, [toCount(act.by)]) }
-  if (act.kind === 'group' || act.kind === 'begin') {
-    const value = add(s.value, change(act))
-    return { value, counts: digitsOf(value, width) }
-  }
-  const way = act.kind === 'take' ? -1 : act.kind === 'lay' || act.kind === 'join' ? 1 : 0
-  if (way === 0 || (act.kind !== 'lay' && act.kind !== 'join' && act.kind !== 'take'))
-    return { value: s.value, counts: s.counts }
+function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'held'> {
   const value = add(s.value, change(act))
-  // A number worked whole leaves a whole number.
-  if (s.whole && !act.pieces && sign(value) >= 0) return { value, counts: digitsOf(value, width, s.decimals) }
-  return { value, counts: addCounts(s.counts, countsIn(act, s), way) }
+  switch (act.kind) {
+    case 'exchange':
+      return { value, held: addPieces(addPieces(s.held, act.from, -1), act.to) }
+    case 'share':
+      return { value, held: addPieces(s.held, act.each, -Number(act.among)) }
+    case 'gather':
+    case 'begin':
+    case 'group':
+      return { value, held: asHeld(value, s.units) }
+    case 'count':
+      return { value, held: addPieces(s.held, piecesIn(wholly(act), s), sign(act.by) < 0 ? -1 : 1) }
+    case 'lay':
+    case 'join':
+    case 'take': {
+      // A number worked whole leaves a whole number.
+      if (s.whole && !act.pieces && sign(value) >= 0) return { value, held: asHeld(value, s.units) }
+      return { value, held: addPieces(s.held, piecesIn(act, s), act.kind === 'take' ? -1 : 1) }
+    }
+    default:
+      return { value: s.value, held: s.held }
+  }
 }
 
 const NUMBER = String.raw`(-?\d+(?:\.\d+)?)`
 const LAY = new RegExp(`^${NUMBER}(?: = (.+))?$`)
 const HEAD = /^(\d+) in the head$/
 const POSE = new RegExp(`^${NUMBER}(?: [+-] ${NUMBER})*? ([+-]) ${NUMBER}$`)
-const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (10*|0\\.0*1))? = ${NUMBER}$`)
+const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (\\d+|0\\.0*1))? = ${NUMBER}$`)
 /** One number said while counting on or back. */
 const WORD = /^· (\d+)$/
 const PARTS = /^[\d.]+(?: \+ [\d.]+)*$/
 const READ = new RegExp(`^read ${NUMBER}$`)
 /** `from 8 to 14`, `from 3.7 to 5.2`, `from 0 to 12 in steps of 4`, `from 0 3 steps of 4`. */
 const BEGIN = /^from (\d+(?:\.\d+)?)(?: to (\d+(?:\.\d+)?))?(?: in steps of (\d+)|, (\d+) steps of (\d+))?$/
+const SHARE = /^(\d+) - (\d+) \* (\d+) = /
 const GROUP = /^(-?\d+) \* (\d+) = /
 
 function beginText({ from, step, to, times }: BeginAct): string {
@@ -178,19 +195,27 @@ function counting(s: EquationsState): 'on' | 'back' | null {
 
 /** All the parts that stand, put together in one line. */
 function* gatherings(s: EquationsState, line: string): Generator<Act> {
-  const parts = placeParts(s.counts, s.decimals)
+  const parts = s.held.map((p) => worthOf([p]))
   const made: Act = { kind: 'gather', whole: s.value, parts }
   if (parts.length > 1 && line === lineFor(s, made)) yield made
 }
 
+/** So many dealt to each, where the line says so. */
+function* sharings(s: EquationsState, line: string): Generator<Act> {
+  const [, , among, each] = SHARE.exec(line) ?? []
+  const dealt = each && piecesFor(valueOf(parseNumeral(each)), s.units)
+  if (among && dealt && among === s.quotient?.by) yield { kind: 'share', each: dealt, among: exact(among) }
+  const q = s.quotient
+  if (q) yield { kind: 'read', value: q.value, remainder: q.remainder }
+}
+
 /** Every act that a line could be, the likeliest first; each is tried against what Sett itself would write for it. */
 function* candidates(s: EquationsState, line: string): Generator<Act> {
-  const width = s.counts.length
   const number = (text: string): Exact => valueOf(parseNumeral(text))
-  const parting = (n: Exact): Counts => {
-    if ((printExact(n).split('.')[1] ?? '').length > s.decimals)
-      throw new Refusal(`${printExact(n)} goes further after the point than this page.`)
-    return s.plain && !s.whole ? countsAt(0, toCount(n), width) : digitsOf(n, width, s.decimals)
+  const parting = (n: Exact): readonly Pieces[] => {
+    const pieces = piecesFor(n, s.units)
+    if (!pieces) throw new Refusal(`${printExact(n)} goes further after the point than this page.`)
+    return pieces
   }
   const sentence: Act = { kind: 'read', value: s.value }
   // Once a difference is hopped up, the sentence of the problem is no taking from where one stands.
@@ -198,9 +223,9 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   const work = WORK.exec(line)
   if (work && !/^[0.]+$/.test(work[3]!)) {
     const [, , sign, amount, unit] = work
-    const counts = unit ? countsOnly(Number(amount), placeOfUnit(number(unit))! + s.decimals) : parting(number(amount!))
+    const pieces = unit ? [{ count: Number(amount), unit: number(unit) }] : parting(number(amount!))
     const kind = sign === '+' ? 'join' : 'take'
-    yield s.whole && !unit ? { kind, amount: number(amount!) } : amountAct(kind, counts, s.decimals)
+    yield s.whole && !unit ? { kind, amount: number(amount!) } : piecesAct(kind, pieces)
   }
 
   const word = WORD.exec(line)
@@ -223,11 +248,12 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   const head = HEAD.exec(line)
   if (head && !begunHere) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
   const lay = LAY.exec(line)
-  if (lay && !begunHere) yield amountAct('lay', parting(number(lay[1]!)), s.decimals)
+  if (lay && !begunHere) yield piecesAct('lay', parting(number(lay[1]!)))
   if (s.parts) yield* gatherings(s, line)
   const read = READ.exec(line)
   yield { kind: 'read', value: read ? number(read[1]!) : s.value }
-  yield* exchangesIn(line, s.counts, s.decimals)
+  yield* sharings(s, line)
+  yield* exchangesIn(line, s.held, s.units)
   if (!s.parts) return
   const [left = '', right = ''] = line.split(' = ')
   if (PARTS.test(right) && PARTS.test(left)) {
@@ -254,37 +280,27 @@ const withLine = (s: EquationsState, act: Act, text: string): EquationsState => 
   ...s,
   ...after(s, act),
   from: act.kind === 'begin' && act.to !== null && act.step === '1' && s.whole ? act.from : s.from,
-  lines: [...s.lines, { text, act, valueBefore: s.value, countsBefore: s.counts }],
+  lines: [...s.lines, { text, act, valueBefore: s.value }],
 })
 
 /** An act written down at once. Whatever a material allows can be written; only what a person types is read, and may be refused. */
-function write(s: EquationsState, act: Act): EquationsState {
-  const text = lineFor(s, act)
-  return text === '' ? s : withLine(s, act, text)
+function write(s: EquationsState, made: Act): EquationsState {
+  const act = inUnits(made, s.units)
+  const text = act ? lineFor(s, act) : ''
+  return act && text !== '' ? withLine(s, act, text) : s
 }
 
 function apply(s: EquationsState, move: EquationsMove): EquationsState {
-  if (move.kind === 'rub') {
-    const last = s.lines.at(-1)
-    if (!last) throw new Refusal('There is no line to take back.')
-    const from = last.act.kind === 'begin' ? ZERO : s.from
-    return { ...s, from, value: last.valueBefore, counts: last.countsBefore, lines: s.lines.slice(0, -1) }
-  }
   return withLine(s, actOf(s, move.line), move.line)
-}
-
-/** Rubbing back is only ever the undoing of a line; its own inverse needs the line that went. */
-function invert(before: EquationsState, move: EquationsMove): EquationsMove {
-  return move.kind === 'write' ? { kind: 'rub' } : { kind: 'write', line: before.lines.at(-1)?.text ?? '' }
 }
 
 function recognise(before: EquationsState, moves: readonly EquationsMove[]): Recognised {
   const [only] = moves
-  return moves.length === 1 && only?.kind === 'write' ? [actOf(before, only.line)] : undefined
+  return moves.length === 1 && only ? [actOf(before, only.line)] : undefined
 }
 
 function parse(text: string): EquationsMove {
-  if (/^rub$/i.test(text.trim())) return { kind: 'rub' }
+  if (/^rub\b/i.test(text.trim())) throw new Refusal('Nothing is rubbed out here.', 'Strike it, or undo.')
   const line = /^write (.+)$/i.exec(text.trim())?.[1]
   if (!line) throw new Refusal('A line is written with: write 52 - 7 = 45.', '', { at: 0, length: text.length })
   return { kind: 'write', line: line.replace(/[−–]/g, '-').replace(/\s+/g, ' ') }
@@ -294,8 +310,11 @@ function parse(text: string): EquationsMove {
 export const equations: Representation<EquationsState, EquationsMove> & { write: typeof write } = {
   id: 'equations',
   title: 'running equations',
+  called: 'running equations',
   kind: 'written',
-  works: ['places'],
+  units: decimal(MAX_DIGITS, MAX_DIGITS),
+  sorts: ['places'],
+  example: 'write 52 - 7 = 45',
   fits: (problem: Problem) =>
     fitWholes(problem, {
       name: 'the page',
@@ -308,21 +327,22 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
     }),
   start: (problem, _, beside) => {
     const whole = beside?.sort === 'whole' || beside?.sort === 'beads'
+    const counted = beside?.sort === 'counting'
     return {
       problem: printProblem(beside?.asked ?? problem),
       answer: answer(beside?.asked ?? problem),
+      quotient: quotientOf(beside?.asked ?? problem),
       value: ZERO,
-      decimals: decimalsIn(problem),
-      counts: noCounts(MAX_DIGITS + decimalsIn(problem)),
+      units: beside?.units ?? (counted ? ones(['one', 'ones']) : decimal(MAX_DIGITS, decimalsIn(problem))),
+      held: [],
       lines: [],
-      plain: beside?.sort === 'counting' || whole,
+      plain: counted || whole,
       parts: beside?.sort === 'parts' || beside?.sort === 'whole',
       whole,
       from: ZERO,
     }
   },
   apply,
-  invert,
   shows: (s) => s.value,
   perform: (s, act) => {
     const line = lineFor(s, act)
@@ -330,6 +350,6 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
   },
   write,
   recognise,
-  print: (move) => (move.kind === 'rub' ? 'rub' : `write ${move.line}`),
+  print: (move) => `write ${move.line}`,
   parse,
 }

@@ -1,5 +1,6 @@
 import type { Act } from '../../act/act'
 import { exact, multiply, negate, sign, toCount, ZERO, type Exact } from '../../number/exact'
+import { decimal } from '../../number/units'
 import { FITS } from '../../problem/fit'
 import { timesNine } from '../../problem/nines'
 import { printProblem, type Problem } from '../../problem/problem'
@@ -37,11 +38,6 @@ function apply(s: NinesState, move: NinesMove): NinesState {
       if (s.folded !== move.finger) throw new Refusal(`Finger ${move.finger} is not folded.`)
       return { ...s, folded: null }
   }
-}
-
-function invert(before: NinesState, move: NinesMove): NinesMove {
-  if (move.kind === 'read') return { kind: 'read', value: before.read }
-  return { kind: move.kind === 'fold' ? 'unfold' : 'fold', finger: move.finger }
 }
 
 function perform(_: NinesState, act: Act): readonly NinesMove[] {
@@ -88,13 +84,15 @@ function why(problem: Problem): string {
 export const nines: Representation<NinesState, NinesMove> = {
   id: 'nines',
   title: 'nines hands',
+  called: 'nines hands',
   kind: 'concrete',
-  works: ['nines'],
+  units: decimal(2),
+  sorts: ['nines'],
+  example: 'fold 4 · unfold 4 · read 36',
   fits: (problem) =>
     timesNine(problem) === undefined ? { fits: false, why: why(problem), instead: ['fingers', 'blocks'] } : FITS,
   start: () => ({ folded: null, read: null }),
   apply,
-  invert,
   shows: (s) => (s.folded === null ? ZERO : multiply(exact(s.folded), NINE)),
   perform,
   recognise,

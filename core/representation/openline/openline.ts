@@ -1,6 +1,7 @@
 import { change, type Act, type BeginAct } from '../../act/act'
 import { add, compare, negate, sign, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
+import { decimal } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
 import { Refusal } from '../../refusal'
 import type { Recognised, Representation } from '../representation'
@@ -23,8 +24,6 @@ export type OpenLineMove =
   | { readonly kind: 'way'; readonly from: Exact; readonly to: Exact }
   | { readonly kind: 'hop'; readonly by: Exact }
   | { readonly kind: 'read'; readonly value: Exact | null }
-  /** Goes back to what stood before; only inverting makes it, and it has no typed form. */
-  | { readonly kind: 'undo'; readonly was: OpenLineState }
 
 /** More hops than any problem here needs. */
 export const MOST_HOPS = 200
@@ -40,8 +39,6 @@ const empty = (s: OpenLineState): boolean => s.start === null && s.begun === nul
 
 function apply(s: OpenLineState, move: OpenLineMove): OpenLineState {
   switch (move.kind) {
-    case 'undo':
-      return move.was
     case 'read':
       return { ...s, read: move.value }
     case 'start':
@@ -82,7 +79,8 @@ function perform(s: OpenLineState, act: Act): readonly OpenLineMove[] {
     case 'join':
     case 'take':
     case 'count':
-    case 'group': {
+    case 'group':
+    case 'share': {
       const by = change(act)
       if (by === ZERO) return []
       // Hopping from a nought that was never set: the line begins there.
@@ -101,7 +99,7 @@ function perform(s: OpenLineState, act: Act): readonly OpenLineMove[] {
 
 function recognise(before: OpenLineState, moves: readonly OpenLineMove[]): Recognised {
   const [move] = moves
-  if (!move || moves.some((m) => m.kind === 'undo')) return undefined
+  if (!move) return undefined
   if (moves.every((m) => m.kind === 'hop')) {
     // Hops the same way are one thing done: ten and ten are twenty.
     const signs = new Set(moves.map((m) => sign(m.by)))
@@ -117,8 +115,6 @@ function recognise(before: OpenLineState, moves: readonly OpenLineMove[]): Recog
 
 function print(move: OpenLineMove): string {
   switch (move.kind) {
-    case 'undo':
-      return 'undone'
     case 'start':
       return `start ${printExact(move.at)}`
     case 'way':
@@ -170,8 +166,11 @@ function parse(text: string): OpenLineMove {
 export const openline: Representation<OpenLineState, OpenLineMove> = {
   id: 'openline',
   title: 'open number line',
+  called: 'the open number line',
   kind: 'drawn',
-  works: ['whole'],
+  units: decimal(MAX_DIGITS, 3),
+  sorts: ['whole'],
+  example: 'start 45 · hop +30 · read 82',
   opening: 'start the line at {number}',
   prefers: ['hops'],
   verbs: { lay: 'start at', join: 'hop', take: 'hop back', thing: ['hop', 'hops'], lands: true },
@@ -189,8 +188,6 @@ export const openline: Representation<OpenLineState, OpenLineMove> = {
       : '',
   start: () => ({ start: null, begun: null, hops: [], read: null }),
   apply,
-  invert: (before, move) =>
-    move.kind === 'read' ? { kind: 'read', value: before.read } : { kind: 'undo', was: before },
   shows,
   perform,
   recognise,

@@ -1,6 +1,8 @@
-import { countsAt, placeName, type Place } from '../../number/places'
+import { countsAt, type Place } from '../../number/places'
+import { rungOf } from '../../number/units'
+import { capital } from '../../number/words'
 import { Refusal } from '../../refusal'
-import { widthOf, type PlacedMaterial, type PlacedMove, type PlacedState, type Zone } from './state'
+import { kindName, unitAt, widthOf, type PlacedMaterial, type PlacedMove, type PlacedState, type Zone } from './state'
 import { canCarry } from './text'
 
 /** A spot on the mat: a zone and one of its columns. */
@@ -37,12 +39,13 @@ function across(m: PlacedMaterial, state: PlacedState, from: Place, count: numbe
   if (from === to) return null
   if (Math.abs(from - to) > 1)
     throw new Refusal(
-      `${from > to ? 'A' : 'Ten'} ${placeName(from, from > to ? 1 : 2)} and the ${placeName(to)} are not next to each other.`,
-      from > to ? `Break it into ${placeName(from - 1)} first.` : `Make ${placeName(from + 1)} first.`,
+      `${capital(kindName(m, from))} and ${kindName(m, to)} are not next to each other.`,
+      from > to ? `Break it into ${kindName(m, from - 1)} first.` : `Make ${kindName(m, from + 1)} first.`,
     )
   if (from > to) return { kind: 'break', place: from, times: count }
   const have = state.mat[from + m.decimals]!
-  if (have < 10)
-    throw new Refusal(`It takes 10 ${placeName(from)} to make one ${placeName(to, 1)}; the mat has ${have}.`)
-  return { kind: 'tie', place: to, times: Math.max(1, Math.floor(count / 10)) }
+  const pile = rungOf(m.units, unitAt(m, to))!.times
+  if (have < pile)
+    throw new Refusal(`It takes ${pile} ${kindName(m, from)} to make one ${kindName(m, to, 1)}; the mat has ${have}.`)
+  return { kind: 'tie', place: to, times: Math.max(1, Math.floor(count / pile)) }
 }

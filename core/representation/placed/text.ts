@@ -1,9 +1,9 @@
 import { capital } from '../../number/words'
-import { placeName, type Place } from '../../number/places'
+import type { Place } from '../../number/places'
 import { printExact } from '../../number/numeral'
 import { Refusal } from '../../refusal'
-import { countsIn, decimalAt, numberAt, placeAt, printCounts, spanOf, wordsOf, type Word } from '../text'
-import { widthOf, type PlacedMaterial, type PlacedMove, type Zone } from './state'
+import { countsIn, decimalAt, kindAt, numberAt, printCounts, spanOf, wordsOf, type Word } from '../text'
+import { aboveOf, kindName, type PlacedMaterial, type PlacedMove, type Zone } from './state'
 
 /** The verb for every way a block can be carried. */
 const VERBS: readonly (readonly [string, Zone, Zone])[] = [
@@ -30,11 +30,11 @@ export function printMove(m: PlacedMaterial, move: PlacedMove): string {
     case 'carry': {
       const verb = VERBS.find(([, f, t]) => f === move.from && t === move.to)
       if (!verb) throw new Error(`no word for carrying from ${move.from} to ${move.to}`)
-      return `${verb[0]} ${printCounts(move.counts, m.decimals)}`
+      return `${verb[0]} ${printCounts(move.counts, m.units)}`
     }
     case 'break':
     case 'tie':
-      return `${move.kind} ${move.times === 1 ? '' : `${move.times} `}${placeName(move.place, move.times)}`
+      return `${move.kind} ${move.times === 1 ? '' : `${move.times} `}${kindName(m, move.place, move.times)}`
   }
 }
 
@@ -57,19 +57,20 @@ export function parseMove(m: PlacedMaterial, text: string): PlacedMove {
       'They know lay, set, push, take, give, return, break, tie and read.',
       spanOf(verb),
     )
-  return { kind: 'carry', from: carry[1], to: carry[2], counts: countsIn(rest, text, widthOf(m), m.decimals) }
+  return { kind: 'carry', from: carry[1], to: carry[2], counts: countsIn(rest, text, m.units) }
 }
 
 function exchangeMove(m: PlacedMaterial, kind: 'break' | 'tie', rest: readonly Word[], text: string): PlacedMove {
   const counted = rest[0] !== undefined && /^\d/.test(rest[0].text)
   const times = counted ? Number(numberAt(rest[0], text)) : 1
   if (times < 1 || times > 99) throw new Refusal(`${times} is no number of pieces to ${kind}.`, '', spanOf(rest[0]!))
-  const place: Place = placeAt(rest[counted ? 1 : 0], text, m.above, m.decimals)
+  const unit = kindAt(rest[counted ? 1 : 0], text, m.units)
+  const place: Place = aboveOf(m) - 1 - m.units.worths.indexOf(unit)
   nothingAfter(rest, counted ? 2 : 1)
   if (kind === 'tie' && place === -m.decimals)
     throw new Refusal(
-      `${capital(placeName(place))} are not tied from anything smaller here.`,
-      'Say tie ten, tie hundred or tie thousand.',
+      `${capital(kindName(m, place))} are not tied from anything smaller here.`,
+      `Say tie ${kindName(m, place + 1, 1)}, or a greater one.`,
       spanOf(rest.at(-1)!),
     )
   return { kind, place, times }

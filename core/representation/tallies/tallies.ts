@@ -11,6 +11,7 @@ export const tallies = counting({
   room: () => 50,
   stores: false,
   setsApart: true,
+  apart: 'Draw one in the next row',
   fits: (problem) =>
     fitCounting(problem, { total: 50, why: 'more than 50 strokes are not counted any more', instead: ['blocks'] }),
 })

@@ -59,6 +59,7 @@ export const touch = counting({
   opening: 'touch the notches of {number}, one after another',
   stores: false,
   setsApart: false,
+  oneWay: true,
   fits,
   allows,
   prefers: ['count-on-from-greater', 'count-back'],

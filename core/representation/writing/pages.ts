@@ -1,9 +1,9 @@
-import { after, change, countsOf, type Act, type AmountAct } from '../../act/act'
+import { after, change, type Act, type AmountAct } from '../../act/act'
 import { wholly } from '../../act/unfold'
 import { owing, stand } from '../../act/standing'
-import { add, exact, multiply, sign, sizeOf, type Exact } from '../../number/exact'
+import { add, sign, sizeOf, type Exact } from '../../number/exact'
 import { printExact } from '../../number/numeral'
-import { onlyPlace, unitOf, type Counts } from '../../number/places'
+import { countOf, ladderOf, worthOf, type Pieces, type Units } from '../../number/units'
 import { parted } from '../parted'
 import { writing, type WritingState } from './writing'
 
@@ -28,6 +28,7 @@ function common(s: WritingState, act: Act): string | undefined {
     // A page has no line for words: what is counted is added or taken as it comes.
     case 'count':
     case 'group':
+    case 'share':
       return running(s, wholly(act))
     case 'begin':
       return ''
@@ -44,35 +45,35 @@ const running = (s: WritingState, act: AmountAct): string =>
  * Counts parted into places, tens of one place as so many of it, the least place first: `10 * 1 + 20`. In the usual order
  * `10 + 10 * 1 = 20` would also be ten ones joined to ten ones.
  */
-const tenfold = (counts: Counts, decimals: number): string =>
-  counts
-    .flatMap((n, p) => {
-      const unit = number(unitOf(p - decimals))
-      return n > 9 ? [`${n} * ${unit}`] : n > 0 ? [number(multiply(exact(n), unitOf(p - decimals)))] : []
-    })
+const tenfold = (pieces: readonly Pieces[], units: Units): string =>
+  [...pieces]
+    .reverse()
+    .map((p) => (isPile(p, units) ? `${p.count} * ${number(p.unit)}` : number(worthOf([p]))))
     .join(' + ')
+
+/** Whether there are so many of a kind that they could be one of the next. */
+const isPile = ({ count, unit }: Pieces, units: Units): boolean =>
+  count >= (ladderOf(units)?.find((r) => r.lower === unit)?.times ?? 10)
 
 /** Part with part, each of its own place: `30 + 40 = 70`; changing the parting: `80 + 5 = 70 + 15`. */
 function byParts(s: WritingState, act: Act): string {
   const shared = common(s, act)
   if (shared !== undefined) return shared
-  const { counts: held, decimals } = s.standing
+  const { held, units } = s.standing
   if (act.kind === 'exchange') {
-    const { counts } = stand(s.problem, s.standing, act)
+    const now = stand(s.problem, s.standing, act).held
     // What was gathered in one line needs no further line for each of its exchanges.
-    if (counts.some((n) => n < 0)) return ''
-    const is = parted(counts, decimals)
+    if (now.some((p) => p.count < 0)) return ''
+    const is = parted(now, units)
     // A made ten that leaves one number alone would look like a sum of two parts; it is written as ten ones.
-    return `${is.includes(' + ') ? parted(held, decimals) : tenfold(held, decimals)} = ${is}`
+    return `${is.includes(' + ') ? parted(held, units) : tenfold(held, units)} = ${is}`
   }
   if (act.kind !== 'join' && act.kind !== 'take') return ''
-  const come = act.pieces && countsOf(act.pieces, held.length, decimals)
-  const place = come && onlyPlace(come)
-  if (place === undefined) return running(s, act)
-  const unit = unitOf(place - decimals)
-  const part: Exact = multiply(exact(held[place] ?? 0), unit)
+  const [come, more] = act.pieces ?? []
+  if (!come || more) return running(s, act)
+  const part = worthOf([{ ...come, count: countOf(held, come.unit) }])
   // More than nine of a place are written as so many of it; as a number they would be parted otherwise.
-  const amount = come![place]! > 9 ? `${come![place]} * ${number(unit)}` : number(act.amount)
+  const amount = isPile(come, units) ? `${come.count} * ${number(come.unit)}` : number(act.amount)
   return `${number(part)} ${signOf(act)} ${amount} = ${number(add(part, change(act)))}`
 }
 
@@ -105,8 +106,9 @@ const overBalance = (s: WritingState, act: Act): string | undefined =>
 export const partials = writing({
   id: 'partials',
   title: 'partial sums',
+  example: 'write 30 + 40 = 70',
   name: 'the page',
-  works: ['parts'],
+  sorts: ['parts'],
   allows: (way) => way === 'apart',
   line: byParts,
 })
@@ -115,8 +117,9 @@ export const partials = writing({
 export const friendly = writing({
   id: 'friendly',
   title: 'friendly numbers',
+  example: 'write 29 + 46 = 30 + 45',
   name: 'the page',
-  works: ['whole'],
+  sorts: ['whole'],
   allows: (way) => way === 'make-friendly' || way === 'over-and-back',
   line: byBalance,
   also: overBalance,
@@ -130,8 +133,10 @@ export const friendly = writing({
 export const splits = writing({
   id: 'splits',
   title: 'split diagram',
+  called: 'the split diagram',
+  example: 'write 45 = 40 + 5',
   name: 'the diagram',
-  works: ['parts', 'whole'],
+  sorts: ['parts', 'whole'],
   allows: (way) => way === 'apart' || way === 'make-friendly' || way === 'hops',
   line: byParts,
 })

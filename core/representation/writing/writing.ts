@@ -1,10 +1,10 @@
-import { amountAct, type Act } from '../../act/act'
+import { inUnits, piecesAct, type Act } from '../../act/act'
 import { owing, stand, standingAtStart, termDone, type Standing } from '../../act/standing'
 import { add, negate, sign, subtract, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
-import { countsAt, digitsOf, placeOfUnit, placeParts } from '../../number/places'
+import { decimal, piecesFor, worthOf } from '../../number/units'
 import { fitWholes, type Sort } from '../../problem/fit'
-import { printProblem, type Problem, type Sign } from '../../problem/problem'
+import { decimalsIn, printProblem, type Problem, type Sign } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { exchangesIn } from '../parted'
 import type { Recognised, Representation, RepresentationId } from '../representation'
@@ -24,17 +24,17 @@ export interface WritingState {
   readonly lines: readonly WrittenPart[]
 }
 
-export type WritingMove =
-  | { readonly kind: 'write'; readonly line: string }
-  /** Goes back to what stood before; only inverting makes it, and it has no typed form. */
-  | { readonly kind: 'undo'; readonly was: WritingState }
+export type WritingMove = { readonly kind: 'write'; readonly line: string }
 
 /** How one page writes: the line of an act, given what stands before it; empty where it writes nothing. */
 export interface Dialect {
   readonly id: RepresentationId
   readonly title: string
+  /** What it is called within a sentence, where that is not just its title. */
+  readonly called?: string
   readonly name: string
-  readonly works: readonly Sort[]
+  readonly example: string
+  readonly sorts: readonly Sort[]
   allows(way: string, problem: Problem): boolean
   line(s: WritingState, act: Act): string
   /** Another true line that a person may write for it. */
@@ -66,8 +66,7 @@ const size = (n: Exact): Exact => (sign(n) < 0 ? negate(n) : n)
 function* partings({ standing }: WritingState, text: string, kind: 'split' | 'gather'): Generator<Act> {
   const [left = [], right = []] = text.split(' = ').map(partsIn)
   const [whole, parts] = kind === 'split' ? [left, right] : [right, left]
-  const { counts, decimals } = standing
-  const held = [...placeParts(counts, decimals)]
+  const held = standing.held.map((p) => worthOf([p]))
   const stands =
     kind === 'split'
       ? standing.laid && (whole[0] === standing.value || whole[0] === size(owing(standing)))
@@ -78,38 +77,37 @@ function* partings({ standing }: WritingState, text: string, kind: 'split' | 'ga
 /** Every act that a line with these numbers could be; each is tried against what the page itself would write for it. */
 function* candidates(d: Dialect, s: WritingState, text: string): Generator<Act> {
   const { standing } = s
-  const { decimals } = standing
-  const width = standing.counts.length
+  const { units } = standing
   const written = [...new Set(text.match(NUMBER) ?? [])].map((n) => valueOf(parseNumeral(n)))
   // What is given from one side to the other stands in a line only as the difference of two of its numbers.
   const given = written.flatMap((a) => written.map((b) => subtract(a, b)).filter((n) => sign(n) > 0))
-  const numbers = [...new Set([...written, ...given])].filter(
-    (n) => (printExact(n).split('.')[1] ?? '').length <= decimals,
-  )
-  if (!standing.laid) for (const n of numbers) yield amountAct('lay', digitsOf(n, width, decimals), decimals)
+  const numbers = [...new Set([...written, ...given])].flatMap((n) => {
+    const pieces = piecesFor(n, units)
+    return pieces ? [{ n, pieces }] : []
+  })
+  if (!standing.laid) for (const { pieces } of numbers) yield piecesAct('lay', pieces)
   // Once nothing is owed, parts that make what stands are put together; before that, they are still worked.
   if (standing.laid && sign(owing(standing)) === 0) {
     yield* partings(s, text, 'gather')
-    yield* exchangesIn(text, standing.counts, decimals)
+    yield* exchangesIn(text, standing.held, units)
   }
   const [, many, unit] = /(\d+) \* ([\d.]+)/.exec(text) ?? []
-  const place = unit ? placeOfUnit(valueOf(parseNumeral(unit))) : undefined
-  if (many && place !== undefined && place >= -decimals)
-    for (const kind of ['join', 'take'] as const)
-      yield amountAct(kind, countsAt(place + decimals, Number(many), width), decimals)
-  for (const n of numbers)
+  const one = unit ? units.worths.find((u) => u === valueOf(parseNumeral(unit))) : undefined
+  if (many && one)
+    for (const kind of ['join', 'take'] as const) yield piecesAct(kind, [{ count: Number(many), unit: one }])
+  for (const { n, pieces } of numbers)
     for (const kind of ['join', 'take'] as const) {
       if (n === ZERO) continue
-      const byPlace = amountAct(kind, digitsOf(n, width, decimals), decimals)
+      const byPlace = piecesAct(kind, pieces)
       const whole: Act = { kind, amount: n }
       // Parts are of one place; a number of several places is worked whole, and on a page of whole numbers every number is.
-      yield* d.works[0] === 'whole' || byPlace.pieces!.length > 1 ? [whole, byPlace] : [byPlace, whole]
+      yield* d.sorts[0] === 'whole' || byPlace.pieces!.length > 1 ? [whole, byPlace] : [byPlace, whole]
     }
-  yield* exchangesIn(text, standing.counts, decimals)
+  yield* exchangesIn(text, standing.held, units)
   yield* partings(s, text, 'gather')
   yield* partings(s, text, 'split')
-  for (const n of numbers) for (const operation of ['+', '-'] as const) yield { kind: 'pose', operation, amount: n }
-  for (const value of [standing.value, ...numbers]) yield { kind: 'read', value }
+  for (const { n } of numbers) for (const operation of ['+', '-'] as const) yield { kind: 'pose', operation, amount: n }
+  for (const value of [standing.value, ...numbers.map(({ n }) => n)]) yield { kind: 'read', value }
 }
 
 /**
@@ -120,8 +118,8 @@ function partedAtOnce({ problem, standing }: WritingState, text: string): readon
   const [whole] = left
   if (left.length !== 1 || !whole || parts.length < 2 || sum(parts) !== whole) return []
   const split: Act = { kind: 'split', whole, parts }
-  const { counts, decimals } = standing
-  if (!standing.laid) return [amountAct('lay', digitsOf(whole, counts.length, decimals), decimals), split]
+  const pieces = piecesFor(whole, standing.units)
+  if (!standing.laid) return pieces ? [piecesAct('lay', pieces), split] : []
   const term = problem.terms[standing.begun - 1]
   const asked = term && (term.operation === '+' || term.operation === '-') && valueOf(term.number) === whole
   return asked && termDone(standing) ? [{ kind: 'pose', operation: term.operation as Sign, amount: whole }, split] : []
@@ -155,7 +153,6 @@ function actsOf(d: Dialect, s: WritingState, text: string): readonly Act[] | nul
 }
 
 function apply(d: Dialect, s: WritingState, move: WritingMove): WritingState {
-  if (move.kind === 'undo') return move.was
   const acts = actsOf(d, s, move.line)
   return {
     ...s,
@@ -168,7 +165,6 @@ function apply(d: Dialect, s: WritingState, move: WritingMove): WritingState {
 function recognise(d: Dialect, before: WritingState, moves: readonly WritingMove[]): Recognised {
   let state = before
   for (const [i, move] of moves.entries()) {
-    if (move.kind !== 'write') return undefined
     const acts = actsOf(d, state, move.line)
     const [left = '', wrote = ''] = move.line.split(' = ')
     if (i === moves.length - 1) return acts ?? { soFar: [], owed: { kind: 'false-line', left, wrote } }
@@ -188,8 +184,11 @@ function parse(text: string): WritingMove {
 export const writing = (d: Dialect): Representation<WritingState, WritingMove> => ({
   id: d.id,
   title: d.title,
+  called: d.called ?? d.title,
   kind: 'written',
-  works: d.works,
+  units: decimal(MAX_DIGITS, 3),
+  sorts: d.sorts,
+  example: d.example,
   opening: 'write the first line: start with {number}',
   allows: d.allows,
   ...(d.cannotShow ? { cannotShow: d.cannotShow } : {}),
@@ -204,17 +203,17 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
   start: (problem, _, beside) => ({
     problem,
     asked: printProblem(beside?.asked ?? problem),
-    standing: standingAtStart(problem, MAX_DIGITS + 1),
+    standing: standingAtStart(problem, decimal(MAX_DIGITS + 1, decimalsIn(problem))),
     lines: [],
   }),
   apply: (s, move) => apply(d, s, move),
-  invert: (before) => ({ kind: 'undo', was: before }),
   shows: (s) => s.standing.value,
   perform: (s, act) => {
-    const line = d.line(s, act)
+    const own = inUnits(act, s.standing.units)
+    const line = own ? d.line(s, own) : ''
     return line === '' ? [] : [{ kind: 'write', line }]
   },
   recognise: (before, moves) => recognise(d, before, moves),
-  print: (move) => (move.kind === 'undo' ? 'undone' : `write ${move.line}`),
+  print: (move) => `write ${move.line}`,
   parse,
 })

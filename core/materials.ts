@@ -1,0 +1,25 @@
+/** Every material's id, in the order in which a teacher is offered them. This one list decides it. */
+export const REPRESENTATION_IDS = [
+  'blocks',
+  'chips',
+  'drawn',
+  'fingers',
+  'nines',
+  'counters',
+  'tallies',
+  'plates',
+  'joints',
+  'touch',
+  'touch-columns',
+  'columns',
+  'openline',
+  'partials',
+  'friendly',
+  'splits',
+  'abacus',
+  'two-five',
+  'frame',
+  'stay-put',
+  'equations',
+] as const
+export type RepresentationId = (typeof REPRESENTATION_IDS)[number]

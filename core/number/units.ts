@@ -1,0 +1,183 @@
+import {
+  add,
+  compare,
+  divide,
+  exact,
+  isWhole,
+  multiply,
+  sign,
+  subtract,
+  timesIn,
+  toCount,
+  ZERO,
+  type Exact,
+} from './exact'
+import type { Numeral } from './numeral'
+import { BRITISH, partsName } from './words'
+import { placeName, placeOfUnit, unitOf, type Counts, type Place } from './places'
+
+/** So many pieces of one worth: `{ count: 7, unit: '1' }` is seven ones. */
+export interface Pieces {
+  readonly count: number
+  readonly unit: Exact
+}
+
+/** One of a kind, and several: `['sheaf', 'sheaves']`. */
+export type Name = readonly [string, string]
+
+/** What the pieces of one material are worth, and what they are called there. Plain data, owned by its material. */
+export interface Units {
+  /** What one piece of each kind is worth, the greatest first; no two alike. */
+  readonly worths: readonly Exact[]
+  /** The material's own names, by worth; what has none is called by its place (`tens`) or its part (`eighths`). */
+  readonly names?: Readonly<Record<string, Name>>
+  /** How many places after the point its numbers are always written with: two of money. */
+  readonly decimals?: number
+}
+
+const decimals = new Map<string, Units>()
+
+/** Places of tens: `above` of them from the ones up, `below` after the point. The same places are always the same object. */
+export function decimal(above: number, below = 0): Units {
+  const key = `${above}.${below}`
+  const known = decimals.get(key)
+  if (known) return known
+  const made: Units = { worths: Array.from({ length: above + below }, (_, i) => unitOf(above - 1 - i)) }
+  decimals.set(key, made)
+  return made
+}
+
+/** Things that count one each. */
+export const ones = (name: Name): Units => ({ worths: [exact(1)], names: { '1': name } })
+
+/** Plus ones and minus ones. */
+export const SIGNED: Units = {
+  worths: [exact(1), exact(-1)],
+  names: { '1': ['plus', 'pluses'], '-1': ['minus', 'minuses'] },
+}
+
+/** A whole and equal parts of it: `parts(2, 4, 8)` is wholes, halves, fourths and eighths. */
+export const parts = (...denominators: readonly number[]): Units => ({
+  worths: [exact(1), ...[...denominators].sort((a, b) => a - b).map((n) => exact(`1/${n}`))],
+})
+
+/** Coins by their face value, in the smaller unit of the currency. */
+export const coins = (values: readonly number[], names: Readonly<Record<string, Name>>): Units => ({
+  worths: [...values].sort((a, b) => b - a).map((n) => exact(n)),
+  names,
+})
+
+/** What pieces are worth together. */
+export const worthOf = (pieces: readonly Pieces[]): Exact =>
+  pieces.reduce<Exact>((total, { count, unit }) => add(total, count === 1 ? unit : multiply(exact(count), unit)), ZERO)
+
+/** How many of one kind there are. */
+export const countOf = (pieces: readonly Pieces[], unit: Exact): number =>
+  pieces.find((p) => p.unit === unit)?.count ?? 0
+
+/** a + times × b, kind by kind, the greatest first; kinds of which there are none are left out. */
+export function addPieces(a: readonly Pieces[], b: readonly Pieces[], times = 1): readonly Pieces[] {
+  const sum: Pieces[] = []
+  const put = (count: number, unit: Exact): void => {
+    if (count !== 0) sum.push({ count, unit })
+  }
+  let [i, j] = [0, 0]
+  while (i < a.length || j < b.length) {
+    const [x, y] = [a[i], b[j]]
+    const order = !x ? 1 : !y ? -1 : compare(y.unit, x.unit)
+    if (order < 0) put(x!.count, x!.unit)
+    else if (order > 0) put(times * y!.count, y!.unit)
+    else put(x!.count + times * y!.count, x!.unit)
+    if (order <= 0) i += 1
+    if (order >= 0) j += 1
+  }
+  return sum
+}
+
+/** As many of each the other way round. */
+export const opposite = (pieces: readonly Pieces[]): readonly Pieces[] => addPieces([], pieces, -1)
+
+/** Whether pieces are the same, kind by kind. */
+export const samePieces = (a: readonly Pieces[], b: readonly Pieces[]): boolean =>
+  a.length === b.length && a.every((p, i) => p.unit === b[i]!.unit && p.count === b[i]!.count)
+
+/** Counts of each kind of a material, the lowest first, as pieces; and back. */
+export const asPieces = (counts: Counts, { worths }: Units): readonly Pieces[] =>
+  counts.flatMap((count, i) => (count ? [{ count, unit: worths[worths.length - 1 - i]! }] : [])).reverse()
+export const asCounts = (pieces: readonly Pieces[], { worths }: Units): Counts =>
+  worths.map((unit) => countOf(pieces, unit)).reverse()
+
+/** Whether a material has pieces of every one of these kinds. */
+export const has = (units: Units, pieces: readonly Pieces[]): boolean =>
+  pieces.every((p) => units.worths.includes(p.unit))
+
+/** A number as pieces of a material, as few as can be taken from the greatest down; undefined where they do not make it. */
+export function piecesFor(value: Exact, { worths }: Units): readonly Pieces[] | undefined {
+  const found: Pieces[] = []
+  let left = value
+  for (const unit of worths) {
+    if (left === ZERO) break
+    if (sign(unit) !== sign(left)) continue
+    const count = timesIn(left, unit)
+    if (count === 0) continue
+    found.push({ count, unit })
+    left = subtract(left, multiply(exact(count), unit))
+  }
+  return left === ZERO ? found : undefined
+}
+
+/**
+ * A written number as pieces: 4/8 is four eighths, not a half, where the material has eighths; everything else as few pieces as can
+ * be. Undefined where the pieces do not make it.
+ */
+export function piecesOfNumeral(numeral: Numeral, value: Exact, units: Units): readonly Pieces[] | undefined {
+  if (numeral.form !== 'fraction') return piecesFor(value, units)
+  const one = exact(`1/${numeral.denominator}`)
+  const whole = exact(numeral.whole || '0')
+  if (!units.worths.includes(one)) return piecesFor(value, units)
+  const way = numeral.negative ? -1 : 1
+  const pieces = [
+    { count: way * Number(whole), unit: exact(1) },
+    { count: way * Number(numeral.numerator), unit: one },
+  ].filter((p) => p.count !== 0)
+  return has(units, pieces) ? pieces : piecesFor(value, units)
+}
+
+/** A step of a ladder: one of a kind is as much as `times` of the next lower kind. */
+export interface Rung {
+  readonly unit: Exact
+  readonly lower: Exact
+  readonly times: number
+}
+
+const ladders = new WeakMap<Units, readonly Rung[] | null>()
+
+/** The kinds of a material as a ladder, where each is so many whole ones of the next lower, from the lowest up; undefined where not. */
+export function ladderOf(units: Units): readonly Rung[] | undefined {
+  const known = ladders.get(units)
+  if (known !== undefined) return known ?? undefined
+  const { worths } = units
+  const rungs = worths.slice(0, -1).map((unit, i): Rung | null => {
+    const lower = worths[i + 1]!
+    const times = divide(unit, lower)
+    return isWhole(times) && sign(times) > 0 && times !== '1' ? { unit, lower, times: toCount(times) } : null
+  })
+  const ladder = rungs.every((r): r is Rung => r !== null) ? rungs.reverse() : null
+  ladders.set(units, ladder)
+  return ladder ?? undefined
+}
+
+/** The rung on which a kind stands above another; undefined for the lowest kind, and where there is no ladder. */
+export const rungOf = (units: Units, unit: Exact): Rung | undefined => ladderOf(units)?.find((r) => r.unit === unit)
+
+/** What one piece of a kind is called in a material, or several. `ones` is the class's word for ones. */
+export function pieceName(unit: Exact, count: number, units: Units | undefined, ones: Name = ['one', 'ones']): string {
+  const several = Math.abs(count) === 1 ? 0 : 1
+  const own = units?.names?.[unit]
+  if (own) return own[several]
+  if (unit === '1') return ones[several]
+  const place: Place | undefined = placeOfUnit(unit)
+  if (place !== undefined) return placeName(place, several === 0 ? 1 : 2)
+  const part = /^(-?)1\/(\d+)$/.exec(unit)
+  return part ? `${part[1] ? 'minus ' : ''}${partsName(BigInt(part[2]!), BRITISH, several === 1)}` : unit
+}

@@ -1,0 +1,254 @@
+import {
+  exchangeAct,
+  isMaking,
+  piecesAct,
+  plainPieces,
+  sameExchange,
+  type Act,
+  type AmountAct,
+  type ShareAct,
+} from '../../act/act'
+import { exchangesInPlaces } from '../../act/exchanges'
+import { unfold, wholly } from '../../act/unfold'
+import { compare, exact, isWhole, sign, toCount, ZERO } from '../../number/exact'
+import { printExact, printNumeral, valueOf } from '../../number/numeral'
+import {
+  addCounts,
+  countsAt,
+  isEmpty,
+  onlyPlace,
+  placeName,
+  placeOfUnit,
+  unitOf,
+  type Counts,
+} from '../../number/places'
+import { asCounts, asPieces, piecesFor } from '../../number/units'
+import { capital } from '../../number/words'
+import { FITS, type Fit } from '../../problem/fit'
+import type { Problem } from '../../problem/problem'
+import { Refusal } from '../../refusal'
+import { performAll, type Recognised, type Representation } from '../representation'
+import {
+  emptyPlates,
+  GREATEST,
+  MOST_PLATES,
+  ROOM,
+  shows,
+  UNITS,
+  waiting,
+  WIDTH,
+  type PlatesMove,
+  type PlatesState,
+} from './state'
+import { parseMove, printMove } from './text'
+
+/** Counts after some came (`way` 1) or went (−1). @throws Refusal where there are too few, or no room. */
+function changed(held: Counts, counts: Counts, way: 1 | -1, where: string): Counts {
+  const next = addCounts(held, counts, way)
+  for (const [place, n] of next.entries()) {
+    const have = held[place] ?? 0
+    if (n < 0) {
+      const there = have === 0 ? `no ${placeName(place)}` : `only ${have} ${placeName(place, have)}`
+      const above = held.findIndex((m, p) => p > place && m > 0)
+      throw new Refusal(
+        `There ${have === 1 ? 'is' : 'are'} ${there} ${where}; ${counts[place]} ${counts[place] === 1 ? 'is' : 'are'} wanted.`,
+        where === 'in hand' && above > 0 ? `Break one ${placeName(above, 1)} first.` : '',
+      )
+    }
+    if (n > ROOM) throw new Refusal(`There is room for ${ROOM} ${placeName(place)} ${where}.`)
+  }
+  return next
+}
+
+function apply(s: PlatesState, move: PlatesMove): PlatesState {
+  switch (move.kind) {
+    case 'read':
+      return { ...s, read: move.value === null ? null : { value: move.value, remainder: move.remainder } }
+    case 'lay':
+    case 'return':
+      return { ...s, hand: changed(s.hand, move.counts, move.kind === 'lay' ? 1 : -1, 'in hand') }
+    case 'break':
+    case 'tie': {
+      const [one, ten] = [countsAt(move.place, move.times, WIDTH), countsAt(move.place - 1, 10 * move.times, WIDTH)]
+      const [goes, comes] = move.kind === 'break' ? [one, ten] : [ten, one]
+      return { ...s, hand: changed(changed(s.hand, goes, -1, 'in hand'), comes, 1, 'in hand') }
+    }
+    case 'deal':
+    case 'collect': {
+      const [out, way] = move.kind === 'deal' ? [-1 as const, 1 as const] : [1 as const, -1 as const]
+      const all = move.counts.map((n) => n * s.plates.length)
+      const plates = s.plates.map((plate) => changed(plate, move.counts, way, 'on each plate'))
+      return { ...s, hand: changed(s.hand, all, out, 'in hand'), plates }
+    }
+    case 'put':
+    case 'pick': {
+      const plate = s.plates[move.plate - 1]
+      if (!plate) throw new Refusal(`There is no plate ${move.plate}.`, `The plates are 1 to ${s.plates.length}.`)
+      const [out, way] = move.kind === 'put' ? [-1 as const, 1 as const] : [1 as const, -1 as const]
+      const next = changed(plate, move.counts, way, `on plate ${move.plate}`)
+      return {
+        ...s,
+        hand: changed(s.hand, move.counts, out, 'in hand'),
+        plates: s.plates.map((p, i) => (i === move.plate - 1 ? next : p)),
+      }
+    }
+  }
+}
+
+function perform(s: PlatesState, act: Act): readonly PlatesMove[] {
+  switch (act.kind) {
+    case 'read':
+      return [{ kind: 'read', value: act.value, remainder: act.remainder ?? null }]
+    case 'pose':
+    case 'split':
+    case 'gather':
+    case 'begin':
+      return []
+    case 'exchange': {
+      const [one] = isMaking(act) ? act.to : act.from
+      const place = one && placeOfUnit(one.unit)
+      if (!one || place === undefined || !sameExchange(act, exchangeAct(place, isMaking(act), one.count)))
+        throw new Refusal('In the hand one is broken into ten of the next lower kind, or ten are tied.')
+      const move: PlatesMove = { kind: isMaking(act) ? 'tie' : 'break', place, times: one.count }
+      apply(s, move)
+      return [move]
+    }
+    case 'share':
+      return share(s, act)
+    case 'count':
+    case 'group':
+      return perform(s, wholly(act))
+    case 'lay':
+    case 'join':
+    case 'take':
+      if (!plainPieces(act) && act.kind !== 'lay')
+        return performAll(perform, apply, s, unfold(act, asPieces(s.hand, UNITS), UNITS))
+      return amount(s, act)
+  }
+}
+
+function amount(s: PlatesState, act: AmountAct): readonly PlatesMove[] {
+  const pieces = act.pieces ?? piecesFor(act.amount, UNITS)
+  if (!pieces) throw new Refusal(`Hundreds, tens and ones do not make ${printExact(act.amount)}.`)
+  const counts = asCounts(pieces, UNITS)
+  if (isEmpty(counts)) return []
+  const move: PlatesMove = { kind: act.kind === 'take' ? 'return' : 'lay', counts }
+  apply(s, move)
+  return [move]
+}
+
+/** Dealt to every plate at once; to fewer, plate by plate to those that have least (or back from those that have most). */
+function share(s: PlatesState, act: ShareAct): readonly PlatesMove[] {
+  const counts = asCounts(act.each, UNITS)
+  const gives = counts.every((n) => n >= 0)
+  const size = counts.map(Math.abs)
+  const among = toCount(act.among)
+  if (among > s.plates.length || (!gives && counts.some((n) => n > 0)))
+    throw new Refusal(`There are ${s.plates.length} plates here.`)
+  if (among === s.plates.length) {
+    const move: PlatesMove = { kind: gives ? 'deal' : 'collect', counts: size }
+    apply(s, move)
+    return [move]
+  }
+  const has = (plate: Counts): number => plate.reduce((n, c, place) => n + (size[place] ? c : 0), 0)
+  const order = s.plates.map((p, i) => ({ plate: i + 1, has: has(p) }))
+  order.sort((a, b) => (gives ? a.has - b.has : b.has - a.has))
+  const chosen = order.slice(0, among).map((o) => o.plate)
+  const moves = chosen
+    .sort((a, b) => a - b)
+    .map((plate): PlatesMove => ({ kind: gives ? 'put' : 'pick', counts: size, plate }))
+  moves.reduce(apply, s)
+  return moves
+}
+
+/** What each plate has got since, the same for as many plates as got the same: one act for each such gain. */
+function shares(before: PlatesState, now: PlatesState): readonly ShareAct[] {
+  const found: { gain: Counts; among: number }[] = []
+  for (const [i, plate] of now.plates.entries()) {
+    const gain = addCounts(plate, before.plates[i]!, -1)
+    const same = found.find((f) => isEmpty(addCounts(f.gain, gain, -1)))
+    if (same) same.among += 1
+    else if (!isEmpty(gain)) found.push({ gain, among: 1 })
+  }
+  return found.map(({ gain, among }) => ({ kind: 'share', each: asPieces(gain, UNITS), among: exact(among) }))
+}
+
+function recognise(before: PlatesState, moves: readonly PlatesMove[]): Recognised {
+  const last = moves.at(-1)
+  if (!last) return undefined
+  if (last.kind === 'read')
+    return moves.length === 1 && last.value !== null
+      ? [{ kind: 'read', value: last.value, ...(last.remainder === null ? {} : { remainder: last.remainder }) }]
+      : undefined
+  const only = (...kinds: PlatesMove['kind'][]): boolean => moves.every((m) => kinds.includes(m.kind))
+  const now = moves.reduce(apply, before)
+  const grown = addCounts(now.hand, before.hand, -1)
+  if (only('deal', 'collect', 'put', 'pick')) {
+    // Of one kind at a time: when tens are dealt, the ones are another thing.
+    if (onlyPlace(moves.reduce<Counts>((all, m) => ('counts' in m ? addCounts(all, m.counts) : all), [])) === undefined)
+      return moves.length === 1 ? shares(before, now) : undefined
+    const left = waiting(now)
+    const made = shares(before, now)
+    if (left.length > 0) {
+      const place = onlyPlace(addCounts(now.hand, before.hand, -1)) ?? 0
+      const short = now.hand[place]! < left.length ? { count: now.hand[place]!, unit: unitOf(place) } : null
+      return { soFar: made, owed: { kind: 'uneven', plates: left, short } }
+    }
+    return made.length > 0 ? made : { soFar: [], owed: { kind: 'nothing' } }
+  }
+  if (only('break', 'tie')) return isEmpty(grown) ? undefined : exchangesInPlaces(grown)
+  if (only('lay')) {
+    const untouched = [before.hand, ...before.plates].every(isEmpty)
+    return [piecesAct(untouched ? 'lay' : 'join', asPieces(grown, UNITS))]
+  }
+  // What goes back to the store was too much, or is missing now: that is said when it is read.
+  if (only('return'))
+    return { soFar: [piecesAct('take', asPieces(addCounts([], grown, -1), UNITS))], owed: { kind: 'nothing' } }
+  return undefined
+}
+
+function fits({ first, terms, groups }: Problem): Fit {
+  const no = (why: string, instead: Extract<Fit, { fits: false }>['instead'] = []): Fit => ({
+    fits: false,
+    why,
+    instead,
+  })
+  const [term] = terms
+  if (groups || terms.length !== 1 || term?.operation !== '/')
+    return no('Plates are for sharing out: they divide, and nothing else.', ['blocks', 'chips'])
+  const [dividend, divisor] = [valueOf(first), valueOf(term.number)]
+  for (const [number, value] of [
+    [first, dividend],
+    [term.number, divisor],
+  ] as const)
+    if (!isWhole(value) || sign(value) < 0)
+      return no(`${capital(printNumeral(number))} is not a whole number from nought up, and plates share whole things.`)
+  if (compare(dividend, exact(GREATEST)) > 0)
+    return no(`${printExact(dividend)} is too much to deal out by hand: plates share up to ${GREATEST}.`)
+  if (divisor === ZERO) return no('Nothing can be shared among no plates.')
+  if (compare(divisor, exact(MOST_PLATES)) > 0)
+    return no(`${printExact(divisor)} plates are too many to see at once; there is room for ${MOST_PLATES}.`, [
+      'fingers',
+    ])
+  return FITS
+}
+
+/** Sharing out: what is in hand is dealt onto plates, the same to each; what does not go round stays in hand. */
+export const plates: Representation<PlatesState, PlatesMove> = {
+  id: 'plates',
+  title: 'plates',
+  called: 'plates',
+  kind: 'concrete',
+  units: UNITS,
+  sorts: ['sharing'],
+  opening: 'take {number} in hand: drag {pieces} from the store',
+  example: 'lay 612 · break hundred · deal 8 tens · read 87 r 3',
+  fits,
+  start: ({ terms }) => emptyPlates(Math.min(MOST_PLATES, Math.max(1, toCount(valueOf(terms[0]!.number))))),
+  apply,
+  shows,
+  perform,
+  recognise,
+  print: printMove,
+  parse: parseMove,
+}

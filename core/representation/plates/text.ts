@@ -1,0 +1,88 @@
+import type { Exact } from '../../number/exact'
+import { placeName } from '../../number/places'
+import { Refusal } from '../../refusal'
+import { countsIn, numberAt, placeAt, printCounts, spanOf, wordsOf, type Word } from '../text'
+import { MOST_PLATES, UNITS, WIDTH, type PlatesMove } from './state'
+
+const KNOWS = 'Plates know lay, return, break, tie, deal, collect, put, pick and read.'
+
+/** `lay 612`, `break hundred`, `deal 8 tens`, `put 1 ten on 3`, `pick 1 ten from 3`, `collect 1 one`, `read 87 r 3`. */
+export function printMove(move: PlatesMove): string {
+  switch (move.kind) {
+    case 'lay':
+    case 'return':
+    case 'deal':
+    case 'collect':
+      return `${move.kind} ${printCounts(move.counts, UNITS)}`
+    case 'put':
+      return `put ${printCounts(move.counts, UNITS)} on ${move.plate}`
+    case 'pick':
+      return `pick ${printCounts(move.counts, UNITS)} from ${move.plate}`
+    case 'break':
+    case 'tie':
+      return `${move.kind} ${move.times === 1 ? '' : `${move.times} `}${placeName(move.place, move.times)}`
+    case 'read':
+      if (move.value === null) return 'unread'
+      return `read ${move.value}${move.remainder === null ? '' : ` r ${move.remainder}`}`
+  }
+}
+
+/** Reads a typed move. @throws Refusal with the place in the text. */
+export function parseMove(text: string): PlatesMove {
+  const words = wordsOf(text)
+  const [verb, ...rest] = words
+  if (!verb) throw new Refusal('There is no move yet.', 'Type one, like: deal 8 tens.', { at: 0, length: 0 })
+  switch (verb.text) {
+    case 'unread':
+      nothingAfter(rest, 0)
+      return { kind: 'read', value: null, remainder: null }
+    case 'read':
+      return reading(rest, text)
+    case 'lay':
+    case 'return':
+    case 'deal':
+    case 'collect':
+      return { kind: verb.text, counts: countsIn(rest, text, UNITS) }
+    case 'break':
+    case 'tie':
+      return exchange(verb.text, rest, text)
+    case 'put':
+    case 'pick': {
+      const at = rest.findLastIndex((w) => w.text === (verb.text === 'put' ? 'on' : 'from'))
+      if (at < 0)
+        throw new Refusal(`“${verb.text}” needs the plate.`, 'Like: put 1 ten on 3.', { at: text.length, length: 0 })
+      const named = rest[at + 1]
+      const plate = Number(numberAt(named, text))
+      nothingAfter(rest, at + 2)
+      if (plate < 1 || plate > MOST_PLATES) throw new Refusal(`There is no plate ${plate}.`, '', named && spanOf(named))
+      return { kind: verb.text, counts: countsIn(rest.slice(0, at), text, UNITS), plate }
+    }
+  }
+  throw new Refusal(`Plates have no move “${verb.text}”.`, KNOWS, spanOf(verb))
+}
+
+/** `read 87`, `read 87 r 3`, `read 87 and 3 left`. */
+function reading(rest: readonly Word[], text: string): PlatesMove {
+  const value = numberAt(rest[0], text) as Exact
+  const more = rest.slice(1).filter((w) => !['r', 'remainder', 'rest', 'and', 'left', 'over'].includes(w.text))
+  nothingAfter(more, 1)
+  const says = rest.length > 1
+  return { kind: 'read', value, remainder: says ? (numberAt(more[0], text) as Exact) : null }
+}
+
+function exchange(kind: 'break' | 'tie', rest: readonly Word[], text: string): PlatesMove {
+  const counted = rest[0] !== undefined && /^\d/.test(rest[0].text)
+  const times = counted ? Number(numberAt(rest[0], text)) : 1
+  if (times < 1 || times > 99) throw new Refusal(`${times} is no number of pieces to ${kind}.`, '', spanOf(rest[0]!))
+  const word = rest[counted ? 1 : 0]
+  const place = placeAt(word, text, WIDTH)
+  nothingAfter(rest, counted ? 2 : 1)
+  if (place === 0)
+    throw new Refusal('Ones are not made of anything smaller here.', 'Say ten or hundred.', word && spanOf(word))
+  return { kind, place, times }
+}
+
+function nothingAfter(words: readonly Word[], from: number): void {
+  const extra = words[from]
+  if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
+}
