@@ -36,6 +36,26 @@ module.exports = {
       { path: '^core/rehearse/' },
       { pathNot: ['^core/', '^node_modules/(fraction\\.js|ts-fsrs)/'] },
     ),
+    rule(
+      'through-the-front-door',
+      { path: '^(app|server|shared|workers|demo)/', pathNot: '^app/(components/mats/|components/shelf/|mats\\.ts$)' },
+      {
+        path: '^core/',
+        pathNot: [
+          '^core/index\\.ts$',
+          '^core/(course|rehearse|representation/abacus|representation/touch)/index\\.ts$',
+        ],
+      },
+    ),
+    // A mat takes what its drawing needs from the folder of its own material.
+    rule(
+      'mats-know-their-materials',
+      { path: '^app/(components/mats/|components/shelf/|mats\\.ts$)' },
+      {
+        path: '^core/',
+        pathNot: ['^core/index\\.ts$', '^core/(course|rehearse)/index\\.ts$', '^core/representation/'],
+      },
+    ),
     rule('workers-know-the-core', { path: '^workers/' }, { pathNot: ['^(core|workers)/'] }),
     rule(
       'representations-apart',

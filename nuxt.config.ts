@@ -29,7 +29,7 @@ export default defineNuxtConfig({
     'primeicons/primeicons.css',
     '~/assets/main.css',
   ],
-  components: [{ path: '~/components', pathPrefix: false }],
+  components: [{ path: '~/components', pathPrefix: false, extensions: ['vue'] }],
   primevue: {
     autoImport: false,
     importTheme: { as: 'SettTheme', from: '~/assets/theme' },

@@ -1,12 +1,18 @@
 import type { Component } from 'vue'
-import type { BeadMove } from '../core/act/beads'
-import type { Act } from '../core/act/act'
-import type { Standing } from '../core/act/standing'
-import { sign } from '../core/number/exact'
-import { printNumeral } from '../core/number/numeral'
-import type { Setup } from '../core/plan/setup'
-import { decimalsIn, totals } from '../core/problem/problem'
-import type { Mode } from '../core/record/bench'
+import {
+  type Act,
+  type BeadMove,
+  decimalsIn,
+  hasMat,
+  type Mode,
+  packOf,
+  printNumeral,
+  type RepresentationId,
+  type Setup,
+  sign,
+  type Standing,
+  totals,
+} from '../core/index'
 import type { AbacusState } from '../core/representation/abacus/frame'
 import { BLOCKS } from '../core/representation/blocks/blocks'
 import { CHIPS } from '../core/representation/chips/chips'
@@ -17,10 +23,7 @@ import type { NinesState } from '../core/representation/nines/nines'
 import type { OpenLineState } from '../core/representation/openline/openline'
 import type { PlacedMaterial, PlacedState } from '../core/representation/placed/state'
 import type { PlatesState } from '../core/representation/plates/state'
-import { hasMat } from '../core/representation/index'
-import type { RepresentationId } from '../core/representation/representation'
 import type { WritingState } from '../core/representation/writing/writing'
-import { packOf } from '../core/speech/words'
 import { exchangeIn } from './utils/lit'
 
 /** What there is to be seen of one material: at the bench, beside it, or on a board. */
@@ -77,7 +80,7 @@ const works = ({ mode }: MatView): boolean => mode !== 'show'
 
 const placed = (material: PlacedMaterial): Mat =>
   mat(
-    () => import('./components/bench/PlacedMat.vue'),
+    () => import('./components/mats/placed/PlacedMat.vue'),
     (v) => ({
       material,
       state: v.state as PlacedState,
@@ -96,7 +99,7 @@ const placed = (material: PlacedMaterial): Mat =>
   )
 const beads = (touch = false): Mat =>
   mat(
-    () => import('./components/bench/AbacusMat.vue'),
+    () => import('./components/mats/beads/AbacusMat.vue'),
     (v) => ({
       state: v.state as AbacusState,
       works: works(v),
@@ -118,8 +121,10 @@ const worked = <State>({ state, setup, standing, mode, newest }: MatView) => ({
   mode,
   newest,
 })
-const counting = mat(() => import('./components/bench/CountingMat.vue'), worked<CountingState>, { small: false })
-const writing = mat(() => import('./components/bench/WritingMat.vue'), worked<WritingState>)
+const counting = mat(() => import('./components/mats/counting/CountingMat.vue'), worked<CountingState>, {
+  small: false,
+})
+const writing = mat(() => import('./components/mats/writing/WritingMat.vue'), worked<WritingState>)
 
 /** Every material that has a mat. Running equations have none: they are the page. */
 const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
@@ -130,7 +135,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   frame: beads(),
   'stay-put': beads(true),
   drawn: mat(
-    () => import('./components/bench/DrawnMat.vue'),
+    () => import('./components/mats/drawn/DrawnMat.vue'),
     (v) => ({
       state: v.state as DrawnState,
       places: v.places,
@@ -141,7 +146,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     }),
   ),
   openline: mat(
-    () => import('./components/bench/OpenLineMat.vue'),
+    () => import('./components/mats/line/OpenLineMat.vue'),
     (v) => ({ state: v.state as OpenLineState, setup: v.setup, works: works(v), newest: v.newest }),
   ),
   partials: writing,
@@ -164,12 +169,12 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     { worth: 'none', small: false },
   ),
   nines: mat(
-    () => import('./components/bench/NinesMat.vue'),
+    () => import('./components/mats/nines/NinesMat.vue'),
     (v) => ({ state: v.state as NinesState, mode: v.mode, newest: v.newest }),
     { small: false },
   ),
   columns: mat(
-    () => import('./components/bench/ColumnSheet.vue'),
+    () => import('./components/mats/columns/ColumnSheet.vue'),
     (v) => ({
       state: v.state as ColumnsState,
       writable: works(v),
@@ -182,7 +187,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     { lies: 'sheet' },
   ),
   'touch-columns': mat(
-    () => import('./components/bench/TouchSheet.vue'),
+    () => import('./components/mats/columns/TouchSheet.vue'),
     (v) => ({
       state: v.state as ColumnsState,
       setup: v.setup,

@@ -1,4 +1,8 @@
-/** The core's front door. What stands here is stable; what is behind it is free to change. */
+/**
+ * The core's front door: what the app, the server and the workers take from the core, they take from here, from the doors of its
+ * courses (course/index.ts) and of rehearsing (rehearse/index.ts), and a mat from the folder of its own material. What is behind the
+ * doors is free to change. Everything is synchronous.
+ */
 import { toProblem } from './problem/parse'
 import type { Problem } from './problem/problem'
 import { offersFor, type Offer } from './representation/index'
@@ -6,12 +10,74 @@ import type { RepresentationId } from './representation/representation'
 import { waysOf, type WayOffer } from './way/index'
 import { REPRESENTATIONS } from './representation/index'
 
+export { type Act, exchangeAct } from './act/act'
+export type { BeadFinger, BeadMove, BeadRule } from './act/beads'
+export { allDone, stand, type Standing } from './act/standing'
+export {
+  type AbacusChoices,
+  type Choices,
+  type ComplementNames,
+  DEFAULT_CHOICES,
+  type Digit,
+  ENGLISHES,
+  EQUALS_WORDS,
+  EXCHANGE_WORDS,
+  type Finger,
+  FINGERS,
+  type Hand,
+  marksOf,
+  MINUS_WORDS,
+  NEGATIVES,
+  ONES_WORDS,
+  PLUS_WORDS,
+  withDefaults,
+  WORD_SETS,
+  type Words,
+} from './choices'
+export { REPRESENTATION_IDS, type RepresentationId } from './materials'
+export { compare, type Exact, exact, parts, sign, sizeOf, timesIn, toCount, ZERO } from './number/exact'
+export { grouped, groupedAlike, groupedIn, type Separator } from './number/grouped'
+export { printExact, printNumeral, valueOf } from './number/numeral'
+export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'
+export { pieceName, type Pieces, type Units } from './number/units'
+export { capital } from './number/words'
+export { onPage } from './plan/lines'
+export { plan, type Plan, type PlanStep, standingFor } from './plan/plan'
+export { type PlanRequest, type Setup, setUp } from './plan/setup'
+export { tellingOf } from './plan/worked'
 export { parseProblem } from './problem/parse'
-export { printProblem, answer, type Problem } from './problem/problem'
-export { plan, type Plan, type PlanStep } from './plan/plan'
-export type { PlanRequest } from './plan/setup'
-export { replay, type WorkRecord } from './record/record'
-export { Refusal } from './refusal'
+export { answer, decimalsIn, MAX_PROBLEM_LENGTH, printProblem, type Problem, totals } from './problem/problem'
+export {
+  ahead,
+  type Bench,
+  enter,
+  leaving,
+  matchOf,
+  type Mode,
+  type Moment,
+  nextAct,
+  nextMoves,
+  openBench,
+  outcome,
+  silentAct,
+  slipsOf,
+  type Stone,
+} from './record/bench'
+export { recordOf, reopen, replay, type WorkRecord } from './record/record'
+export { spokenMoves } from './record/spoken'
+export { translate } from './record/translate'
+export { attempt, Refusal } from './refusal'
+export { hasMat, heldBy, holdersOf, isRepresentation, offersFor, REPRESENTATIONS } from './representation/index'
+export type { ColumnsState } from './representation/columns/state'
+export { printCounts } from './representation/text'
+export { type BeadDetail, detailOf, moveInWords, ruleName } from './speech/beads'
+export { sayMatch } from './speech/match'
+export { sayOpening } from './speech/opening'
+export { type Prediction, predictionOf } from './speech/predict'
+export { askInWords, labelOf, sayAct } from './speech/say'
+export { inEnglish, listed, packOf, pretty, say, sayNumeral, type WordPack } from './speech/words'
+export { wayById, waysOf } from './way/index'
+export { WAY_IDS, type WayId } from './way/way'
 
 /** Which representations can hold a problem; where one cannot, why, in words. @throws Refusal for text that is no problem. */
 export const representationsFor = (problem: Problem | string): readonly Offer[] => offersFor(toProblem(problem))

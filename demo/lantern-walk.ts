@@ -1,9 +1,15 @@
-import { WORD_SETS } from '../core/choices'
-import { enter, openBench, outcome, type Bench, type Mode } from '../core/record/bench'
-import { plan } from '../core/plan/plan'
-import { recordOf } from '../core/record/record'
-import { isRight, parseItem } from '../core/rehearse/items'
-import { REPRESENTATIONS } from '../core/representation/index'
+import {
+  type Bench,
+  enter,
+  type Mode,
+  openBench,
+  outcome,
+  plan,
+  recordOf,
+  REPRESENTATIONS,
+  WORD_SETS,
+} from '../core/index'
+import { isRight, parseItem } from '../core/rehearse/index'
 import type { Help } from '../shared/levels'
 import { handsSchema, type Classroom, type SavedRecord } from '../shared/schemas'
 import type { Store } from '../server/utils/store'

@@ -4,16 +4,16 @@ import {
   EQUALS_WORDS,
   EXCHANGE_WORDS,
   FINGERS,
+  MAX_PROBLEM_LENGTH,
   MINUS_WORDS,
   NEGATIVES,
   ONES_WORDS,
   PLUS_WORDS,
+  REPRESENTATION_IDS,
+  WAY_IDS,
   WORD_SETS,
-} from '../core/choices'
-import { MAX_PROBLEM_LENGTH } from '../core/problem/problem'
-import { MOST_RODS } from '../core/representation/abacus/abacus'
-import { REPRESENTATION_IDS } from '../core/representation/representation'
-import { WAY_IDS } from '../core/way/way'
+} from '../core/index'
+import { MOST_RODS } from '../core/representation/abacus/index'
 import { HELP_LEVELS, MODES, type Help } from './levels'
 import { MOST_ANSWER_MS } from './limits'
 

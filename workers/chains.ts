@@ -1,6 +1,5 @@
-import { setChains, type Chains } from '../core/course/chains/chains'
-import type { ChainWish } from '../core/course/chains/wish'
-import { attempt } from '../core/refusal'
+import { type Chains, type ChainWish, setChains } from '../core/course/index'
+import { attempt } from '../core/index'
 
 /** What the worker answers: the chains, or why the wish makes no sense. */
 export type ChainsAnswer = { readonly chains: Chains; readonly ms: number } | { readonly refused: string }

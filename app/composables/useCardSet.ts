@@ -1,5 +1,5 @@
-import { answerCardsOf, sentenceCards } from '../../core/course/cards'
-import { printProblem, type Problem } from '../../core/problem/problem'
+import { answerCardsOf, sentenceCards } from '../../core/course/index'
+import { printProblem, type Problem } from '../../core/index'
 
 interface SentenceCard {
   readonly problem: string

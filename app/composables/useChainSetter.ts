@@ -1,4 +1,4 @@
-import type { ChainWish } from '../../core/course/chains/wish'
+import type { ChainWish } from '../../core/course/index'
 import type { ChainsAnswer } from '../../workers/chains'
 
 /** Sets chains in a worker, so that the screen never waits. A new wish lets go of one still being worked at. */

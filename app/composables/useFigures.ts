@@ -1,4 +1,4 @@
-import { groupedAlike, groupedIn, type Separator } from '../../core/number/grouped'
+import { groupedAlike, groupedIn, type Separator } from '../../core/index'
 
 /** Numbers as they are shown, with what the class puts between thousands. */
 export function useFigures() {

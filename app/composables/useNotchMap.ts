@@ -1,5 +1,5 @@
-import { parseNotchMap, type NotchMap } from '../../core/representation/touch/notches'
-import { attempt } from '../../core/refusal'
+import { parseNotchMap, type NotchMap } from '../../core/representation/touch/index'
+import { attempt } from '../../core/index'
 import { request } from '../utils/request'
 
 /** One map for all that draw numerals; fetched once, null until then and where the rule stands. */

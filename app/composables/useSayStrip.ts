@@ -1,11 +1,16 @@
-import { capital, inEnglish, packOf } from '../../core/speech/words'
-import type { BeadMove } from '../../core/act/beads'
-import { moveInWords } from '../../core/speech/beads'
-import { tellingOf } from '../../core/plan/worked'
-import { sayOpening } from '../../core/speech/opening'
-import { askInWords, sayAct } from '../../core/speech/say'
-import { printExact } from '../../core/number/numeral'
-import { REPRESENTATIONS } from '../../core/representation/index'
+import {
+  askInWords,
+  type BeadMove,
+  capital,
+  inEnglish,
+  moveInWords,
+  packOf,
+  printExact,
+  REPRESENTATIONS,
+  sayAct,
+  sayOpening,
+  tellingOf,
+} from '../../core/index'
 
 /** What stands in the say strip, in which tone, and what is spoken of it. */
 export function useSayStrip() {

@@ -1,5 +1,4 @@
-import { isRepresentation } from '../../core/representation/index'
-import type { RepresentationId } from '../../core/representation/representation'
+import { isRepresentation, type RepresentationId } from '../../core/index'
 
 /** How many of the materials used last are kept at hand. */
 const LATELY = 4

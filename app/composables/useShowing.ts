@@ -1,6 +1,4 @@
-import type { BeadMove } from '../../core/act/beads'
-import { unitOf } from '../../core/number/places'
-import { predictionOf, type Prediction } from '../../core/speech/predict'
+import { type BeadMove, type Prediction, predictionOf, unitOf } from '../../core/index'
 
 /** Milliseconds between two steps while playing. */
 const PACE = 1800

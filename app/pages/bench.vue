@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { printExact } from '../../core/number/numeral'
-import { askInWords } from '../../core/speech/say'
-import { pretty, packOf } from '../../core/speech/words'
-import { hasMat, REPRESENTATIONS } from '../../core/representation/index'
-import type { AbacusState } from '../../core/representation/abacus/frame'
-import type { RepresentationId } from '../../core/representation/representation'
+import {
+  askInWords,
+  hasMat,
+  packOf,
+  pretty,
+  printExact,
+  type RepresentationId,
+  REPRESENTATIONS,
+} from '../../core/index'
+import type { AbacusState } from '../../core/representation/abacus/index'
 import type { SavedRecord } from '../../shared/schemas'
 import { matOf } from '../mats'
 import { placesOf } from '../utils/lit'

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { adviseWays } from '../../core/course/advice'
-import { board, MOST_PANELS } from '../../core/plan/board'
-import { withDefaults as choicesWith } from '../../core/choices'
-import { printExact } from '../../core/number/numeral'
-import { parseProblem } from '../../core/problem/parse'
-import { printProblem } from '../../core/problem/problem'
-import { attempt } from '../../core/refusal'
-import { heldBy } from '../../core/representation/index'
-import type { RepresentationId } from '../../core/representation/representation'
-import type { WayId } from '../../core/way/way'
-import { pretty } from '../../core/speech/words'
+import { adviseWays, board, MOST_PANELS } from '../../core/course/index'
+import {
+  attempt,
+  heldBy,
+  parseProblem,
+  pretty,
+  printExact,
+  printProblem,
+  type RepresentationId,
+  type WayId,
+  withDefaults as choicesWith,
+} from '../../core/index'
 
 /** The same problem by up to four ways side by side, each complete, the answers compared. */
 interface Chosen {

@@ -1,9 +1,6 @@
 <script setup lang="ts">
-import { chainText } from '../../core/course/chains/chains'
-import { before, LESSONS, lessonId, lessonOf } from '../../core/course/chains/lessons'
-import { placeName } from '../../core/number/places'
-import { ruleName } from '../../core/speech/beads'
-import { pretty } from '../../core/speech/words'
+import { before, chainText, lessonId, lessonOf, LESSONS } from '../../core/course/index'
+import { placeName, pretty, ruleName } from '../../core/index'
 
 /** Chains for a rule: which lesson, at which rod, with what has been taught; and how many there are at all. */
 const bench = useBench()

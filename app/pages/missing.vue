@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import type { RepresentationId } from '../../core/representation/representation'
-import { numbersOf, parseMissing, printMissing, solveMissing } from '../../core/problem/missing'
-import { parseProblem } from '../../core/problem/parse'
-import { answer } from '../../core/problem/problem'
-import { printExact } from '../../core/number/numeral'
-import { REPRESENTATIONS } from '../../core/representation/index'
-import { attempt } from '../../core/refusal'
-import { offersFor } from '../../core/representation/index'
-import { sayMissing } from '../../core/speech/missing'
-import { pretty, packOf } from '../../core/speech/words'
+import {
+  answer,
+  attempt,
+  offersFor,
+  packOf,
+  parseProblem,
+  pretty,
+  printExact,
+  type RepresentationId,
+  REPRESENTATIONS,
+} from '../../core/index'
+import { numbersOf, parseMissing, printMissing, sayMissing, solveMissing } from '../../core/course/index'
 
 /** Digits that are missing: tried by the learner, worked on chips or columns, found with all solutions and why. */
 const bench = useBench()

@@ -1,11 +1,7 @@
 <script setup lang="ts">
-import type { BeadRule } from '../../core/act/beads'
-import { byRule, grid, type Cell } from '../../core/rehearse/grid'
-import { KINDS, printItem, type Item, type Kind } from '../../core/rehearse/items'
-import { nextItem } from '../../core/rehearse/schedule'
-import { RULES } from '../../core/representation/abacus/rules'
-import { ruleName } from '../../core/speech/beads'
-import { packOf } from '../../core/speech/words'
+import { type BeadRule, packOf, ruleName } from '../../core/index'
+import { byRule, type Cell, grid, type Item, type Kind, KINDS, nextItem, printItem } from '../../core/rehearse/index'
+import { RULES } from '../../core/representation/abacus/index'
 
 /** Rehearse: which rule, which beads, which finger; reading and setting numbers. What was missed comes back. */
 const classroom = useClassroom()

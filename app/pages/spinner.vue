@@ -6,14 +6,12 @@ import {
   dealCards,
   MAX_CARDS,
   spin,
-  spinProblem,
-  whyNot,
   type SpinnerRules,
   type SpinPair,
-} from '../../core/course/spinner'
-import { placeName } from '../../core/number/places'
-import { attempt } from '../../core/refusal'
-import { pretty } from '../../core/speech/words'
+  spinProblem,
+  whyNot,
+} from '../../core/course/index'
+import { attempt, placeName, pretty } from '../../core/index'
 
 /** Spinner practice: a number card, a spin, the problem on the mat, its sentence on the page; and which column changed. */
 const bench = useBench()

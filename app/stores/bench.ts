@@ -1,26 +1,31 @@
 import { defineStore } from 'pinia'
 import {
+  type AbacusChoices,
+  ahead,
+  attempt,
+  type Bench,
+  DEFAULT_CHOICES,
   enter,
+  hasMat,
   leaving,
+  type Mode,
   nextAct,
   nextMoves,
   openBench,
   outcome,
-  ahead,
+  type PlanRequest,
+  printProblem,
+  recordOf,
+  type Refusal,
+  reopen,
+  type RepresentationId,
+  REPRESENTATIONS,
   silentAct,
-  type Bench,
-  type Mode,
-} from '../../core/record/bench'
-import { spokenMoves } from '../../core/record/spoken'
-import { recordOf, reopen, type WorkRecord } from '../../core/record/record'
-import { DEFAULT_CHOICES, type AbacusChoices } from '../../core/choices'
-import { translate } from '../../core/record/translate'
-import type { PlanRequest } from '../../core/plan/setup'
-import { printProblem } from '../../core/problem/problem'
-import { attempt, type Refusal } from '../../core/refusal'
-import { hasMat, REPRESENTATIONS } from '../../core/representation/index'
-import type { RepresentationId } from '../../core/representation/representation'
-import type { WayId } from '../../core/way/way'
+  spokenMoves,
+  translate,
+  type WayId,
+  type WorkRecord,
+} from '../../core/index'
 import type { Outcome, SavedRecord } from '../../shared/schemas'
 import { benchRequest, besides, followed } from '../utils/benchRequest'
 import { nextProblem } from '../utils/nextProblem'

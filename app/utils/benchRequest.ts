@@ -1,10 +1,12 @@
-import type { AbacusChoices } from '../../core/choices'
-import { parseProblem } from '../../core/problem/parse'
-import type { PlanRequest } from '../../core/plan/setup'
-import { REPRESENTATIONS } from '../../core/representation/index'
-import type { RepresentationId } from '../../core/representation/representation'
-import { waysOf } from '../../core/way/index'
-import type { WayId } from '../../core/way/way'
+import {
+  type AbacusChoices,
+  parseProblem,
+  type PlanRequest,
+  type RepresentationId,
+  REPRESENTATIONS,
+  type WayId,
+  waysOf,
+} from '../../core/index'
 import type { Classroom, Hands } from '../../shared/schemas'
 
 /** How a bench is laid: with what, in which way, what stands beside it, and what the room and the bench have chosen. */

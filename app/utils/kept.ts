@@ -1,7 +1,10 @@
-import { DEFAULT_CHOICES, type AbacusChoices } from '../../core/choices'
-import type { WorkRecord } from '../../core/record/record'
-import { isRepresentation } from '../../core/representation/index'
-import type { RepresentationId } from '../../core/representation/representation'
+import {
+  type AbacusChoices,
+  DEFAULT_CHOICES,
+  isRepresentation,
+  type RepresentationId,
+  type WorkRecord,
+} from '../../core/index'
 
 /** How things are kept in the browser as text, and read again with doubt: what is no such thing any more is let go. */
 

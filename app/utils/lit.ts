@@ -1,7 +1,4 @@
-import type { Act } from '../../core/act/act'
-import { ZERO } from '../../core/number/exact'
-import { changedPlaces, placeOfUnit } from '../../core/number/places'
-import type { Pieces } from '../../core/number/units'
+import { type Act, changedPlaces, type Pieces, placeOfUnit, ZERO } from '../../core/index'
 
 /** The places that an act touches. */
 export const placesOf = (act: Act): number[] =>

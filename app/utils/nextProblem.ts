@@ -1,9 +1,5 @@
-import { rulesIn } from '../../core/course/sameRules'
-import { sameKind } from '../../core/course/sameKind'
-import type { Setup } from '../../core/plan/setup'
-import { printProblem, type Problem } from '../../core/problem/problem'
-import { REPRESENTATIONS } from '../../core/representation/index'
-import { waysOf } from '../../core/way/index'
+import { rulesIn, sameKind } from '../../core/course/index'
+import { printProblem, type Problem, REPRESENTATIONS, type Setup, waysOf } from '../../core/index'
 
 /**
  * The same kind of problem with other numbers, which the material holds and the way suits; none of `used` where others are left. On

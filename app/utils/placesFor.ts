@@ -1,6 +1,4 @@
-import { valueOf } from '../../core/number/numeral'
-import { exact, sizeOf, timesIn } from '../../core/number/exact'
-import { totals, type Problem } from '../../core/problem/problem'
+import { exact, type Problem, sizeOf, timesIn, totals, valueOf } from '../../core/index'
 
 /** How many places from the ones up a mat shows for a problem: as many as its longest number or total has, at least two. */
 export function placesFor(problem: Problem): number {

@@ -206,9 +206,15 @@ function takingSets(s: CountingState, m: Material, count: number): readonly Coun
   return moves
 }
 
+/** Nobody counts further than this one by one. */
+const MOST_THINGS = 1000
+
 /** A number as so many things. @throws Refusal for what cannot be counted out. */
 function things(m: Material, amount: Exact): number {
-  if (isWhole(amount) && sign(amount) >= 0) return toCount(amount)
+  if (isWhole(amount) && sign(amount) >= 0) {
+    if (amount.length <= 4 && toCount(amount) <= MOST_THINGS) return toCount(amount)
+    throw new Refusal(`${printExact(amount)} is too many to count out one by one.`)
+  }
   throw new Refusal(`${capital(m.title)} are counted one by one: there is no way to show ${printExact(amount)}.`)
 }
 

@@ -12,13 +12,12 @@ function partText({ count, unit }: Pieces, pieces: readonly Pieces[], units: Uni
   if (parts) return `${count}/${parts}`
   const ladder = ladderOf(units)
   if (!ladder && count > 1) return `${count} * ${printExact(unit)}`
-  // Twelve ones alone would read as the number itself; ten hundreds with no thousand before them as one thousand.
+  // Ten hundreds with no thousand before them would read as one thousand, and a hundred ones as one hundred.
   const above = ladder?.find((r) => r.lower === unit)
   const next = above && ladder?.find((r) => r.lower === above.unit)
   const full = above !== undefined && count >= above.times && count % above.times === 0
   const twice = next !== undefined && count % (above!.times * next.times) === 0
-  const alone = above !== undefined && count >= above.times && pieces.length === 1
-  const mistakable = alone || (full && (twice || countOf(pieces, above.unit) === 0))
+  const mistakable = full && (twice || countOf(pieces, above.unit) === 0)
   return mistakable ? `${count} * ${printExact(unit)}` : printExact(worthOf([{ count, unit }]))
 }
 

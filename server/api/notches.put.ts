@@ -1,5 +1,5 @@
-import { parseNotchMap } from '../../core/representation/touch/notches'
-import { attempt } from '../../core/refusal'
+import { parseNotchMap } from '../../core/representation/touch/index'
+import { attempt } from '../../core/index'
 import { jsonBody, refuse } from '../utils/problem'
 import { useStore } from '../utils/store'
 

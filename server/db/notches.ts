@@ -1,4 +1,4 @@
-import type { NotchMap } from '../../core/representation/touch/notches'
+import type { NotchMap } from '../../core/representation/touch/index'
 import type { Db } from './open'
 
 /** The class's own notches: one map, or none where the rule stands. Statements are prepared once per database. */

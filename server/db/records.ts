@@ -1,5 +1,4 @@
-import { slipsOf } from '../../core/record/bench'
-import { reopen, type WorkRecord } from '../../core/record/record'
+import { reopen, slipsOf, type WorkRecord } from '../../core/index'
 import type { RecordSummary, SavedRecord } from '../../shared/schemas'
 import type { Db } from './open'
 

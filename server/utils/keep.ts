@@ -1,5 +1,4 @@
-import { reopen, type WorkRecord } from '../../core/record/record'
-import { Refusal } from '../../core/refusal'
+import { Refusal, reopen, type WorkRecord } from '../../core/index'
 import {
   FILE_VERSION,
   fileSchema,

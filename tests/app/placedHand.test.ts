@@ -1,6 +1,6 @@
 import { nextTick, ref } from 'vue'
 import './nuxt'
-import { usePlacedHand } from '../../app/composables/usePlacedHand'
+import { usePlacedHand } from '../../app/components/mats/placed/usePlacedHand'
 import { DEFAULT_CHOICES } from '../../core/choices'
 import { placeName } from '../../core/number/places'
 import { parseProblem } from '../../core/problem/parse'

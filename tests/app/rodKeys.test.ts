@@ -1,5 +1,5 @@
 import './nuxt'
-import { useRodKeys } from '../../app/composables/useRodKeys'
+import { useRodKeys } from '../../app/components/mats/beads/useRodKeys'
 import { DEFAULT_CHOICES } from '../../core/choices'
 import { parseProblem } from '../../core/problem/parse'
 import { abacus, beadFrame } from '../../core/representation/abacus/abacus'

@@ -1,10 +1,6 @@
 <script setup lang="ts">
-import { adviseWays } from '../../../core/course/advice'
-import { REPRESENTATIONS } from '../../../core/representation/index'
-import { wayById } from '../../../core/way/index'
-import { capital } from '../../../core/number/words'
-import { pretty } from '../../../core/speech/words'
-import type { Advice } from '../../../core/course/advice'
+import { type Advice, adviseWays } from '../../../core/course/index'
+import { capital, pretty, REPRESENTATIONS, wayById } from '../../../core/index'
 
 /** Which way fits this problem and this learner: an ordered list with its reasons. The teacher decides. */
 const open = defineModel<boolean>('open', { required: true })

@@ -1,14 +1,22 @@
 <script setup lang="ts">
 import { focusHome } from '../../composables/useReturnFocus'
-import { heldBy, holdersOf, offersFor, REPRESENTATIONS } from '../../../core/representation/index'
-import { parseProblem } from '../../../core/problem/parse'
-import { printProblem } from '../../../core/problem/problem'
-import { attempt, type Refusal } from '../../../core/refusal'
-import { wayById } from '../../../core/way/index'
-import { inEnglish, packOf, pretty } from '../../../core/speech/words'
-import type { Mode } from '../../../core/record/bench'
-import type { RepresentationId } from '../../../core/representation/representation'
-import type { WayId } from '../../../core/way/way'
+import {
+  attempt,
+  heldBy,
+  holdersOf,
+  inEnglish,
+  type Mode,
+  offersFor,
+  packOf,
+  parseProblem,
+  pretty,
+  printProblem,
+  type Refusal,
+  type RepresentationId,
+  REPRESENTATIONS,
+  wayById,
+  type WayId,
+} from '../../../core/index'
 
 const MaterialShelf = defineAsyncComponent(() => import('../shelf/MaterialShelf.vue'))
 const WayShelf = defineAsyncComponent(() => import('../shelf/WayShelf.vue'))

@@ -1,8 +1,5 @@
 <script setup lang="ts">
-import { printNumeral, printExact } from '../../../core/number/numeral'
-import { sign, type Exact } from '../../../core/number/exact'
-import type { Moment } from '../../../core/record/bench'
-import type { Problem } from '../../../core/problem/problem'
+import { type Exact, type Moment, printExact, printNumeral, type Problem, sign } from '../../../core/index'
 
 /** A chain as a plain column: its numbers one beneath another, the one in hand lit, and under the rule what has been read. */
 const props = defineProps<{ problem: Problem; moment: Moment }>()

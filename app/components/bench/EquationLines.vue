@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { onPage } from '../../../core/plan/lines'
-import type { Stone } from '../../../core/record/bench'
+import { onPage, type Stone } from '../../../core/index'
 
 const props = defineProps<{ stones: readonly Stone[]; lit: number }>()
 const emit = defineEmits<{ pick: [index: number | null] }>()

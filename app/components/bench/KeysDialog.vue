@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { capital } from '../../../core/number/words'
-import { hasMat, REPRESENTATIONS } from '../../../core/representation/index'
+import { capital, hasMat, REPRESENTATIONS } from '../../../core/index'
 
 /** Help where one is: the material’s card, then every key. */
 const open = defineModel<boolean>('open', { required: true })

@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import type { BeadMove } from '../../../core/act/beads'
-import type { Moment } from '../../../core/record/bench'
-import type { RepresentationId } from '../../../core/representation/representation'
+import type { BeadMove, Moment, RepresentationId } from '../../../core/index'
 import { matOf, type MatView } from '../../mats'
 
 /** The mat of one material at the bench. */

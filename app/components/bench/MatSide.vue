@@ -1,10 +1,6 @@
 <script setup lang="ts">
-import { isRepresentation, REPRESENTATIONS } from '../../../core/representation/index'
-import { packOf } from '../../../core/speech/words'
-import { sayMatch } from '../../../core/speech/match'
-import { capital } from '../../../core/number/words'
+import { capital, isRepresentation, matchOf, packOf, REPRESENTATIONS, sayMatch } from '../../../core/index'
 import { placesOf } from '../../utils/lit'
-import { matchOf } from '../../../core/record/bench'
 
 /** The mat of the material in hand, and where one is wanted a second beside it, worked in step. */
 const props = defineProps<{ litPlaces: readonly number[]; newest: boolean; places: number }>()

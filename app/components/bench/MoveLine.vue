@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { REPRESENTATIONS } from '../../../core/representation/index'
+import { REPRESENTATIONS } from '../../../core/index'
 
 const bench = useBench()
 const text = ref('')

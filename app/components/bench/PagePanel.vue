@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { REPRESENTATIONS } from '../../../core/representation/index'
-import type { ColumnsState } from '../../../core/representation/columns/state'
+import { REPRESENTATIONS, type ColumnsState } from '../../../core/index'
 
 defineProps<{ litPlaces: readonly number[] }>()
 const bench = useBench()

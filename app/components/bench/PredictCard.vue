@@ -1,8 +1,5 @@
 <script setup lang="ts">
-import type { Exact } from '../../../core/number/exact'
-import { pieceName, type Units } from '../../../core/number/units'
-import type { Prediction } from '../../../core/speech/predict'
-import { listed } from '../../../core/speech/words'
+import { type Exact, listed, pieceName, type Prediction, type Units } from '../../../core/index'
 
 const props = defineProps<{ prediction: Prediction; kinds: readonly Exact[]; units: Units }>()
 const emit = defineEmits<{ see: [verdict: string] }>()

@@ -1,11 +1,19 @@
 <script setup lang="ts">
-import { printNumeral, printExact } from '../../../core/number/numeral'
-import { ZERO } from '../../../core/number/exact'
-import { grouped, type Separator } from '../../../core/number/grouped'
-import { capital } from '../../../core/number/words'
-import { answer, type Problem } from '../../../core/problem/problem'
-import { askInWords } from '../../../core/speech/say'
-import { pretty, say, sayNumeral, packOf } from '../../../core/speech/words'
+import {
+  answer,
+  askInWords,
+  capital,
+  grouped,
+  packOf,
+  pretty,
+  printExact,
+  printNumeral,
+  type Problem,
+  say,
+  sayNumeral,
+  type Separator,
+  ZERO,
+} from '../../../core/index'
 
 /** Every number of the problem read aloud, and the sentence when it is worked; separators are put in as the class likes. */
 const open = defineModel<boolean>('open', { required: true })

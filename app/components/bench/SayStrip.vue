@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { unitOf } from '../../../core/number/places'
-import { decimalsIn } from '../../../core/problem/problem'
-import type { Prediction } from '../../../core/speech/predict'
+import { decimalsIn, type Prediction, unitOf } from '../../../core/index'
 
 /** What is said now, or a prediction that is asked for. */
 const props = defineProps<{ strip: ReturnType<typeof useSayStrip>; asked: Prediction | null; places: number }>()

@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { REPRESENTATIONS } from '../../../core/representation/index'
-import { labelOf } from '../../../core/speech/say'
-import { packOf } from '../../../core/speech/words'
+import { labelOf, packOf, REPRESENTATIONS } from '../../../core/index'
 
 const bench = useBench()
 const { figures } = useFigures()

@@ -1,17 +1,20 @@
 <script setup lang="ts">
-import type { BoardPanel } from '../../../core/plan/board'
-import { setUp } from '../../../core/plan/setup'
-import { standingFor } from '../../../core/plan/plan'
-import { onPage } from '../../../core/plan/lines'
-import { stand } from '../../../core/act/standing'
-import { printExact } from '../../../core/number/numeral'
-import { capital } from '../../../core/number/words'
+import type { BoardPanel } from '../../../core/course/index'
+import {
+  capital,
+  heldBy,
+  onPage,
+  printExact,
+  type RepresentationId,
+  REPRESENTATIONS,
+  setUp,
+  stand,
+  standingFor,
+  type WayId,
+  waysOf,
+} from '../../../core/index'
 import { matOf, type MatView } from '../../mats'
 import { placesFor } from '../../utils/placesFor'
-import { heldBy, REPRESENTATIONS } from '../../../core/representation/index'
-import type { RepresentationId } from '../../../core/representation/representation'
-import { waysOf } from '../../../core/way/index'
-import type { WayId } from '../../../core/way/way'
 
 /** One way on the board, worked to its end: what it leaves on paper or on the mat, and its answer. */
 const props = defineProps<{ panel: BoardPanel; number: number }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { AbacusChoices } from '../../../core/choices'
-import { MOST_RODS } from '../../../core/representation/abacus/abacus'
+import type { AbacusChoices } from '../../../core/index'
+import { MOST_RODS } from '../../../core/representation/abacus/index'
 
 /** How the abacus is worked: where schools differ. */
 const choices = defineModel<AbacusChoices>({ required: true })

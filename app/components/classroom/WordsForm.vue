@@ -2,18 +2,18 @@
 import {
   ENGLISHES,
   EQUALS_WORDS,
+  exact,
   EXCHANGE_WORDS,
+  exchangeAct,
   MINUS_WORDS,
   NEGATIVES,
   ONES_WORDS,
+  packOf,
+  parseProblem,
   PLUS_WORDS,
+  sayAct,
   type Words,
-} from '../../../core/choices'
-import { exchangeAct } from '../../../core/act/act'
-import { exact } from '../../../core/number/exact'
-import { parseProblem } from '../../../core/problem/parse'
-import { sayAct } from '../../../core/speech/say'
-import { packOf } from '../../../core/speech/words'
+} from '../../../core/index'
 
 /** The class's words, chosen one by one, with what Sett will then say. */
 const words = defineModel<Words>({ required: true })

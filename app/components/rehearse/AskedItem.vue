@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import type { BeadFinger } from '../../../core/act/beads'
-import type { AbacusChoices } from '../../../core/choices'
-import { exact } from '../../../core/number/exact'
-import { firstFinger, frameFor, isDigit, isRight, moved, rightAnswer, type Item } from '../../../core/rehearse/items'
-import { attempt } from '../../../core/refusal'
-import { judge } from '../../../core/representation/abacus/judge'
-import { RULES } from '../../../core/representation/abacus/rules'
-import { parse } from '../../../core/representation/abacus/text'
-import { workDigit } from '../../../core/representation/abacus/work'
-import { detailOf, ruleName } from '../../../core/speech/beads'
+import {
+  type AbacusChoices,
+  attempt,
+  type BeadFinger,
+  capital,
+  detailOf,
+  exact,
+  pretty,
+  ruleName,
+  type WordPack,
+} from '../../../core/index'
+import { firstFinger, frameFor, isDigit, isRight, type Item, moved, rightAnswer } from '../../../core/rehearse/index'
+import { judge, RULES, parse, workDigit } from '../../../core/representation/abacus/index'
 import { MOST_ANSWER_MS } from '../../../shared/limits'
-import { capital, pretty, type WordPack } from '../../../core/speech/words'
 
 /** One thing asked: the frame, the answers, and once it is answered how it goes. Made anew for each thing. */
 const props = defineProps<{

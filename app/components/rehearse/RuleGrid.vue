@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import type { BeadRule } from '../../../core/act/beads'
-import type { ComplementNames } from '../../../core/choices'
-import type { Cell } from '../../../core/rehearse/grid'
-import { ruleName } from '../../../core/speech/beads'
+import { type BeadRule, type ComplementNames, ruleName } from '../../../core/index'
+import type { Cell } from '../../../core/rehearse/index'
 
 /** Nine digits by ten settings: how each goes, and how it has gone. A cell is rehearsed by choosing it. */
 const props = defineProps<{ rows: readonly (readonly Cell[])[]; names: ComplementNames; rules: boolean }>()

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { REPRESENTATIONS } from '../../../core/representation/index'
-import { capital } from '../../../core/number/words'
+import { capital, REPRESENTATIONS } from '../../../core/index'
 import type { ShelfId } from './thumbs'
 
 /** The card of a material that comes out for the first time; it stands beside the mat until it is put away. */

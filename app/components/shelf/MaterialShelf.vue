@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { capital } from '../../../core/number/words'
-import type { Problem } from '../../../core/problem/problem'
-import { offersFor } from '../../../core/representation/index'
-import type { RepresentationId } from '../../../core/representation/representation'
-import { inEnglish, packOf, pretty } from '../../../core/speech/words'
-import { printProblem } from '../../../core/problem/problem'
+import {
+  capital,
+  inEnglish,
+  offersFor,
+  packOf,
+  pretty,
+  printProblem,
+  type Problem,
+  type RepresentationId,
+} from '../../../core/index'
 import { GROUPS, type ShelfId } from './thumbs'
 import type { ShelfItem } from './ShelfDialog.vue'
 

@@ -1,11 +1,5 @@
 <script setup lang="ts">
-import { capital } from '../../../core/number/words'
-import type { Problem } from '../../../core/problem/problem'
-import { printProblem } from '../../../core/problem/problem'
-import { REPRESENTATIONS } from '../../../core/representation/index'
-import { waysOf } from '../../../core/way/index'
-import type { WayId } from '../../../core/way/way'
-import { pretty } from '../../../core/speech/words'
+import { capital, pretty, printProblem, type Problem, REPRESENTATIONS, type WayId, waysOf } from '../../../core/index'
 
 /** Ways of working by picture, for the problem and the material on the bench. */
 const props = defineProps<{ problem: Problem; chosen: WayId }>()

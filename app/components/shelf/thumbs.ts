@@ -1,5 +1,4 @@
-import { REPRESENTATION_IDS, type RepresentationId } from '../../../core/materials'
-import { hasMat } from '../../../core/representation/index'
+import { hasMat, REPRESENTATION_IDS, type RepresentationId } from '../../../core/index'
 import { PEN_PATHS, svgOf } from '../../../core/representation/touch/paths'
 import { placed } from '../../../core/representation/touch/notches'
 

@@ -112,7 +112,10 @@ function lineFor(s: EquationsState, act: Act): string {
       const { held } = after(s, act)
       // What was gathered here in one line needs no further line for each of its exchanges.
       if (held.some((p) => p.count < 0)) return ''
-      const made = parted(held, s.units)
+      // Twelve ones alone would read as the number itself: 12 = 12 * 1.
+      const [only, more] = held
+      const parts = parted(held, s.units)
+      const made = only && !more && parts === value ? `${only.count} * ${printExact(only.unit)}` : parts
       // Breaking starts from the number as read; making starts from what lies there.
       return isMaking(act) ? `${parted(s.held, s.units)} = ${made}` : `${value} = ${made}`
     }

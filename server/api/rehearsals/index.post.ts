@@ -1,5 +1,5 @@
-import { isRight, parseItem } from '../../../core/rehearse/items'
-import { attempt } from '../../../core/refusal'
+import { isRight, parseItem } from '../../../core/rehearse/index'
+import { attempt } from '../../../core/index'
 import { rehearsalSchema } from '../../../shared/schemas'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { countsAt, placeName, type Place } from '../../../../core/number/places'
+import { countsAt, type Place, placeName, printCounts } from '../../../../core/index'
 import { UNITS, waiting, WIDTH, type PlatesState } from '../../../../core/representation/plates/state'
-import { printCounts } from '../../../../core/representation/text'
 
 /** Sharing out: a store, what is in hand in columns, and the plates. A piece tapped in hand goes to the plate whose turn it is. */
 const props = defineProps<{

@@ -1,0 +1,282 @@
+<script setup lang="ts">
+import { inUse, showing, type CountingState } from '../../../../core/representation/counting'
+import {
+  allDone,
+  exact,
+  type Mode,
+  packOf,
+  REPRESENTATIONS,
+  say as inWords,
+  type Setup,
+  type Standing,
+  toCount,
+  valueOf,
+  ZERO,
+} from '../../../../core/index'
+
+const props = defineProps<{ state: CountingState; setup: Setup; standing: Standing; mode: Mode; newest: boolean }>()
+const emit = defineEmits<{ move: [text: string]; refuse: [reason: string]; ask: [problem: string] }>()
+
+const DRAWINGS = {
+  fingers: defineAsyncComponent(() => import('./HandsDrawing.vue')),
+  joints: defineAsyncComponent(() => import('./JointsDrawing.vue')),
+  tallies: defineAsyncComponent(() => import('./TalliesDrawing.vue')),
+  counters: defineAsyncComponent(() => import('./CountersDrawing.vue')),
+  touch: defineAsyncComponent(() => import('./TouchDrawing.vue')),
+} as const
+const id = computed(() => props.setup.representation as keyof typeof DRAWINGS)
+const material = computed(() => REPRESENTATIONS[id.value])
+const hands = computed(() => material.value.verbs!)
+const counts = computed(() => material.value.counts!)
+const pack = computed(() => packOf(props.setup.choices.words))
+
+const numbers = computed(() =>
+  [props.setup.problem.first, ...props.setup.problem.terms.map((t) => t.number)].map((n) => toCount(valueOf(n))),
+)
+/** Whether things come or go now; a count in steps always goes up. */
+const operation = computed(() => {
+  const term = props.setup.worked.terms[props.standing.begun - 2] ?? props.setup.worked.terms[0]
+  return term?.operation === '-' && !props.state.begun ? '-' : '+'
+})
+const nothingYet = computed(() => showing(props.state) === 0 && props.state.head === null && props.state.begun === null)
+/** How the count may be begun, where it begins with words: what is kept in the head, or the steps that are counted in. */
+const offers = computed<readonly { label: string; move: string }[]>(() => {
+  if (!nothingYet.value) return []
+  const [a = 0, b = a] = numbers.value
+  switch (props.setup.way) {
+    case 'count-on':
+    case 'count-on-from-greater':
+    case 'count-back':
+      return [...new Set(numbers.value)].map((n) => ({ label: `Keep ${n} in the head`, move: `hold ${n}` }))
+    case 'count-up':
+      return [{ label: `Count up from ${b} to ${a}`, move: `count from ${b} to ${a}` }]
+    case 'skip-count':
+      if (props.setup.problem.terms[0]?.operation === '/')
+        return [{ label: `Count in ${b}s up to ${a}`, move: `count from 0 to ${a} by ${b}` }]
+      return [
+        { label: `Count in ${b}s, ${a} times`, move: `count from 0 by ${b} times ${a}` },
+        ...(a === b || !counts.value.eitherWay
+          ? []
+          : [{ label: `Count in ${a}s, ${b} times`, move: `count from 0 by ${a} times ${b}` }]),
+      ]
+    default:
+      return []
+  }
+})
+const counting = computed(() => props.state.head !== null || props.state.begun !== null)
+const goal = computed(() => {
+  const begun = props.state.begun
+  if (!begun) return null
+  return begun.times === null ? `up to ${begun.to}` : `${begun.times} times`
+})
+const works = computed(() => props.mode !== 'show')
+
+/** The word that a tap says next. In Alone a learner may set another, and is not told. */
+const word = ref('')
+const nextWord = computed(() => {
+  const from = props.state.said.at(-1) ?? props.state.head ?? toCount(props.state.begun?.from ?? ZERO)
+  return from + (operation.value === '+' ? toCount(props.state.begun?.step ?? exact(1)) : -1)
+})
+watch(
+  () => props.state,
+  () => (word.value = ''),
+)
+
+/** How many of the things out stand for the first number; those of the second are drawn apart from them. */
+const boundary = computed(() =>
+  operation.value === '+'
+    ? Math.max(0, toCount(valueOf(props.setup.worked.first)) - props.state.stored)
+    : props.state.out,
+)
+/** Every number is worked in; what is left is to say how many there are. */
+const worked = computed(() => allDone(props.setup.worked, props.standing))
+const second = computed(() => props.standing.begun > 1)
+const setsApart = computed(() => counts.value.apart !== null)
+const verbFor = (kind: 'out' | 'apart' | 'join' | 'take'): string =>
+  material.value.print({ kind, count: 1 }).split(' ')[0]!
+
+/** One more thing: raised, put, drawn, touched; or one word on or back when a number is in the head. */
+function more(at?: number): void {
+  if (!works.value) return
+  const which = at === undefined ? '' : ` at ${at}`
+  if (counting.value) emit('move', `${operation.value === '+' ? 'on' : 'back'} ${word.value || nextWord.value}${which}`)
+  else emit('move', `${verbFor('out')} 1${which}`)
+}
+function less(): void {
+  if (works.value && !counting.value) emit('move', `${verbFor('take')} 1`)
+}
+function apart(): void {
+  if (works.value && setsApart.value && !counting.value) emit('move', `${verbFor('apart')} 1`)
+}
+const full = computed(() => inUse(props.state) >= props.state.room)
+const moreLabel = computed(() => {
+  if (!counting.value) return `${capitalised(verbFor('out'))} one`
+  return word.value || props.mode === 'alone' ? 'Say it' : `Say ${inWords(nextWord.value, pack.value)}`
+})
+const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+const described = computed(() => {
+  const { head, stored, out, apart, taken, counted } = props.state
+  const thing = (n: number): string => `${n} ${hands.value.thing[n === 1 ? 0 : 1]}`
+  return [
+    head === null ? '' : `${head} in the head`,
+    props.state.begun
+      ? `counting in steps of ${props.state.begun.step} from ${props.state.begun.from}, ${goal.value}`
+      : '',
+    stored ? `${stored} stored` : '',
+    counted ? `${thing(Math.abs(counted))} counted ${counted > 0 ? 'on' : 'back'}` : '',
+    `${thing(out)} out`,
+    apart ? `${thing(apart)} set apart` : '',
+    taken ? `${thing(taken)} taken` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+})
+</script>
+
+<template>
+  <div class="counting felt" role="group" aria-label="The mat">
+    <div class="cards">
+      <p v-if="state.head !== null" class="card learner">
+        <span>in the head</span><strong>{{ state.head }}</strong>
+      </p>
+      <p v-if="state.begun" class="card learner">
+        <span>{{ state.begun.step === '1' ? 'from' : 'in steps of' }}</span><strong>{{
+          state.begun.step === '1' ? state.begun.from : state.begun.step
+        }}</strong
+        ><span>{{ goal }}</span>
+      </p>
+      <p v-if="state.stored" class="card learner">
+        <span>stored</span><strong>{{ state.stored }}</strong>
+      </p>
+    </div>
+    <p class="sr-only" aria-live="polite">{{ described }}</p>
+    <component
+      :is="DRAWINGS[id]"
+      class="drawing"
+      :state="state"
+      :setup="setup"
+      :works="works"
+      :newest="newest"
+      :described="described"
+      :first="boundary"
+      @more="more"
+      @less="less"
+      @apart="apart"
+      @join="works && state.apart > 0 && emit('move', `${verbFor('join')} 1`)"
+    />
+    <AnswerCards
+      v-if="counts.cards"
+      :setup="setup"
+      :read="standing.read"
+      :works="works"
+      :answering="worked && works"
+      @ask="(problem) => emit('ask', problem)"
+      @place="(n) => emit('move', `read ${n}`)"
+    />
+    <div v-if="works && !(counts.cards && worked)" class="acts">
+      <button
+        v-for="(o, i) in offers"
+        :key="o.move"
+        type="button"
+        class="stone-button"
+        :class="{ main: i === 0 && offers.length === 1 }"
+        @click="emit('move', o.move)"
+      >
+        {{ o.label }}
+      </button>
+      <label v-if="counting && mode === 'alone'" class="word"
+        >word <input v-model="word" inputmode="numeric" class="learner" maxlength="3" @keydown.enter.prevent="more()"
+      /></label>
+      <button v-if="!(offers.length > 0)" type="button" class="stone-button main" :disabled="full" @click="more()">
+        {{ moreLabel }}
+      </button>
+      <button
+        v-if="setsApart && operation === '+' && !counting && state.out > 0"
+        type="button"
+        class="stone-button main"
+        :disabled="full"
+        @click="emit('move', `${verbFor('apart')} 1`)"
+      >
+        {{ counts.apart }}
+      </button>
+      <button
+        v-if="state.apart > 0"
+        type="button"
+        class="stone-button"
+        @click="emit('move', `${verbFor('join')} ${state.apart}`)"
+      >
+        {{ capitalised(verbFor('join')) }} together
+      </button>
+      <button v-if="state.out > 0 && operation === '-' && second" type="button" class="stone-button" @click="less">
+        {{ capitalised(verbFor('take')) }} one
+      </button>
+      <button v-if="full && counts.stores" type="button" class="stone-button" @click="emit('move', 'store')">
+        Keep them in the head, begin again
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.counting {
+  position: relative;
+  height: 100%;
+  background: var(--felt);
+  color: var(--on-felt);
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  padding: 10px;
+  gap: 8px;
+}
+.cards {
+  position: absolute;
+  left: 14px;
+  top: 12px;
+  display: flex;
+  gap: 10px;
+  z-index: 1;
+}
+.card {
+  background: var(--sheet);
+  color: var(--ink);
+  border: 2px solid var(--ink);
+  border-radius: 4px;
+  padding: 0.3rem 0.9rem;
+  display: grid;
+  justify-items: center;
+  rotate: -2deg;
+}
+.card strong {
+  font-size: 2.6rem;
+  line-height: 1;
+}
+.drawing {
+  min-height: 0;
+  width: 100%;
+  height: 100%;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  justify-content: center;
+}
+.word {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  background: var(--sheet);
+  color: var(--ink);
+  border-radius: 4px;
+  padding: 0 0.7rem;
+}
+.word input {
+  width: 4rem;
+  min-height: 44px;
+  border: 0;
+  border-bottom: 2px solid var(--edge);
+  background: transparent;
+  font-size: 1.3rem;
+  text-align: center;
+}
+</style>

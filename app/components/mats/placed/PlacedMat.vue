@@ -1,0 +1,444 @@
+<script setup lang="ts">
+import { usePlacedHand } from './usePlacedHand'
+import type { Spot } from '../../../../core/representation/placed/gesture'
+import type { PlacedMaterial, PlacedState, Zone } from '../../../../core/representation/placed/state'
+import { placeName } from '../../../../core/index'
+import { inside, usePlacedBoxes } from './usePlacedBoxes'
+import { blockSize, layOut } from './matLayout'
+
+const props = defineProps<{
+  material: PlacedMaterial
+  state: PlacedState
+  /** How many places the chart shows from the ones up, at least as many as the problem needs, and how many below. */
+  places: number
+  decimals: number
+  /** Whether a next number is set out beside the mat, and whether anything is taken away. */
+  adding: boolean
+  taking: boolean
+  /** Columns touched by the stone picked out, and whether it is the newest. */
+  litPlaces: readonly number[]
+  newest: boolean
+  /** The exchange of the stone picked out, from one place to another. */
+  exchange: { readonly from: number; readonly to: number } | null
+  /** The stone picked out, and how many there are. */
+  lit: number
+  stones: number
+  ones: string
+}>()
+const emit = defineEmits<{
+  pick: [stone: number | null]
+  move: [text: string]
+  refuse: [reason: string]
+  say: [text: string]
+}>()
+
+const root = ref<HTMLElement | null>(null)
+const { width, height } = useElementSize(root)
+const columns = computed(() => Array.from({ length: props.places + props.decimals }, (_, i) => props.places - 1 - i))
+/** Counts stand from the material's lowest place up. */
+const index = (place: number): number => place + props.material.decimals
+const form = (place: number): number => (props.material.sized ? place : 0)
+const { boxOf, zones, units, spotAt } = usePlacedBoxes({
+  width,
+  height,
+  columns,
+  adding: toRef(props, 'adding'),
+  taking: toRef(props, 'taking'),
+  state: toRef(props, 'state'),
+  index,
+  form,
+})
+
+const nameOf = (place: number, count: number): string =>
+  place === 0 && count !== 1 ? props.ones : placeName(place, count)
+const WHERE: Record<Zone, string> = { store: 'store', mat: 'on the mat', beside: 'set beside', taken: 'taken away' }
+const { tracked, hand, lifted, hold, letGo, tapPiece, tapSpot, pickCount } = usePlacedHand({
+  material: props.material,
+  state: toRef(props, 'state'),
+  stones: toRef(props, 'stones'),
+  nameOf,
+  where: (zone) => WHERE[zone],
+  move: (text) => emit('move', text),
+  refuse: (why) => emit('refuse', why),
+  say: (text) => emit('say', text),
+})
+
+/** Every block out with the place it is drawn at, and where it starts from when it is new. */
+const drawn = computed((before?: readonly { id: number; x: number; y: number }[]) => {
+  if (width.value === 0) return []
+  const was = new Map((before ?? []).map((p) => [p.id, p]))
+  return zones.value.flatMap((zone) =>
+    columns.value.flatMap((place) => {
+      const here = tracked.value.pieces.filter((p) => p.zone === zone && p.place === index(place))
+      const unit = units.value[zone]!
+      const spots = layOut(form(place), here.length, inside(boxOf({ zone, place }), zone), unit)
+      return here.map((piece, i) => {
+        const { x, y } = spots[i]!
+        const source = piece.from === null ? undefined : was.get(piece.from)
+        const start = source ?? (tracked.value.moved.has(piece.id) && !was.has(piece.id) ? shelfSpot(place) : undefined)
+        return { ...piece, form: form(place), x, y, unit, start, moved: tracked.value.moved.has(piece.id) }
+      })
+    }),
+  )
+})
+/** How wide a piece can be touched at the least, in pixels; and beyond how many pieces there is no room for that. */
+const [REACH, MOST_REACHES] = [44, 150]
+/** An invisible reach under every piece that is too small for a finger; pieces themselves lie above all reaches. */
+const reaches = computed(() =>
+  drawn.value.length > MOST_REACHES
+    ? []
+    : drawn.value.flatMap(({ id, form: place, x, y, unit }) => {
+        const size = blockSize(place, unit)
+        const [w, h] = [Math.max(REACH, size.x), Math.max(REACH, size.y)]
+        return w === size.x && h === size.y ? [] : [{ id, x: x - (w - size.x) / 2, y: y - (h - size.y) / 2, w, h }]
+      }),
+)
+function shelfSpot(place: number): { x: number; y: number } {
+  const box = boxOf({ zone: 'store', place })
+  return { x: box.x + box.w / 2, y: box.y + 10 }
+}
+
+const labelOf = (spot: Spot): string =>
+  spot.zone === 'store'
+    ? `Store of ${nameOf(spot.place, 2)}`
+    : `${props.state[spot.zone][index(spot.place)]} ${nameOf(spot.place, props.state[spot.zone][index(spot.place)]!)} ${WHERE[spot.zone]}`
+
+/** An exchange is shown as an arrow from the column that gave to the one that got. */
+const arrow = computed(() => {
+  if (!props.exchange || width.value === 0) return null
+  const middle = (place: number): number => {
+    const box = boxOf({ zone: 'mat', place })
+    return box.x + box.w / 2
+  }
+  const [from, to] = [middle(props.exchange.from), middle(props.exchange.to)]
+  const y = boxOf({ zone: 'mat', place: props.exchange.from }).y + 26
+  const way = Math.sign(to - from)
+  return {
+    path: `M${from} ${y}Q${(from + to) / 2} ${y + 14} ${to - way * 8} ${y + 1}`,
+    tip: `M${to - way * 17} ${y - 9}L${to} ${y}L${to - way * 15} ${y + 10}`,
+    // The number stands in the left one of the two columns, where no name is.
+    x: (from + to) / 2 - 10,
+    y: y - 4,
+    text: props.exchange.from > props.exchange.to ? '1 for 10' : '10 for 1',
+  }
+})
+
+/* --- keyboard: arrows walk between the spots --- */
+const grid = computed<readonly (readonly Spot[])[]>(() => [
+  columns.value.map((place) => ({ zone: 'store' as const, place })),
+  ...zones.value.map((zone) => columns.value.map((place) => ({ zone, place }))),
+])
+const focus = ref({ row: 1, column: 0 })
+watch(columns, (now) => (focus.value = { row: 1, column: Math.min(focus.value.column, now.length - 1) }))
+const isStop = (row: number, column: number): boolean =>
+  Math.min(focus.value.row, grid.value.length - 1) === row && focus.value.column === column
+
+function key(event: KeyboardEvent, spot: Spot, row: number, column: number): void {
+  const steps: Record<string, readonly [number, number]> = {
+    ArrowLeft: [0, -1],
+    ArrowRight: [0, 1],
+    ArrowUp: [-1, 0],
+    ArrowDown: [1, 0],
+  }
+  const step = steps[event.key]
+  if (step) {
+    const to = {
+      row: Math.max(0, Math.min(grid.value.length - 1, row + step[0])),
+      column: Math.max(0, Math.min(columns.value.length - 1, column + step[1])),
+    }
+    focus.value = to
+    root.value?.querySelector<HTMLElement>(`[data-spot="${to.row}-${to.column}"]`)?.focus()
+  } else if (event.key === 'Enter' || event.key === ' ') tapSpot(spot)
+  else if (/^\d$/.test(event.key)) pickCount(hand.value?.spot ?? spot, event.key === '0' ? 10 : Number(event.key))
+  else if (event.key === 'Escape' && hand.value) {
+    hand.value = null
+    emit('say', 'Put back.')
+  } else if (event.key === 'b' && spot.zone === 'mat') emit('move', `break ${placeName(spot.place, 1)}`)
+  else if (event.key === 't' && spot.zone === 'mat') emit('move', `tie ${placeName(spot.place, 1)}`)
+  else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+
+/* --- dragging: what is dragged is the hand, or the piece under the finger --- */
+const { dragging, justDragged } = useDragging(root, {
+  grip: '.grip',
+  carried: '.piece.lifted, .ghost',
+  // A piece of the store is drawn anew under the finger; others go from where they lie.
+  start: ({ id, place }) => !hold(Number(id), Number(place)),
+  end(x, y) {
+    const spot = spotAt(x, y)
+    if (spot) letGo(spot)
+    else hand.value = null
+  },
+})
+const afterDrag = (act: () => void): void => {
+  if (!justDragged()) act()
+}
+</script>
+
+<template>
+  <div
+    ref="root"
+    class="mat felt"
+    role="group"
+    aria-label="The mat"
+    :class="{ dragging, holding: hand, many: columns.length > 5 }"
+  >
+    <template v-for="(row, r) in grid" :key="r">
+      <div
+        v-for="(spot, c) in row"
+        :key="`${spot.zone}-${spot.place}`"
+        class="spot"
+        :class="[spot.zone, { lit: spot.zone === 'mat' && litPlaces.includes(spot.place), target: hand }]"
+        :data-spot="`${r}-${c}`"
+        role="button"
+        :tabindex="isStop(r, c) ? 0 : -1"
+        :aria-label="labelOf(spot)"
+        :style="{
+          left: `${boxOf(spot).x}px`,
+          top: `${boxOf(spot).y}px`,
+          width: `${boxOf(spot).w}px`,
+          height: `${boxOf(spot).h}px`,
+        }"
+        @focus="focus = { row: r, column: c }"
+        @keydown="(e) => key(e, spot, r, c)"
+        @click="afterDrag(() => tapSpot(spot))"
+      >
+        <template v-if="spot.zone === 'store'">
+          <span class="grip shelf" :class="{ lying: form(spot.place) === 1 }" :data-place="spot.place"
+            ><ChipShape v-if="!material.sized" :unit="30" /><BlockShape
+              v-else
+              :place="spot.place"
+              :unit="spot.place === 0 ? 22 : spot.place === 1 ? 11 : 3.8"
+          /></span>
+          <span v-if="c === 0" class="store-word">store</span>
+        </template>
+        <span v-else-if="spot.zone === 'mat'" class="head">{{ nameOf(spot.place, 2) }}</span>
+        <span v-else-if="c === 0" class="head small">{{ spot.zone === 'beside' ? 'set beside' : 'taken away' }}</span>
+      </div>
+    </template>
+    <div
+      v-for="p in reaches"
+      :key="`r${p.id}`"
+      class="reach grip"
+      :data-id="p.id"
+      :style="{ transform: `translate(${p.x}px, ${p.y}px)`, width: `${p.w}px`, height: `${p.h}px` }"
+      aria-hidden="true"
+      @click="afterDrag(() => tapPiece(p.id))"
+    />
+    <div
+      v-for="p in drawn"
+      :key="p.id"
+      class="piece grip"
+      :class="{
+        moved: p.stone === lit,
+        arriving: p.start,
+        lifted: lifted.has(p.id),
+        away: p.zone === 'taken',
+        apart: p.zone === 'beside',
+      }"
+      :data-id="p.id"
+      :style="{
+        transform: `translate(${p.x}px, ${p.y}px)`,
+        ...(p.start ? { '--fx': `${p.start.x}px`, '--fy': `${p.start.y}px` } : {}),
+      }"
+      aria-hidden="true"
+      @mouseenter="emit('pick', p.stone)"
+      @mouseleave="emit('pick', null)"
+      @click="afterDrag(() => tapPiece(p.id))"
+    >
+      <ChipShape v-if="!material.sized" :unit="p.unit" />
+      <BlockShape v-else :place="p.form" :unit="p.unit" />
+    </div>
+    <svg v-if="arrow" class="arrow" aria-hidden="true" :viewBox="`0 0 ${width} ${height}`">
+      <path :d="arrow.path" />
+      <path class="tip" :d="arrow.tip" />
+      <text :x="arrow.x" :y="arrow.y" text-anchor="end">{{ arrow.text }}</text>
+    </svg>
+    <div
+      v-if="dragging && hand?.spot.zone === 'store'"
+      class="ghost"
+      :style="{ marginLeft: `${-blockSize(form(hand.spot.place), units.mat!).x / 2}px`, marginTop: '-20px' }"
+      aria-hidden="true"
+    >
+      <ChipShape v-if="!material.sized" :unit="units.mat!" />
+      <BlockShape v-else :place="hand.spot.place" :unit="units.mat!" />
+    </div>
+    <p v-if="hand && !dragging" class="in-hand">
+      <strong>{{ hand.count }}</strong> {{ nameOf(hand.spot.place, hand.count) }} in hand
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.mat {
+  position: relative;
+  width: 100%;
+  height: 100%;
+  overflow: hidden;
+  background: var(--felt);
+  color: var(--on-felt);
+  touch-action: none;
+  user-select: none;
+}
+.spot {
+  position: absolute;
+  border-right: 1.5px solid var(--felt-line);
+  cursor: pointer;
+}
+.spot:focus-visible {
+  outline-offset: -5px;
+  outline-width: 4px;
+  z-index: 3;
+}
+.store {
+  background: var(--felt-2);
+  border-bottom: 1.5px solid var(--felt-line);
+  display: grid;
+  place-items: center;
+}
+.shelf {
+  display: grid;
+  place-items: center;
+  min-width: 56px;
+  min-height: 50px;
+  cursor: grab;
+}
+.lying :deep(.block) {
+  rotate: 90deg;
+  margin: -44px 0;
+}
+.store-word {
+  position: absolute;
+  left: 12px;
+  top: 4px;
+  font-size: 0.95rem;
+}
+.beside,
+.taken {
+  border-top: 2px dashed var(--felt-line);
+}
+.taken {
+  background: var(--felt-2);
+}
+.head {
+  position: absolute;
+  top: 4px;
+  left: 12px;
+  font-weight: 700;
+  font-size: 1.02rem;
+}
+.many .head {
+  font-size: 0.82rem;
+  left: 6px;
+  letter-spacing: -0.02em;
+  white-space: nowrap;
+}
+.head.small {
+  font-weight: 400;
+  font-size: 0.95rem;
+  top: 1px;
+}
+.mat .lit .head::after {
+  content: ' ◂';
+  color: var(--focus-on-felt);
+}
+.target:hover {
+  box-shadow: inset 0 0 0 3px var(--felt-line);
+}
+.reach {
+  position: absolute;
+  left: 0;
+  top: 0;
+  cursor: grab;
+  touch-action: none;
+}
+.piece {
+  contain: layout style;
+  position: absolute;
+  left: 0;
+  top: 0;
+  cursor: grab;
+  transition: transform 200ms ease-out;
+  touch-action: none;
+}
+.piece.arriving {
+  animation: arrive 220ms ease-out;
+}
+.piece.apart :deep(.block) {
+  border-style: dashed;
+}
+.piece.apart :deep(.chip) {
+  border-style: solid;
+  background-color: var(--felt);
+  box-shadow: none;
+}
+.piece.away :deep(.block) {
+  background-color: color-mix(in srgb, var(--piece) 88%, var(--felt-2));
+  outline: 1.5px solid var(--on-felt);
+}
+.piece.moved :deep(.block) {
+  outline: 3px solid var(--focus-on-felt);
+  outline-offset: 1px;
+}
+.piece.lifted {
+  z-index: 4;
+}
+.piece.lifted :deep(.block) {
+  outline: 3px solid #fff;
+  outline-offset: 2px;
+  translate: 0 -6px;
+  box-shadow: 0 8px 10px rgb(0 0 0 / 45%);
+}
+.dragging .piece.lifted {
+  will-change: translate;
+  transition: none;
+  pointer-events: none;
+}
+.ghost {
+  position: absolute;
+  left: 0;
+  top: 0;
+  pointer-events: none;
+  z-index: 5;
+}
+.arrow {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+  z-index: 3;
+}
+.arrow path {
+  fill: none;
+  stroke: var(--focus-on-felt);
+  stroke-width: 4;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+.arrow text {
+  fill: var(--on-felt);
+  stroke: var(--felt);
+  stroke-width: 5;
+  paint-order: stroke;
+  font: 700 1rem var(--ui);
+}
+.in-hand {
+  position: absolute;
+  right: 10px;
+  top: 70px;
+  background: var(--sheet);
+  color: var(--ink);
+  padding: 0.3rem 0.7rem;
+  border-radius: 4px;
+  pointer-events: none;
+  z-index: 6;
+}
+@keyframes arrive {
+  from {
+    transform: translate(var(--fx), var(--fy));
+  }
+}
+</style>

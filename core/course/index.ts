@@ -1,0 +1,23 @@
+/** The door to setting problems: the next of a kind, cards, chains, the spinner, missing digits, several ways on a board. */
+export { type Advice, adviseWays } from './advice'
+export { answerCards, answerCardsOf, sentenceCards } from './cards'
+export { type Chains, chainText, setChains } from './chains/chains'
+export { before, lessonId, lessonOf, LESSONS } from './chains/lessons'
+export type { ChainWish } from './chains/wish'
+export { sameKind } from './sameKind'
+export { rulesIn } from './sameRules'
+export {
+  allowedPairs,
+  changedColumns,
+  checkRules,
+  dealCards,
+  MAX_CARDS,
+  spin,
+  type SpinnerRules,
+  type SpinPair,
+  spinProblem,
+  whyNot,
+} from './spinner'
+export { board, type BoardPanel, MOST_PANELS } from '../plan/board'
+export { numbersOf, parseMissing, printMissing, solveMissing } from '../problem/missing'
+export { sayMissing } from '../speech/missing'
