@@ -81,6 +81,14 @@ export default defineNuxtConfig({
     errorHandler: '~~/server/error.ts',
     compressPublicAssets: true,
   },
+  vite: {
+    build: {
+      rollupOptions: {
+        // The core does nothing by being imported, so that of its doors only what is asked for is fetched.
+        treeshake: { moduleSideEffects: (id) => id.includes('node_modules') || !id.includes('/core/') },
+      },
+    },
+  },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   eslint: { config: { stylistic: false } },
 })

@@ -1,8 +1,27 @@
 import fc from 'fast-check'
 import { parseProblem } from '../../core/problem/parse'
 import type { Problem } from '../../core/problem/problem'
+import { enter, type Bench } from '../../core/record/bench'
+import { attempt } from '../../core/refusal'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
 import type { WayId } from '../../core/way/way'
+
+/** Enters a move of a hand. What the bench refuses, the material itself refuses, in a whole sentence, and nothing has changed. */
+export function tried(b: Bench, on: RepresentationId | 'bench', move: string): Bench {
+  const before = JSON.stringify(b.now)
+  const done = attempt(() => enter(b, { at: 0, on, move }))
+  if ('ok' in done) return done.ok
+  expect(JSON.stringify(b.now)).toBe(before)
+  expect(done.refused.reason).toMatch(/[.?!]$/)
+  if (on === 'bench') expect(['undo', 'redo', 'go on', 'ask']).toContain(move)
+  else {
+    const r = REPRESENTATIONS[on]
+    const state = b.now.states[on] ?? b.now.second?.states[on]
+    expect([move, 'refused' in attempt(() => r.apply(state, r.parse(move)))]).toEqual([move, true])
+  }
+  return b
+}
 
 export const WAYS: readonly WayId[] = ['ones-first', 'exchanges-first']
 /** Materials that count one each, with what is asked of them. */

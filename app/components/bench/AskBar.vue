@@ -26,7 +26,7 @@ const presenting = usePresenting()
 const { pinned, lately, used } = useShelf()
 const text = ref(pretty(bench.problem))
 const refused = shallowRef<Refusal | null>(null)
-const box = ref<{ $el: HTMLInputElement } | null>(null)
+const box = ref<HTMLInputElement | null>(null)
 const read = ref('')
 const shelf = ref<'material' | 'way' | null>(null)
 watch(
@@ -71,7 +71,7 @@ function ask(): void {
 }
 /** Puts the cursor on the trouble. */
 function select(refusal: Refusal): void {
-  const input = box.value?.$el
+  const input = box.value
   if (!input) return
   input.focus()
   if (refusal.span) input.setSelectionRange(refusal.span.at, refusal.span.at + refusal.span.length)
@@ -133,8 +133,8 @@ const answerShown = computed(() => {
 const shares = computed(() => wayById(bench.bench.setup.way).sort === 'sharing')
 defineExpose({
   focus: () => {
-    box.value?.$el.focus()
-    box.value?.$el.select()
+    box.value?.focus()
+    box.value?.select()
   },
   openShelf,
 })
@@ -144,8 +144,9 @@ defineExpose({
   <section class="ask" :class="{ presenting }" aria-label="The problem">
     <form class="problem" novalidate @submit.prevent="ask">
       <label class="sr-only" for="problem">Problem</label>
-      <InputText
+      <input
         id="problem"
+        type="text"
         ref="box"
         v-model="text"
         class="learner"
@@ -162,8 +163,9 @@ defineExpose({
     </form>
     <form v-if="bench.bench.mode !== 'show'" class="answer" novalidate @submit.prevent="readIt">
       <label for="read" class="learner"><span class="sr-only">Answer</span><span aria-hidden="true">=</span></label>
-      <InputText
+      <input
         id="read"
+        type="text"
         v-model="read"
         class="learner"
         inputmode="numeric"

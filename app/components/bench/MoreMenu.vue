@@ -8,7 +8,7 @@ const bench = useBench()
 const advising = ref(false)
 const reading = ref(false)
 const framing = ref(false)
-const menu = ref<{ toggle: (event: Event) => void } | null>(null)
+const menu = ref<{ toggle: (event: Event) => void; prepare: () => void } | null>(null)
 const items = [
   {
     label: 'For this problem',
@@ -43,10 +43,17 @@ defineExpose({ advise: () => (advising.value = true) })
 </script>
 
 <template>
-  <button type="button" class="stone-button" aria-haspopup="menu" @click="(e) => menu?.toggle(e)">
+  <button
+    type="button"
+    class="stone-button"
+    aria-haspopup="menu"
+    @click="(e) => menu?.toggle(e)"
+    @pointerenter="menu?.prepare()"
+    @focus="menu?.prepare()"
+  >
     Tools and practice
   </button>
-  <Menu ref="menu" :model="items" popup append-to="#main" />
+  <PopMenu ref="menu" :model="items" />
   <AdviceDialog v-if="advising" v-model:open="advising" />
   <FrameDialog v-if="framing" v-model:open="framing" />
   <ReadDialog v-if="reading" v-model:open="reading" />

@@ -3,19 +3,20 @@ import { REPRESENTATIONS } from '../../../core/index'
 
 const bench = useBench()
 const text = ref('')
-const box = ref<{ $el: HTMLInputElement } | null>(null)
+const box = ref<HTMLInputElement | null>(null)
 function go(): void {
   if (text.value.trim() && bench.type(text.value)) text.value = ''
 }
 const example = computed(() => REPRESENTATIONS[bench.bench.setup.representation].example)
-defineExpose({ focus: () => box.value?.$el.focus() })
+defineExpose({ focus: () => box.value?.focus() })
 </script>
 
 <template>
   <form class="line" @submit.prevent="go">
     <label class="sr-only" for="move">Type a move</label>
-    <InputText
+    <input
       id="move"
+      type="text"
       ref="box"
       v-model="text"
       :placeholder="`/  ${example}`"

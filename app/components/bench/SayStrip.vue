@@ -15,7 +15,7 @@ const kinds = computed(() => {
 
 <template>
   <section class="say" :class="[tone, { presenting }]" aria-label="What to say">
-    <PredictCard
+    <LazyPredictCard
       v-if="asked"
       :prediction="asked"
       :kinds="kinds"
@@ -29,7 +29,7 @@ const kinds = computed(() => {
       >
       <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">Do it</button>
       <span v-if="!said" class="quiet">Sett says nothing now. It writes down what is moved.</span>
-      <BeadNotes v-if="detail" :detail="detail" />
+      <LazyBeadNotes v-if="detail" :detail="detail" />
     </div>
     <button
       v-if="canSpeak && !presenting"

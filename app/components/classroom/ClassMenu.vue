@@ -3,7 +3,7 @@ import type { MenuItem } from 'primevue/menuitem'
 
 const classroom = useClassroom()
 const { chosen } = useTheme()
-const menu = ref<{ toggle: (e: Event) => void } | null>(null)
+const menu = ref<{ toggle: (event: Event) => void; prepare: () => void } | null>(null)
 const button = ref<HTMLButtonElement | null>(null)
 
 const items = computed<MenuItem[]>(() => [
@@ -40,13 +40,21 @@ useKeys({ l: () => button.value?.click() })
 </script>
 
 <template>
-  <button ref="button" type="button" class="stone-button who" aria-haspopup="true" @click="(e) => menu?.toggle(e)">
+  <button
+    ref="button"
+    type="button"
+    class="stone-button who"
+    aria-haspopup="true"
+    @click="(e) => menu?.toggle(e)"
+    @pointerenter="menu?.prepare()"
+    @focus="menu?.prepare()"
+  >
     <span>{{ classroom.classroom?.name }}</span>
     <span aria-hidden="true">·</span>
     <strong>{{ classroom.learner?.codeName ?? 'nobody chosen' }}</strong>
     <i class="pi pi-angle-down" aria-hidden="true" />
   </button>
-  <Menu ref="menu" :model="items" popup append-to="#main" />
+  <PopMenu ref="menu" :model="items" />
 </template>
 
 <style scoped>
