@@ -25,6 +25,7 @@ import {
   translate,
   type WayId,
   type WorkRecord,
+  listed,
 } from '../../core/index'
 import type { Outcome, SavedRecord } from '../../shared/schemas'
 import { benchRequest, besides, followed } from '../utils/benchRequest'
@@ -80,7 +81,7 @@ export const useBench = defineStore('bench', () => {
   const replaying = shallowRef<{ readonly benches: readonly Bench[]; readonly at: number } | null>(null)
 
   const problem = computed(() => printProblem(bench.value.setup.problem))
-  const stones = computed(() => bench.value.now.stones)
+  const stones = computed(() => listed(bench.value.now.stones))
   const lit = computed(() => picked.value ?? stones.value.length - 1)
   const next = computed(() => nextAct(bench.value))
   const moves = computed(() => {
@@ -276,14 +277,14 @@ export const useBench = defineStore('bench', () => {
 
   /** Goes back or forward until just this many stones lie. */
   function jump(count: number): void {
-    for (let guard = 0; stones.value.length > count && guard < 2000; guard++) if (!undo()) break
-    for (let guard = 0; stones.value.length < count && guard < 2000; guard++) {
-      if (bench.value.undone.length > 0 ? !redo() : !advance()) break
-    }
+    const lying = (): number => bench.value.now.stones.length
+    // Every undo takes a link off, and every step lays a stone or is refused, which is said: neither goes on for ever.
+    while (lying() > count && undo());
+    while (lying() < count && (bench.value.undone.length > 0 ? redo() : advance()));
     // A digit that is stepped move by move is finished before one rests on it.
     const onTheWay = (): boolean =>
-      bench.value.mode === 'show' && bench.value.now.open !== null && stones.value.at(-1)?.fits === 'part'
-    for (let guard = 0; onTheWay() && guard < 100; guard++) if (!advance()) break
+      bench.value.mode === 'show' && bench.value.now.open !== null && bench.value.now.stones.last?.fits === 'part'
+    while (onTheWay() && advance());
   }
 
   /** Starts the same problem again, in another mode or way if asked. */

@@ -76,11 +76,26 @@ export function divide(a: Exact, b: Exact): Exact {
 }
 export const negate = (a: Exact): Exact => subtract(ZERO, a)
 /** −1, 0 or 1: whether a is less than, equal to or greater than b. */
-export const compare = (a: Exact, b: Exact): number => (a === b ? 0 : sign(subtract(a, b)))
+export function compare(a: Exact, b: Exact): number {
+  if (a === b) return 0
+  const [x, y] = [small(a), small(b)]
+  return x !== undefined && y !== undefined ? Math.sign(x - y) : sign(subtract(a, b))
+}
 export const sign = (a: Exact): number => (a === ZERO ? 0 : a.startsWith('-') ? -1 : 1)
 /** How far from nought: the number without its sign. */
 export const sizeOf = (a: Exact): Exact => (sign(a) < 0 ? negate(a) : a)
 export const sum = (values: Iterable<Exact>): Exact => [...values].reduce(add, ZERO)
+
+/** What so many of each are worth together: of machine integers where all are, else exactly. */
+export function sumOf(terms: readonly { readonly count: number; readonly unit: Exact }[]): Exact {
+  let total = 0
+  for (const { count, unit } of terms) {
+    const worth = small(unit)
+    if (worth === undefined) return sum(terms.map((t) => multiply(exact(t.count), t.unit)))
+    total += count * worth
+  }
+  return Number.isSafeInteger(total) ? exact(total) : sum(terms.map((t) => multiply(exact(t.count), t.unit)))
+}
 export const isWhole = (a: Exact): boolean => !a.includes('/')
 
 /** The numerator (with its sign) and the denominator of an Exact in lowest terms. */
@@ -89,12 +104,13 @@ export function parts(a: Exact): { readonly numerator: bigint; readonly denomina
   return { numerator: BigInt(numerator!), denominator: BigInt(denominator) }
 }
 
-/** How many whole times b goes into a, which has the same sign. @throws Refusal when b is 0. */
-export function timesIn(a: Exact, b: Exact): number {
+/** How many whole times b goes into a, which has the same sign, and what is left. @throws Refusal when b is 0. */
+export function timesIn(a: Exact, b: Exact): { readonly times: number; readonly rest: Exact } {
   const [x, y] = [small(a), small(b)]
-  if (x !== undefined && y !== undefined && y !== 0) return Math.trunc(x / y)
+  if (x !== undefined && y !== undefined && y !== 0) return { times: Math.trunc(x / y), rest: exact(x % y) }
   const { numerator, denominator } = parts(divide(a, b))
-  return toCount(exact(numerator / denominator))
+  const times = toCount(exact(numerator / denominator))
+  return { times, rest: subtract(a, multiply(exact(times), b)) }
 }
 
 /** A whole Exact as a machine integer. For counts of pieces and digits, never for values that could outgrow 2^53. */

@@ -68,7 +68,9 @@ export function valueOf(numeral: Numeral): Exact {
   const size =
     numeral.form === 'fraction'
       ? add(exact(numeral.whole || '0'), exact(`${numeral.numerator}/${numeral.denominator}`))
-      : exact(`${numeral.digits}/1${'0'.repeat(numeral.decimals)}`)
+      : numeral.decimals === 0
+        ? exact(numeral.digits.replace(/^0+(?=\d)/, ''))
+        : exact(`${numeral.digits}/1${'0'.repeat(numeral.decimals)}`)
   return numeral.negative ? negate(size) : size
 }
 

@@ -39,8 +39,13 @@ export function placeNamed(name: string): Place | undefined {
 
 /** What one of this place is worth: 1, 10, 100 …, 1/10. */
 export function unitOf(place: Place): Exact {
-  return place < 0 ? exact(`1/1${'0'.repeat(-place)}`) : exact(`1${'0'.repeat(place)}`)
+  const known = units.get(place)
+  if (known) return known
+  const unit = place < 0 ? exact(`1/1${'0'.repeat(-place)}`) : exact(`1${'0'.repeat(place)}`)
+  units.set(place, unit)
+  return unit
 }
+const units = new Map<Place, Exact>()
 
 /** The place whose unit this is, or undefined where it is no power of ten. */
 export function placeOfUnit(unit: Exact): Place | undefined {

@@ -1,17 +1,4 @@
-import {
-  add,
-  compare,
-  divide,
-  exact,
-  isWhole,
-  multiply,
-  sign,
-  subtract,
-  timesIn,
-  toCount,
-  ZERO,
-  type Exact,
-} from './exact'
+import { compare, divide, exact, isWhole, sign, sumOf, timesIn, toCount, ZERO, type Exact } from './exact'
 import type { Numeral } from './numeral'
 import { BRITISH, partsName } from './words'
 import { placeName, placeOfUnit, unitOf, type Counts, type Place } from './places'
@@ -68,8 +55,7 @@ export const coins = (values: readonly number[], names: Readonly<Record<string, 
 })
 
 /** What pieces are worth together. */
-export const worthOf = (pieces: readonly Pieces[]): Exact =>
-  pieces.reduce<Exact>((total, { count, unit }) => add(total, count === 1 ? unit : multiply(exact(count), unit)), ZERO)
+export const worthOf: (pieces: readonly Pieces[]) => Exact = sumOf
 
 /** How many of one kind there are. */
 export const countOf = (pieces: readonly Pieces[], unit: Exact): number =>
@@ -118,10 +104,9 @@ export function piecesFor(value: Exact, { worths }: Units): readonly Pieces[] | 
   for (const unit of worths) {
     if (left === ZERO) break
     if (sign(unit) !== sign(left)) continue
-    const count = timesIn(left, unit)
-    if (count === 0) continue
-    found.push({ count, unit })
-    left = subtract(left, multiply(exact(count), unit))
+    const { times: count, rest } = timesIn(left, unit)
+    if (count > 0) found.push({ count, unit })
+    left = rest
   }
   return left === ZERO ? found : undefined
 }

@@ -2,6 +2,7 @@ import { change, isMaking, type Act } from '../act/act'
 import { divide, ZERO, type Exact } from '../number/exact'
 import { printExact } from '../number/numeral'
 import { placeName, placeOfUnit, unitOf, type Place } from '../number/places'
+import { backwards, since, type Trail } from '../number/trail'
 import type { Pieces } from '../number/units'
 import type { EquationsState, Line } from '../representation/equations/equations'
 import { equations } from '../representation/equations/equations'
@@ -53,12 +54,15 @@ export function onPage(steps: readonly { readonly lines: readonly WrittenLine[] 
 }
 
 /** A count as it stands on the page: the number counted from, a point, and the words so far (`8 · 9 10 11`). */
-function sequence(lines: readonly Line[], upTo: number): string {
-  let from = upTo
-  while (from > 0 && lines[from - 1]!.act.kind === 'count') from -= 1
-  const words = lines.slice(from, upTo + 1).map((l) => (l.act.kind === 'count' ? l.act.word : ''))
-  const begun = lines[from - 1]?.act
-  return `${begun?.kind === 'begin' ? begun.from : lines[from]!.valueBefore} · ${words.join(' ')}`
+function sequence(lines: Trail<Line>): string {
+  const words: Exact[] = []
+  let from: Exact = ZERO
+  for (const { act, valueBefore } of backwards(lines)) {
+    if (act.kind !== 'count') return `${act.kind === 'begin' ? act.from : from} · ${words.join(' ')}`
+    words.unshift(act.word)
+    from = valueBefore
+  }
+  return `${from} · ${words.join(' ')}`
 }
 
 /** The lines that an act adds to the running page, and the page after it. */
@@ -67,8 +71,8 @@ export function write(
   act: Act,
 ): { readonly page: EquationsState; readonly lines: readonly WrittenLine[] } {
   const next = equations.write(page, act)
-  const lines = next.lines.slice(page.lines.length).map(({ text, act: made }, i): WrittenLine => {
-    if (made.kind === 'count') return { text: sequence(next.lines, page.lines.length + i) }
+  const lines = since(next.lines, page.lines).map(({ text, act: made }): WrittenLine => {
+    if (made.kind === 'count') return { text: sequence(next.lines) }
     return text.includes(' = ') ? { text: pretty(text), equation: text } : { text: pretty(text) }
   })
   return { page: next, lines: [...lines, ...ruleLine(act)] }

@@ -1,16 +1,14 @@
 import { add, compare, divide, exact, multiply, parts, sign, subtract, ZERO, type Exact } from '../number/exact'
-import { valueOf } from '../number/numeral'
+import { printExact, valueOf } from '../number/numeral'
 import { unitOf } from '../number/places'
 import { totals, type Problem } from './problem'
 
 /** The lowest place that is not nought, as a power of ten; undefined for nought and for what no decimal writes. */
 export function lowestPlace(value: Exact): number | undefined {
   if (sign(value) === 0) return undefined
-  for (let place = -9; place <= 9; place++) {
-    const { numerator, denominator } = parts(divide(value, unitOf(place)))
-    if (denominator === 1n && numerator % 10n !== 0n) return place
-  }
-  return undefined
+  const [, whole = '', point = ''] = /^-?(\d+)(?:\.(\d+))?$/.exec(printExact(value)) ?? []
+  if (whole === '') return undefined
+  return point === '' ? whole.length - whole.replace(/0+$/, '').length : -point.length
 }
 
 /**

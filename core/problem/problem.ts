@@ -83,8 +83,8 @@ export function quotientOf({ first, terms }: Problem): Quotient | null {
   if (terms.length !== 1 || term!.operation !== '/') return null
   const [of, by] = [valueOf(first), valueOf(term!.number)]
   if (![of, by].every((n) => isWhole(n) && sign(n) >= 0)) return null
-  const value = exact(timesIn(of, by))
-  return { of, by, value, remainder: subtract(of, multiply(value, by)) }
+  const { times, rest } = timesIn(of, by)
+  return { of, by, value: exact(times), remainder: rest }
 }
 
 /** Whether a reading is the answer; of a division also the whole number of times, with what is left over. */

@@ -28,7 +28,7 @@ import { compareWithWay, isAmount } from './comparing'
 import { laidTooMuch, relaid, startsElsewhere } from './laying'
 import { goesOn, judgedOf, restOf } from './judging'
 import type { Hand, Mode, Moment, Stone } from './moment'
-import { extended, START, type Trail } from './trail'
+import { extended, listed, START, type Trail } from '../number/trail'
 import { slipIn, slipInColumn, SLIPS } from './slips'
 
 export type { Mode, Moment, Stone }
@@ -74,7 +74,7 @@ function emptyMoment(setup: Setup): Moment {
     followers: {},
     standing: standingFor(setup),
     page: equations.start(worked, choices, beside),
-    stones: [],
+    stones: START,
     second: null,
     open: null,
   }
@@ -119,7 +119,7 @@ export function nextMoves(bench: Bench): readonly unknown[] {
 
 /** All that the way still has before it, as the stones that will be laid; a digit that is on its way is not to come any more. */
 export function ahead({ setup, now }: Bench): readonly (readonly Act[])[] {
-  const growing = now.open !== null && now.stones.at(-1)?.fits === 'part' && REPRESENTATIONS[now.open.on].judge
+  const growing = now.open !== null && now.stones.last?.fits === 'part' && REPRESENTATIONS[now.open.on].judge
   const acts = growing ? actsAhead(setup, now.open!.from.standing).slice(1) : actsAhead(setup, now.standing)
   return together(setup, acts)
 }
@@ -145,7 +145,7 @@ export function outcome(bench: Bench): {
 export function matchOf({ setup, now }: Bench): Match | null {
   const side = (id: RepresentationId, { states, standing, stones }: Moment): Side => ({
     id,
-    acts: stones.flatMap((s) => s.acts),
+    acts: listed(stones).flatMap((s) => s.acts),
     shows: REPRESENTATIONS[id].shows(states[id]),
     value: standing.value,
     read: standing.read,
@@ -157,11 +157,11 @@ export function matchOf({ setup, now }: Bench): Match | null {
 /** The slips seen so far, by name. */
 export function slipsOf(bench: Bench): readonly string[] {
   const seen = (moment: Moment | null): readonly string[] =>
-    moment?.stones.flatMap((s, i) => {
+    (moment ? listed(moment.stones) : []).flatMap((s, i) => {
       // What is still on its way may yet be finished: it is a slip only once it has been left so.
-      const growing = moment.open !== null && s.fits === 'part' && i === moment.stones.length - 1
+      const growing = moment!.open !== null && s.fits === 'part' && i === moment!.stones.length - 1
       return s.slip && !growing ? [s.slip] : []
-    }) ?? []
+    })
   return [...seen(bench.now), ...seen(bench.now.second), ...(matchOf(bench)?.copied ? [SLIPS.copied] : [])]
 }
 
@@ -259,13 +259,16 @@ function askedOn(setup: Setup, moment: Moment): Moment {
   return act ? askedOn(setup, laid(setup, moment, [act], { on: null, moves: [] })) : moment
 }
 
-const isOwing = (moment: Moment): boolean => (moment.stones.at(-1)?.owed ?? '') !== ''
+const isOwing = (moment: Moment): boolean => (moment.stones.last?.owed ?? '') !== ''
 
 /** A move on the bench's own representations, or on the second one. */
 function movedAnywhere({ setup, now }: Bench, on: RepresentationId, text: string): Moment {
   if (on !== setup.both || !now.second) return moved(setup, now, on, text)
   return { ...now, second: moved(secondOf(setup), now.second, on, text) }
 }
+
+/** So many moves make one stone at the most, so that what is looked at together stays short however long hands go on. */
+const MOST_MOVES = 200
 
 /** Reads a typed move and makes it. It joins the stone still growing when the two together are one thing done. */
 function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): Moment {
@@ -275,7 +278,7 @@ function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): M
   if (missed) throw new Refusal(missed.why, 'Put the mat right first, or take the last step back.')
   const move = r.parse(text)
   r.apply(now.states[on], move)
-  if (now.open?.on === on) {
+  if (now.open?.on === on && now.open.moves.length < MOST_MOVES) {
     const moves = [...now.open.moves, move]
     const known = goesOn(setup, now, on, move) ? r.recognise(now.open.from.states[on], moves) : undefined
     const together = relaid(now, on, move, known) ?? known
@@ -362,7 +365,7 @@ function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Hand): Mom
     detail: hand.detail ?? detail,
     waiting: followed.waiting,
   }
-  return { ...shared, stones: [...from.stones, stone] }
+  return { ...shared, stones: extended(from.stones, stone) }
 }
 
 /** Whether an act is just what its rule makes of it, so that it can be told how it went; a reading is told too. */
@@ -372,9 +375,11 @@ const isWorked = (act: Act): boolean =>
 /** The slip in acts; a frame read rightly after a slip that has its name adds none of its own. */
 function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Standing): string {
   const act = acts.at(-1)
-  const named = from.stones.some((s) => s.owedKind === 'beads' || (s.slip !== '' && s.fits === 'part'))
+  const named =
+    act?.kind === 'read' &&
+    listed(from.stones).some((s) => s.owedKind === 'beads' || (s.slip !== '' && s.fits === 'part'))
   if (act?.kind === 'read' && act.value === from.standing.value && named) return ''
-  return slipIn(acts, from.standing, standing, from.stones.at(-1)?.acts.at(-1), {
+  return slipIn(acts, from.standing, standing, from.stones.last?.acts.at(-1), {
     asked: setup.problem,
     worked: setup.worked,
   })

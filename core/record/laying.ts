@@ -31,7 +31,7 @@ export const startsElsewhere = ({ standing }: Moment, acts: readonly Act[]): boo
  */
 export function relaid(now: Moment, on: RepresentationId, move: unknown, known: Recognised): Recognised {
   const { open, states, stones, standing } = now
-  const laidSoFar = stones.at(-1)?.acts ?? []
+  const laidSoFar = stones.last?.acts ?? []
   if (!open || open.from.standing.laid || laidSoFar.some((a) => a.kind !== 'lay')) return undefined
   if (known && !isUnfinished(known) && known.every((a) => a.kind === 'lay')) return undefined
   const r = REPRESENTATIONS[on]

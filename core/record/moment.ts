@@ -1,5 +1,6 @@
 import type { Act } from '../act/act'
 import type { Standing } from '../act/standing'
+import type { Trail } from '../number/trail'
 import type { Exact } from '../number/exact'
 import type { Followers } from '../plan/follow'
 import type { WrittenLine } from '../plan/lines'
@@ -40,7 +41,7 @@ export interface Moment {
   readonly followers: Followers
   readonly standing: Standing
   readonly page: EquationsState
-  readonly stones: readonly Stone[]
+  readonly stones: Trail<Stone>
   /** The representation that is worked by hand besides, with moments of its own; null where there is none. */
   readonly second: Moment | null
   /** The stone still growing: what it grew from and the moves so far. */

@@ -5,7 +5,7 @@ import { attempt, Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
 import type { RepresentationId } from '../representation/representation'
 import type { WayId } from '../way/way'
-import { listed } from './trail'
+import { listed } from '../number/trail'
 import { enter, openBench, outcome, type Bench, type Entry, type Mode } from './bench'
 
 /** The file format's version; a reader refuses a later one. */
@@ -85,13 +85,13 @@ export function replay(record: WorkRecord): {
   const moments = record.moves.map((entry): Replayed => {
     at = enter(at, entry)
     const { now } = at
-    const stone = now.stones.at(-1)
+    const stone = now.stones.last
     const shown = at.setup.all.map((id) => REPRESENTATIONS[id].shows(now.states[id]))
     return {
       entry,
       shows: shown[0]!,
       say: stone?.say ?? '',
-      lines: now.stones.flatMap((s) => s.lines),
+      lines: listed(now.stones).flatMap((s) => s.lines),
       states: now.states,
       agree: shown.every((v) => v === shown[0]),
     }

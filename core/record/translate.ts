@@ -1,5 +1,6 @@
 import { attempt } from '../refusal'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
+import { listed } from '../number/trail'
 import type { PlanRequest } from '../plan/setup'
 import { enter, openBench, type Bench } from './bench'
 
@@ -10,7 +11,7 @@ import { enter, openBench, type Bench } from './bench'
 export function translate(bench: Bench, request: PlanRequest): Bench {
   let next = openBench(request, bench.mode)
   const { id, perform, print } = REPRESENTATIONS[request.representation]
-  for (const act of bench.now.stones.flatMap((s) => s.acts)) {
+  for (const act of listed(bench.now.stones).flatMap((s) => s.acts)) {
     const done = attempt(() => {
       const state = next.now.states[id]
       if (act.kind === 'pose' && isSilent(REPRESENTATIONS[id], state, act))

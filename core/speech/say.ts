@@ -7,7 +7,7 @@ import { printExact } from '../number/numeral'
 import { answer, isAnswer, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
 import { moveInWords, saySlip } from './beads'
-import { capital, listed, named, operationWord, pretty, say, sayNumeral, type WordPack } from './words'
+import { capital, spokenList, named, operationWord, pretty, say, sayNumeral, type WordPack } from './words'
 
 /** What words are chosen by: the question, the class's words, and what the main material brings of its own. */
 export interface Telling {
@@ -31,7 +31,7 @@ export function piecesInWords(pieces: readonly Pieces[], pack: WordPack, units?:
       ? say(1, pack)
       : `${say(p.count, pack)} ${pieceName(p.unit, p.count, units, pack.ones)}`,
   )
-  return said.length === 0 ? pack.numbers.zero : listed(said)
+  return said.length === 0 ? pack.numbers.zero : spokenList(said)
 }
 
 const amountInWords = (act: AmountAct, pack: WordPack, units?: Units): string => {
@@ -88,9 +88,9 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
     case 'pose':
       return `${capital(act.operation === '+' ? pack.add : pack.take)} ${say(act.amount, pack)}.`
     case 'split':
-      return `${capital(say(act.whole, pack))} is ${listed(act.parts.map((n) => say(n, pack)))}.`
+      return `${capital(say(act.whole, pack))} is ${spokenList(act.parts.map((n) => say(n, pack)))}.`
     case 'gather':
-      return `${capital(listed(act.parts.map((n) => say(n, pack))))} ${pack.equals} ${say(act.whole, pack)}.`
+      return `${capital(spokenList(act.parts.map((n) => say(n, pack))))} ${pack.equals} ${say(act.whole, pack)}.`
     case 'begin':
       return `${beginInWords(act, pack)}.`
     case 'group': {
@@ -227,7 +227,7 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
     case 'carry-off':
       return `That brings ${soFar[0]?.kind === 'join' ? soFar[0].amount : ''} more: ${now} now. Carry ${piecesInFigures(owed.pieces, pack, units)} to the store to finish the ${pack.exchange.noun}.`
     case 'uneven': {
-      const names = listed(owed.plates.map(String))
+      const names = spokenList(owed.plates.map(String))
       const wait = owed.plates.length === 1 ? `plate ${names} waits` : `plates ${names} wait`
       if (!owed.short) return `Not the same on every plate yet: ${wait}.`
       const few =

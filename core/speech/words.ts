@@ -67,7 +67,7 @@ export const inEnglish = (text: string, pack: WordPack): string =>
     : text.replace(/\b([Nn])ought(s?)\b/g, (_, n: string, s: string) => `${n === 'N' ? 'Z' : 'z'}ero${s}`)
 
 /** Several things in one breath: “tens, ones and tenths”. */
-export const listed = (said: readonly string[]): string => LIST.format(said)
+export const spokenList = (said: readonly string[]): string => LIST.format(said)
 const LIST = new Intl.ListFormat('en-GB', { style: 'long', type: 'conjunction' })
 
 /** A number as it is written: 4/8 is “four eighths”, and 2 2/5 “two and two fifths”. */

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { evaluate } from 'mathjs'
 import { enter, openBench, type Bench } from '../../core/record/bench'
 import { recordOf, reopen } from '../../core/record/record'
-import { listed } from '../../core/record/trail'
+import { listed } from '../../core/number/trail'
 import { attempt } from '../../core/refusal'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { RepresentationId } from '../../core/representation/representation'
@@ -83,7 +83,7 @@ test.each(HANDS)('%s: what it accepts, the bench accepts, every line holds, and 
         expect(b.now.standing.value).toBe(id === 'columns' ? b.now.standing.value : r.shows(b.now.states[id]))
         expect(b.now.page.value).toBe(b.now.standing.value)
       }
-      for (const { equation } of b.now.stones.flatMap((s) => s.lines))
+      for (const { equation } of listed(b.now.stones).flatMap((s) => s.lines))
         if (equation) expect([equation, evaluate(equation.replace('=', '=='))]).toEqual([equation, true])
       expect(reopen(recordOf(b)).now.standing).toEqual(b.now.standing)
     }),
@@ -105,6 +105,6 @@ test('what a follower has missed stays short, however long it waits, and undo go
   expect(listed(b.log).map((entry) => entry.at)).toEqual(Array.from({ length: b.log.length }, (_, i) => i))
   const { length } = b.log
   while (b.past.length > 0) b = enter(b, { at: length, on: 'bench', move: 'undo' })
-  expect(b.now.stones).toEqual([])
+  expect(b.now.stones.length).toBe(0)
   expect(recordOf(b).moves).toHaveLength(b.log.length)
 })

@@ -19,7 +19,7 @@ const sheet = (problem: string): Bench => {
   const bench = openBench({ problem, representation: 'columns' }, 'together')
   return work(bench, `write ${valueOf(first)}`, `under ${operation} ${valueOf(number)}`)
 }
-const said = (b: Bench): string => b.now.stones.at(-1)!.say
+const said = (b: Bench): string => b.now.stones.last!.say
 
 /** Sums of two to four numbers and differences of two, up to four digits. */
 const sheets = fc.oneof(
@@ -54,7 +54,7 @@ test('every wrong digit in every column of 2,000 sheets is answered with that co
           const right = adds ? (digits[0]! + below + carry) % 10 : move.digit
           for (let wrong = 0; wrong <= 9 && below > 0; wrong++) {
             if (wrong === right) continue
-            const stone = work(bench, `answer ${wrong} ${placeName(move.place)}`).now.stones.at(-1)!
+            const stone = work(bench, `answer ${wrong} ${placeName(move.place)}`).now.stones.last!
             asked += 1
             const named = [printProblem(problem), placeName(move.place), wrong, stone.say]
             const [, column = '', square] = /: the column says (.*), the square says (\d)\./.exec(stone.say) ?? []
@@ -150,7 +150,7 @@ test('a ten carried or lessened in the head is right, and its mark is asked for'
   const added = work(sheet('27 + 35'), 'answer 2 ones', 'answer 6 tens')
   expect(said(added)).toBe('The ten is not written yet. Put a carry mark over the tens.')
   const marked = work(added, 'carry 1 tens')
-  expect(marked.now.stones.at(-1)!.owed).toBe('')
+  expect(marked.now.stones.last!.owed).toBe('')
   expect(marked.now.standing.value).toBe('62')
   const taken = work(sheet('52 - 37'), 'answer 5 ones', 'answer 1 tens')
   expect(said(taken)).toContain('Strike the tens digit and write one less')

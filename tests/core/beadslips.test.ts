@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import {
   enter,
   leaving,
@@ -26,8 +27,8 @@ const work = (bench: Bench, moves: string): Bench =>
       }),
     bench,
   )
-const labels = (b: Bench): string[] => b.now.stones.map((s) => s.label)
-const last = (b: Bench) => b.now.stones.at(-1)!
+const labels = (b: Bench): string[] => listed(b.now.stones).map((s) => s.label)
+const last = (b: Bench) => b.now.stones.last!
 
 describe('whatever beads are moved is recognised', () => {
   test('the right rule, in whatever order its beads move, is one stone with its rule beside the total', () => {
@@ -38,8 +39,8 @@ describe('whatever beads are moved is recognised', () => {
     ]) {
       const b = work(open('8 + 7'), `ones pinch 3 to bar; ${moves}; read 15`)
       expect(labels(b)).toEqual(['lay 8', '+ 7', 'add 7', 'read 15'])
-      expect(b.now.stones[2]).toMatchObject({ fits: 'planned', slip: '' })
-      expect(b.now.stones[2]!.lines.map((l) => l.text)).toEqual(['8 + 7 = 15', '+7 = +10 −3'])
+      expect(listed(b.now.stones)[2]).toMatchObject({ fits: 'planned', slip: '' })
+      expect(listed(b.now.stones)[2]!.lines.map((l) => l.text)).toEqual(['8 + 7 = 15', '+7 = +10 −3'])
       expect(slipsOf(b)).toEqual([])
       expect(outcome(b).right).toBe(true)
     }
@@ -71,7 +72,7 @@ describe('whatever beads are moved is recognised', () => {
     const b = work(open('2 + 5', 'alone', 'frame'), 'ones lower 7 to bar')
     expect(labels(b)).toEqual(['lay 7'])
     expect(
-      work(open('2 + 5', 'alone', 'frame'), 'ones lower 2 to bar; ones lower 5 to bar; read 7').now.stones.at(-1)!.fits,
+      work(open('2 + 5', 'alone', 'frame'), 'ones lower 2 to bar; ones lower 5 to bar; read 7').now.stones.last!.fits,
     ).toBe('planned')
   })
 
@@ -138,7 +139,11 @@ describe('slips by their names (practice, section 14)', () => {
     expect(leaving(b)).toMatchObject({ kind: 'pose', amount: '4', leaves: true })
     const on = work(b, 'go on; ones upper 1 to bar; ones lower 1 away; read 46')
     expect(slipsOf(on)).toEqual([SLIPS.wrongRod])
-    expect(on.now.stones.filter((s) => s.fits === 'planned').map((s) => s.label)).toContain('add 4')
+    expect(
+      listed(on.now.stones)
+        .filter((s) => s.fits === 'planned')
+        .map((s) => s.label),
+    ).toContain('add 4')
     expect(outcome(on)).toEqual({ finished: true, right: false, read: '46' })
     expect(labels(work(on, 'undo; undo; undo; undo'))).toEqual(labels(b))
     expect(work(work(b, 'go on; undo'), 'redo').now.standing.begun).toBe(3)
@@ -177,9 +182,9 @@ test('worked by hand beside blocks, the two are matched', () => {
     ['abacus', 'tens lower 1 to bar'],
   ] as const)
     b = enter(b, { at: b.log.length, on, move })
-  expect(b.now.second!.stones.at(-1)!.fits).toBe('part')
+  expect(b.now.second!.stones.last!.fits).toBe('part')
   b = enter(b, { at: 9, on: 'abacus', move: 'ones lower 3 away' })
   // The exchange that blocks make with hands is in the abacus's ten already.
-  expect(b.now.second!.stones.map((s) => s.label)).toEqual(['lay 8', '+ 7', 'add 7 ones', 'exchange 10 ones'])
+  expect(listed(b.now.second!.stones).map((s) => s.label)).toEqual(['lay 8', '+ 7', 'add 7 ones', 'exchange 10 ones'])
   expect(matchOf(b)!.agree).toBe(true)
 })

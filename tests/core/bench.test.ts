@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import fc from 'fast-check'
 import { nextAct, openBench, enter, outcome, type Bench, type Mode } from '../../core/record/bench'
 import { recordOf, reopen, replay, type WorkRecord } from '../../core/record/record'
@@ -19,8 +20,8 @@ function work(bench: Bench, ...moves: string[]): Bench {
     return enter(b, { at: b.log.length, on: on as RepresentationId, move: move! })
   }, bench)
 }
-const labels = (b: Bench): string[] => b.now.stones.map((s) => s.label)
-const equations = (b: Bench): string[] => b.now.stones.flatMap((s) => s.lines.map((l) => l.text))
+const labels = (b: Bench): string[] => listed(b.now.stones).map((s) => s.label)
+const equations = (b: Bench): string[] => listed(b.now.stones).flatMap((s) => s.lines.map((l) => l.text))
 const shown = (b: Bench): string[] => b.setup.all.map((id) => REPRESENTATIONS[id].shows(b.now.states[id]))
 
 describe('moves become stones and lines', () => {
@@ -51,12 +52,12 @@ describe('moves become stones and lines', () => {
 
   test('the slow honest exchange says what is owed until it is even', () => {
     let b = work(open('141 - 26'), 'lay 141', 'return 1 ten')
-    const owing = b.now.stones.at(-1)!
+    const owing = b.now.stones.last!
     expect(owing.say).toBe('That takes 10 away: 131 now. Put back 10 ones to finish the exchange.')
     expect(shown(b)[0]).toBe('131')
     b = work(b, 'lay 4 ones', 'lay 6 ones')
     expect(labels(b).at(-1)).toBe('exchange 1 ten')
-    expect(b.now.stones.at(-1)!.owed).toBe('')
+    expect(b.now.stones.last!.owed).toBe('')
     expect(equations(b).at(-1)).toBe('141 = 100 + 30 + 11')
     expect(shown(b)).toEqual(['141', '141', '141'])
   })
@@ -64,7 +65,7 @@ describe('moves become stones and lines', () => {
   test('ten ones carried off one by one and a ten brought back is the same exchange', () => {
     let b = work(open('17 + 5'), 'lay 17', 'set 5', 'push 5 ones')
     for (let i = 0; i < 10; i++) b = work(b, 'return one')
-    expect(b.now.stones.at(-1)!.owed).toContain('Put back 1 ten')
+    expect(b.now.stones.last!.owed).toContain('Put back 1 ten')
     b = work(b, 'lay ten')
     expect(labels(b).at(-1)).toBe('exchange 10 ones')
     expect(shown(b)).toEqual(['22', '22', '22'])
@@ -72,7 +73,7 @@ describe('moves become stones and lines', () => {
 
   test('a true detour is written, never blocked, and the way finds back', () => {
     let b = work(open('52 - 37'), 'lay 52', 'take 3 tens')
-    expect(b.now.stones.at(-1)!.fits).toBe('other')
+    expect(b.now.stones.last!.fits).toBe('other')
     expect(equations(b).at(-1)).toBe('52 − 30 = 22')
     expect(nextAct(b)).toMatchObject({ kind: 'exchange' })
     b = work(b, 'break ten', 'take 7 ones', 'read 15')
@@ -112,7 +113,7 @@ describe('a mark on the sheet moves the blocks', () => {
     let b = work(open('52 - 37'), 'columns: write 52')
     expect(mat(b)).toEqual([2, 5, 0, 0])
     b = work(b, 'columns: strike tens')
-    expect(b.now.stones.at(-1)!.say).toBe('The tens digit is struck. Write above it what is left.')
+    expect(b.now.stones.last!.say).toBe('The tens digit is struck. Write above it what is left.')
     expect(mat(b)).toEqual([2, 5, 0, 0])
     b = work(b, 'columns: above 4 tens', 'columns: one ones')
     expect(labels(b).at(-1)).toBe('exchange 1 ten')
@@ -124,7 +125,7 @@ describe('a mark on the sheet moves the blocks', () => {
 
   test('four written and one carried is a joining and an exchange', () => {
     const b = work(open('476 + 358'), 'columns: write 476', 'columns: under + 358', 'columns: answer 4 ones')
-    expect(b.now.stones.at(-1)!.say).toContain('Put a carry mark over the tens')
+    expect(b.now.stones.last!.say).toContain('Put a carry mark over the tens')
     const done = work(b, 'columns: carry 1 tens')
     expect(labels(done).at(-1)).toBe('add 8 ones · exchange 10 ones')
     expect(mat(done)).toEqual([4, 8, 4, 0])
@@ -132,7 +133,7 @@ describe('a mark on the sheet moves the blocks', () => {
 
   test('the smaller taken from the larger is not taken for an act', () => {
     const b = work(open('52 - 34'), 'lay 52', 'columns: answer 2 ones')
-    expect(b.now.stones.at(-1)!.say).toBe(
+    expect(b.now.stones.last!.say).toBe(
       'Look again at the ones: the column says 2 − 4, the square says 2. There are too few to take 4 from: exchange first.',
     )
     expect(mat(b)).toEqual([2, 5, 0, 0])

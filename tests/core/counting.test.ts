@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import fc from 'fast-check'
 import { evaluate } from 'mathjs'
 import { change, type Act } from '../../core/act/act'
@@ -100,7 +101,7 @@ const work = (on: RepresentationId, problem: string, way: WayId, ...moves: strin
     (b, move) => enter(b, { at: 0, on, move }),
     openBench({ problem, representation: on, way, also: ['equations'] }, 'alone'),
   )
-const slips = (b: Bench): string[] => b.now.stones.flatMap((s) => (s.slip ? [s.slip] : []))
+const slips = (b: Bench): string[] => listed(b.now.stones).flatMap((s) => (s.slip ? [s.slip] : []))
 
 describe('slips are named', () => {
   test('the start said again when counting on', () => {

@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { slipsOf } from '../../core/record/bench'
@@ -41,7 +42,7 @@ test.each(ids)('%s', (id) => {
   for (const { work, value, read, acts, slips, shows } of WORKS.filter((k) => k.work.representation === id)) {
     const b = reopen(work)
     const named = [work.problem, work.way]
-    const plain: unknown = JSON.parse(JSON.stringify(b.now.stones.flatMap((s) => s.acts)))
+    const plain: unknown = JSON.parse(JSON.stringify(listed(b.now.stones).flatMap((s) => s.acts)))
     expect([...named, plain]).toEqual([...named, acts.map(sidesListed)])
     expect([...named, b.now.standing.value, b.now.standing.read, slipsOf(b)]).toEqual([...named, value, read, slips])
     expect(REPRESENTATIONS[id].shows(b.now.states[id])).toBe(shows)

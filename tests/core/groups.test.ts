@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import fc from 'fast-check'
 import { evaluate } from 'mathjs'
 import { plan, representationsFor, waysFor } from '../../core/index'
@@ -14,7 +15,7 @@ const work = (on: RepresentationId, problem: string, ...moves: string[]): Bench 
     (b, move) => enter(b, { at: 0, on, move }),
     openBench({ problem, representation: on, also: ['equations'] }, 'alone'),
   )
-const slips = (b: Bench): string[] => b.now.stones.flatMap((s) => (s.slip ? [s.slip] : []))
+const slips = (b: Bench): string[] => listed(b.now.stones).flatMap((s) => (s.slip ? [s.slip] : []))
 const why = (problem: string, id: RepresentationId): string =>
   representationsFor(problem).find((o) => o.representation === id)!.why
 
@@ -72,7 +73,7 @@ describe('nines hands', () => {
     const b = work('nines', '4 * 9', 'fold 5', 'unfold 5', 'fold 4', 'read 36')
     expect(slips(b)).toEqual([SLIPS.wrongFinger])
     expect(outcome(b)).toEqual({ finished: true, right: true, read: '36' })
-    expect(b.now.stones.flatMap((s) => s.lines.map((l) => l.text))).toEqual([
+    expect(listed(b.now.stones).flatMap((s) => s.lines.map((l) => l.text))).toEqual([
       '5 × 9 = 40 + 5',
       '45 − 45 = 0',
       '4 × 9 = 30 + 6',

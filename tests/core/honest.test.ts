@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import fc from 'fast-check'
 import { evaluate } from 'mathjs'
 import { ahead, enter, nextMoves, openBench, outcome, slipsOf, type Bench, type Mode } from '../../core/record/bench'
@@ -15,9 +16,10 @@ const open = (problem: string, on: RepresentationId, mode: Mode = 'together', wa
   openBench({ problem, representation: on, also: ['equations'], ...(way ? { way } : {}) }, mode)
 const work = (bench: Bench, ...moves: string[]): Bench =>
   moves.reduce((b, move) => enter(b, { at: b.log.length, on: b.setup.representation, move }), bench)
-const lines = (b: Bench): string[] => onPage(b.now.stones).map((l) => (l.rule ? `${l.text} | ${l.rule}` : l.text))
-const labels = (b: Bench): string[] => b.now.stones.map((s) => s.label)
-const said = (b: Bench): string => b.now.stones.at(-1)!.say
+const lines = (b: Bench): string[] =>
+  onPage(listed(b.now.stones)).map((l) => (l.rule ? `${l.text} | ${l.rule}` : l.text))
+const labels = (b: Bench): string[] => listed(b.now.stones).map((s) => s.label)
+const said = (b: Bench): string => b.now.stones.last!.say
 
 describe('the answer is an answer', () => {
   test('right is right while the mat still shows something else, and no slip', () => {
@@ -56,7 +58,7 @@ describe('setting out the first number', () => {
   test('too much is told at once, and counters go back as a correction', () => {
     let b = work(open('9 - 4', 'counters'), 'put 12')
     expect(said(b)).toBe('Twelve is there now; the problem starts with nine.')
-    expect(b.now.stones.at(-1)!.owedKind).toBe('laid')
+    expect(b.now.stones.last!.owedKind).toBe('laid')
     b = work(b, 'return 3')
     expect(labels(b)).toEqual(['put 9', '− 4'])
     expect(lines(b)).toEqual(['9', '9 − 4'])
@@ -131,8 +133,8 @@ test('halfway through a digit on beads its rule is under way, and what is to com
   const first = nextMoves(b).map((m) => REPRESENTATIONS.abacus.print(m))
   expect(first.length).toBeGreaterThan(1)
   const half = work(b, first[0]!)
-  expect(half.now.stones.at(-1)!.lines.find((l) => l.beside)?.text).toBe('+7 = +10 −3')
-  expect(half.now.stones.at(-1)!.detail!.digits[0]!.rule).toBe('ten')
+  expect(half.now.stones.last!.lines.find((l) => l.beside)?.text).toBe('+7 = +10 −3')
+  expect(half.now.stones.last!.detail!.digits[0]!.rule).toBe('ten')
   expect(ahead(half).map((acts) => acts[0])).toEqual(before.slice(1))
   const whole = work(half, ...first.slice(1))
   expect(ahead(whole).map((acts) => acts[0])).toEqual(before.slice(1))

@@ -104,7 +104,7 @@ describe('two materials, both worked by hand', () => {
     const b = work('52 - 37', ['chips', 'columns'], [CHIPS, SHEET])
     const again = reopen(recordOf(b))
     expect(again.now).toEqual(b.now)
-    expect(replay(recordOf(b)).bench.now.second!.stones).toHaveLength(b.now.second!.stones.length)
+    expect(replay(recordOf(b)).bench.now.second!.stones.length).toBe(b.now.second!.stones.length)
     const back = enter(b, { at: 0, on: 'bench', move: 'undo' })
     expect(said(back)).toEqual(['Chips: take 3 tens. Column sheet: not yet.'])
     expect(said(enter(back, { at: 0, on: 'bench', move: 'redo' }))).toEqual(['Both show the same acts.'])
@@ -124,7 +124,7 @@ describe('a second material that follows', () => {
   test('a digit written on the sheet moves the chips, and chips write on the sheet', () => {
     const bench = openBench({ problem: '52 - 37', representation: 'chips', also: ['columns', 'equations'] }, 'together')
     const moved = ['lay 52', 'break ten'].reduce((b, move) => enter(b, { at: 0, on: 'chips', move }), bench)
-    expect(moved.now.stones.at(-1)!.moves.columns).toHaveLength(3)
+    expect(moved.now.stones.last!.moves.columns).toHaveLength(3)
     const written = enter(moved, { at: 0, on: 'columns', move: 'answer 5 ones' })
     expect((written.now.states.chips as { taken: number[] }).taken[2]).toBe(7)
     expect(written.now.standing.value).toBe('45')
@@ -135,7 +135,7 @@ describe('a second material that follows', () => {
       'together',
     )
     const b = ['lay 52', 'break ten'].reduce((x, move) => enter(x, { at: 0, on: 'chips', move }), bench)
-    expect(b.now.stones.at(-1)!.waiting.openline).toBe('The line shows no such thing: the number stays where it is.')
+    expect(b.now.stones.last!.waiting.openline).toBe('The line shows no such thing: the number stays where it is.')
     expect(b.now.followers.openline).toBeUndefined()
   })
 })

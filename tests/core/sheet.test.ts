@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import fc from 'fast-check'
 import { enter, nextAct, openBench, outcome, type Bench } from '../../core/record/bench'
 import { translate } from '../../core/record/translate'
@@ -17,7 +18,7 @@ const work = (bench: Bench, on: RepresentationId, ...moves: string[]): Bench =>
 const onSheet = (problem: string): Bench =>
   openBench({ problem, representation: 'blocks', also: ['columns', 'equations'] }, 'together')
 const sheet = (b: Bench): ColumnsState => b.now.states.columns as ColumnsState
-const lines = (b: Bench): string[] => b.now.stones.flatMap((s) => s.lines.map((l) => l.text))
+const lines = (b: Bench): string[] => listed(b.now.stones).flatMap((s) => s.lines.map((l) => l.text))
 
 describe('writing on the sheet', () => {
   const place = fc.constantFrom('ones', 'tens', 'hundreds')
@@ -86,14 +87,14 @@ describe('writing on the sheet', () => {
       'one ones',
     )
     expect(lines(b).slice(-2)).toEqual(['304 = 200 + 100 + 4', '304 = 200 + 90 + 14'])
-    expect(b.now.stones.at(-1)!.owed).toBe('')
+    expect(b.now.stones.last!.owed).toBe('')
     const done = work(b, 'columns', 'answer 6 ones', 'answer 2 tens', 'answer 1 hundreds', 'read 126')
     expect(outcome(done).right).toBe(true)
   })
 
   test('each missing mark is asked for by its name', () => {
     const owed = (...moves: string[]): string =>
-      work(onSheet('52 - 37'), 'columns', 'write 52', ...moves).now.stones.at(-1)!.owed
+      work(onSheet('52 - 37'), 'columns', 'write 52', ...moves).now.stones.last!.owed
     expect(owed('strike tens')).toBe('The tens digit is struck. Write above it what is left.')
     expect(owed('strike tens', 'above 4 tens')).toBe(
       'One less is written. Put the small 1 before the ones to finish the exchange.',
@@ -102,7 +103,7 @@ describe('writing on the sheet', () => {
       'Ten more are used here than the column had. Strike the tens digit and write one less, to finish the exchange.',
     )
     const added = (...moves: string[]): string =>
-      work(onSheet('27 + 15'), 'columns', 'write 27', 'under + 15', ...moves).now.stones.at(-1)!.owed
+      work(onSheet('27 + 15'), 'columns', 'write 27', 'under + 15', ...moves).now.stones.last!.owed
     expect(added('answer 2 ones')).toBe('The ten is not written yet. Put a carry mark over the tens.')
     expect(added('carry 1 tens')).toBe('A carry mark stands. Write the ones that stay.')
     expect(added('answer 9 ones')).toContain('Look again at the ones: the column says 7 + 5, the square says 9.')

@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import { enter, openBench, type Bench } from '../../core/record/bench'
 import { spokenAct, spokenMoves } from '../../core/record/spoken'
 import type { RepresentationId } from '../../core/representation/representation'
@@ -9,7 +10,7 @@ const on = (problem: string, representation: RepresentationId, ...texts: string[
     (b, text) => spokenMoves(b, text)!.reduce((c, move) => enter(c, { at: c.log.length, on: representation, move }), b),
     openBench({ problem, representation }, 'together'),
   )
-const labels = (b: Bench): string[] => b.now.stones.map((s) => s.label)
+const labels = (b: Bench): string[] => listed(b.now.stones).map((s) => s.label)
 
 test.each<[RepresentationId, string[]]>([
   ['blocks', ['set out 52', 'exchange 1 ten', 'take away 7', 'subtract 3 tens', 'answer 15']],

@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import fc from 'fast-check'
 import { evaluate } from 'mathjs'
 import { change, inUnits, type Act } from '../../core/act/act'
@@ -197,10 +198,10 @@ describe('pens in ones, dozens and grosses', () => {
       'take 13 pens',
       'take 2 dozens',
     )
-    const said = b.now.stones.map((s) => s.say)
+    const said = listed(b.now.stones).map((s) => s.say)
     expect(said.some((s) => s.includes('four dozens and four pens'))).toBe(true)
     expect(said).toContain('Exchange one dozen for twelve pens. Still fifty-two.')
-    expect(b.now.stones.flatMap((s) => s.lines.map((l) => l.text))).toEqual(
+    expect(listed(b.now.stones).flatMap((s) => s.lines.map((l) => l.text))).toEqual(
       expect.arrayContaining(['52 = 48 + 4', '52 = 36 + 16']),
     )
     expect(b.now.standing.value).toBe('15')
@@ -346,12 +347,12 @@ describe('sharing out', () => {
 
   test('dealt one by one: plates that wait are named, and once all have the same it is one act', () => {
     const half = work('lay 61', 'put 1 ten on 1', 'put 1 ten on 3')
-    expect([half.now.standing.value, half.now.stones.at(-1)!.owed]).toEqual([
+    expect([half.now.standing.value, half.now.stones.last!.owed]).toEqual([
       '41',
       'Not the same on every plate yet: plates 2 and 4 wait.',
     ])
     const all = work('lay 61', 'put 1 ten on 1', 'put 1 ten on 3', 'put 1 ten on 2', 'put 1 ten on 4')
-    expect(all.now.stones.at(-1)).toMatchObject({
+    expect(all.now.stones.last).toMatchObject({
       owed: '',
       fits: 'planned',
       acts: [{ kind: 'share', among: '4', each: [{ count: 1, unit: '10' }] }],
@@ -360,11 +361,11 @@ describe('sharing out', () => {
 
   test('what does not go round is told at once, and offered back', () => {
     const over = work('lay 61', 'deal 1 ten', 'put 1 ten on 1')
-    expect(over.now.stones.at(-1)!.owed).toBe(
+    expect(over.now.stones.last!.owed).toBe(
       'That does not go round: plates 2, 3 and 4 wait, and one ten is left. Take back what was dealt, and exchange.',
     )
     const back = work('lay 61', 'deal 1 ten', 'put 1 ten on 1', 'pick 1 ten from 1', 'break 2 tens')
-    expect(back.now.stones.every((s) => s.owed === '')).toBe(true)
+    expect(listed(back.now.stones).every((s) => s.owed === '')).toBe(true)
     expect([back.now.standing.value, nextAct(back)]).toEqual([
       '21',
       { kind: 'share', each: [{ count: 5, unit: '1' }], among: '4' },

@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import * as mathjs from 'mathjs'
 import fc from 'fast-check'
 import { change, exchangeAct, type Act } from '../../core/act/act'
@@ -183,7 +184,7 @@ const work = (problem: string, representation: RepresentationId, way: WayId | un
 describe('pages written by hand', () => {
   test.each(['10 * 1 + 10 = 20', '10 + 10 * 1 = 20'])('a made ten may stand on either side: %s', (line) => {
     const b = work('11 + 9', 'splits', 'apart', 'write 11', 'write 11 + 9', 'write 1 + 9 = 10', `write ${line}`)
-    expect(b.now.stones.at(-1)!.acts).toEqual([exchangeAct(1, true)])
+    expect(b.now.stones.last!.acts).toEqual([exchangeAct(1, true)])
     expect(b.now.standing.value).toBe('20')
   })
 
@@ -199,7 +200,7 @@ describe('pages written by hand', () => {
       'write 30 + 40 = 70',
       'write 7 + 5 = 13',
     )
-    expect(b.now.stones.at(-1)!.owed).toBe('Look again: 7 + 5 is not 13.')
+    expect(b.now.stones.last!.owed).toBe('Look again: 7 + 5 is not 13.')
     expect(b.now.standing.value).toBe('77')
     const mended = ['write 7 + 5 = 12', 'write 70 + 12 = 82', 'read 82'].reduce(
       (x, move) => enter(x, { at: 0, on: 'partials', move: move === 'read 82' ? 'write 37 + 45 = 82' : move }),
@@ -211,7 +212,13 @@ describe('pages written by hand', () => {
   })
   test('a number may be parted at once, without being written by itself first', () => {
     const b = work('37 + 45', 'partials', 'apart', 'write 37 = 30 + 7', 'write 45 = 40 + 5', 'write 30 + 40 = 70')
-    expect(b.now.stones.flatMap((s) => s.acts.map((a) => a.kind))).toEqual(['lay', 'split', 'pose', 'split', 'join'])
+    expect(listed(b.now.stones).flatMap((s) => s.acts.map((a) => a.kind))).toEqual([
+      'lay',
+      'split',
+      'pose',
+      'split',
+      'join',
+    ])
     expect(b.now.standing.value).toBe('77')
   })
   test('a way up leads up', () => {
@@ -261,7 +268,7 @@ describe('the open number line', () => {
   test('a difference is hopped up, and what was hopped is the answer', () => {
     const b = work('52 - 37', 'openline', 'hop-up', 'way 37 to 52', 'hop +3', 'hop +10', 'hop +2', 'read 15')
     expect([b.now.standing.value, b.now.standing.read]).toEqual(['15', '15'])
-    expect(b.now.stones.flatMap((s) => s.lines.map((l) => l.text))).toEqual([
+    expect(listed(b.now.stones).flatMap((s) => s.lines.map((l) => l.text))).toEqual([
       'from 37 to 52',
       '37 + 3 = 40',
       '40 + 10 = 50',
@@ -287,9 +294,9 @@ describe('drawn tens', () => {
   })
   test('a ten drawn out of ten dots in two goes is one exchange', () => {
     const b = work('27 + 5', 'drawn', undefined, 'draw 27', 'draw 5 ones', 'cross 10 ones')
-    expect(b.now.stones.at(-1)!.acts.map((a) => a.kind)).toEqual(['take'])
+    expect(b.now.stones.last!.acts.map((a) => a.kind)).toEqual(['take'])
     const made = enter(b, { at: 0, on: 'drawn', move: 'draw ten' })
-    expect(made.now.stones.at(-1)!.acts.map((a) => a.kind)).toEqual(['exchange'])
+    expect(made.now.stones.last!.acts.map((a) => a.kind)).toEqual(['exchange'])
     expect(made.now.standing.value).toBe('32')
   })
 })

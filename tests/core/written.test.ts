@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import Decimal from 'decimal.js'
 import fc from 'fast-check'
 import * as mathjs from 'mathjs'
@@ -84,14 +85,14 @@ const work = (problem: string, ...moves: string[]): Bench =>
       'alone',
     ),
   )
-const acts = (b: Bench): Act['kind'][] => b.now.stones.flatMap((s) => s.acts.map((a) => a.kind))
+const acts = (b: Bench): Act['kind'][] => listed(b.now.stones).flatMap((s) => s.acts.map((a) => a.kind))
 
 describe('numbers written under, digit by digit', () => {
   test('flush right it is the next number; out of line it is seen at the first digit and pulled right', () => {
     const right = work('6842 + 593', 'write 6842', 'digit 3 ones', 'digit 9 tens', 'digit 5 hundreds')
     expect(acts(right)).toEqual(['lay', 'pose'])
     const left = work('6842 + 593', 'write 6842', 'digit 5 thousands')
-    expect(left.now.stones.at(-1)!.owed).toBe(
+    expect(left.now.stones.last!.owed).toBe(
       'Ones under ones: this number stands too far to the left. Pull it 1 square to the right.',
     )
     const mended = ['digit 9 hundreds', 'digit 3 tens', 'pull right 1'].reduce(
@@ -103,7 +104,7 @@ describe('numbers written under, digit by digit', () => {
   })
   test('a digit that was not asked is named with its column', () => {
     const b = work('52 + 37', 'write 52', 'digit 7 ones', 'digit 8 tens')
-    expect(b.now.stones.at(-1)!.owed).toBe('Look again at the tens: the number is 37, the square says 8.')
+    expect(b.now.stones.last!.owed).toBe('Look again at the tens: the number is 37, the square says 8.')
     expect(() => enter(b, { at: 0, on: 'columns', move: 'pull right 1' })).toThrow('A digit would leave the sheet.')
   })
   test('three addends stand under one another and make one answer row', () => {

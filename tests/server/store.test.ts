@@ -1,3 +1,4 @@
+import { listed } from '../../core/number/trail'
 import { randomUUID } from 'node:crypto'
 import { copyFileSync, existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -118,7 +119,9 @@ test('a record of the version before, with a ready set of words and complements 
   expect(unsound(work as unknown as WorkRecord)).toBeUndefined()
   const { now } = reopen(work as unknown as WorkRecord)
   expect(now.standing.value).toBe('15')
-  expect(now.stones.find((s) => s.detail?.digits[0]?.rule === 'ten')?.say).toContain('Ten complement: +7 = +10 −3.')
+  expect(listed(now.stones).find((s) => s.detail?.digits[0]?.rule === 'ten')?.say).toContain(
+    'Ten complement: +7 = +10 −3.',
+  )
 })
 
 test('a file taken into an empty room gives the very same records', () => {

@@ -146,9 +146,9 @@ defineExpose({
       <label class="sr-only" for="problem">Problem</label>
       <input
         id="problem"
-        type="text"
         ref="box"
         v-model="text"
+        type="text"
         class="learner"
         :class="{ long: text.length > 13 }"
         autocomplete="off"
@@ -165,8 +165,8 @@ defineExpose({
       <label for="read" class="learner"><span class="sr-only">Answer</span><span aria-hidden="true">=</span></label>
       <input
         id="read"
-        type="text"
         v-model="read"
+        type="text"
         class="learner"
         inputmode="numeric"
         autocomplete="off"

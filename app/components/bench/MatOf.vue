@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BeadMove, Moment, RepresentationId } from '../../../core/index'
+import { listed, type BeadMove, type Moment, type RepresentationId } from '../../../core/index'
 import { matOf, type MatView } from '../../mats'
 
 /** The mat of one material at the bench. */
@@ -37,7 +37,7 @@ const view = computed<MatView>(() => {
     places,
     litPlaces,
     lit,
-    acts: moment.stones[lit]?.acts ?? [],
+    acts: listed(moment.stones)[lit]?.acts ?? [],
     stones: moment.stones.length,
     newest,
     pointed: pointed.value,

@@ -13,7 +13,7 @@ const beside = computed(() => bench.second)
 const besideMoment = computed(() => (setup.value.both ? now.value.second! : now.value))
 /** What is lit on the second: the same columns, or where it is worked by hand its own newest. */
 const besideLit = computed(() =>
-  setup.value.both ? (now.value.second?.stones.at(-1)?.acts.flatMap(placesOf) ?? []) : props.litPlaces,
+  setup.value.both ? (now.value.second?.stones.last?.acts.flatMap(placesOf) ?? []) : props.litPlaces,
 )
 const titleOf = (id: string): string => (isRepresentation(id) ? capital(REPRESENTATIONS[id].title) : '')
 /** What the second one waits for, or what is owed on it; in Alone only what is a matter of setting out. */
@@ -21,7 +21,7 @@ const quiet = computed(() => {
   if (!beside.value) return ''
   if (!setup.value.both)
     return now.value.followers[beside.value]?.why ?? bench.stones.at(-1)?.waiting[beside.value] ?? ''
-  const stone = now.value.second?.stones.at(-1)
+  const stone = now.value.second?.stones.last
   const atOnce = ['align', 'copy'].includes(stone?.owedKind ?? '')
   return stone && (bench.bench.mode !== 'alone' || atOnce) ? stone.owed : ''
 })

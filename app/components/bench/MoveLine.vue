@@ -16,9 +16,9 @@ defineExpose({ focus: () => box.value?.focus() })
     <label class="sr-only" for="move">Type a move</label>
     <input
       id="move"
-      type="text"
       ref="box"
       v-model="text"
+      type="text"
       :placeholder="`/  ${example}`"
       autocomplete="off"
       spellcheck="false"

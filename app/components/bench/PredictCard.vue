@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Exact, listed, pieceName, type Prediction, type Units } from '../../../core/index'
+import { type Exact, spokenList, pieceName, type Prediction, type Units } from '../../../core/index'
 
 const props = defineProps<{ prediction: Prediction; kinds: readonly Exact[]; units: Units }>()
 const emit = defineEmits<{ see: [verdict: string] }>()
@@ -17,7 +17,7 @@ const toggle = (kind: Exact): void =>
 onMounted(() => first.value?.focus())
 
 function see(): void {
-  const changed = listed(props.prediction.kinds.map((kind) => pieceName(kind, 2, props.units)))
+  const changed = spokenList(props.prediction.kinds.map((kind) => pieceName(kind, 2, props.units)))
   const agrees =
     direction.value === null
       ? ''

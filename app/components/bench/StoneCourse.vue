@@ -8,7 +8,12 @@ const upcoming = computed(() =>
   bench.upcoming.map((acts) =>
     acts
       .map((act) =>
-        labelOf(act, packOf(bench.bench.setup.choices.words), REPRESENTATIONS[bench.bench.setup.representation].verbs),
+        labelOf(
+          act,
+          packOf(bench.bench.setup.choices.words),
+          REPRESENTATIONS[bench.bench.setup.representation].verbs,
+          bench.bench.setup.units,
+        ),
       )
       .join(' · '),
   ),
@@ -22,6 +27,20 @@ watch(
     if (stone && course.value) course.value.scrollTo({ left: stone.offsetLeft - course.value.clientWidth / 2 })
   },
 )
+/** So many stones are drawn at once: the newest, or those that one has gone back to. */
+const SHOWN = 80
+const first = ref(0)
+watch(
+  () => bench.stones.length,
+  (now) => (first.value = Math.max(0, now - SHOWN)),
+  { immediate: true },
+)
+const shown = computed(() =>
+  bench.stones.slice(first.value, first.value + SHOWN).map((stone, k) => ({ stone, i: first.value + k })),
+)
+const later = computed(() => Math.max(0, bench.stones.length - first.value - SHOWN))
+const look = (by: number): void =>
+  void (first.value = Math.max(0, Math.min(bench.stones.length - SHOWN, first.value + by)))
 const note = (fits: string, owed: string): string =>
   owed ? ', not finished' : fits === 'other' && bench.bench.mode !== 'alone' ? ', not the planned step' : ''
 </script>
@@ -29,7 +48,10 @@ const note = (fits: string, owed: string): string =>
 <template>
   <ol ref="course" class="course" aria-label="The course of stones">
     <li v-if="bench.stones.length === 0 && upcoming.length === 0" class="quiet">Each move lays a stone here.</li>
-    <li v-for="(stone, i) in bench.stones" :key="i">
+    <li v-if="first > 0">
+      <button type="button" class="stone hollow" @click="look(-SHOWN / 2)">{{ first }} earlier</button>
+    </li>
+    <li v-for="{ stone, i } in shown" :key="i">
       <button
         type="button"
         class="stone"
@@ -45,7 +67,10 @@ const note = (fits: string, owed: string): string =>
         }}<span class="sr-only">{{ note(stone.fits, stone.owed) }}</span>
       </button>
     </li>
-    <li v-for="(label, i) in upcoming" :key="`next${i}`">
+    <li v-if="later > 0">
+      <button type="button" class="stone hollow" @click="look(SHOWN / 2)">{{ later }} later</button>
+    </li>
+    <li v-for="(label, i) in later > 0 ? [] : upcoming" :key="`next${i}`">
       <button type="button" class="stone hollow" @click="bench.jump(bench.stones.length + i + 1)">
         {{ figures(label) }}<span class="sr-only">, still to come</span>
       </button>

@@ -30,10 +30,10 @@ const replaceAt = <T>(list: readonly T[], i: number, value: T): readonly T[] =>
 
 /** The digits of a number as this sheet parts them. @throws Refusal where they need more squares than it has. */
 function digitsOn(s: ColumnsState, number: Exact): readonly number[] {
-  const wide = new Refusal(`${printExact(number)} is wider than this sheet.`)
-  if (/\.\d/.test(printExact(number)) && printExact(number).split('.')[1]!.length > s.decimals) throw wide
-  const digits = digitsOf(number, s.decimals + 1, s.decimals)
-  if (digits.length > s.width) throw wide
+  const text = printExact(number)
+  const [, point = ''] = text.split('.')
+  const digits = point.length > s.decimals ? undefined : digitsOf(number, s.decimals + 1, s.decimals)
+  if (!digits || digits.length > s.width) throw new Refusal(`${text} is wider than this sheet.`)
   return digits
 }
 

@@ -2,6 +2,7 @@ import { change, inUnits, isMaking, piecesAct, stepWorth, type Act, type AmountA
 import { wholly } from '../../act/unfold'
 import { add, exact, multiply, negate, sign, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
+import { backwards, extended, START, type Trail } from '../../number/trail'
 import { addPieces, decimal, ladderOf, ones, piecesFor, worthOf, type Pieces, type Units } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
 import {
@@ -35,7 +36,7 @@ export interface EquationsState {
   /** The pieces worked in, and how the value stands parted into them; a broken ten shows as twelve ones. */
   readonly units: Units
   readonly held: readonly Pieces[]
-  readonly lines: readonly Line[]
+  readonly lines: Trail<Line>
   /** Beside things that count one each, or numbers worked whole, numbers are not parted into places. */
   readonly plain: boolean
   /** Whether numbers are parted and gathered here, which elsewhere are only laid and exchanged. */
@@ -78,7 +79,7 @@ function lineFor(s: EquationsState, act: Act): string {
     }
     case 'pose': {
       // Numbers asked one after another, before any is worked, stand in one line.
-      const last = s.lines.at(-1)
+      const { last } = s.lines
       return `${last?.act.kind === 'pose' ? last.text : value} ${act.operation} ${printExact(act.amount)}`
     }
     case 'join':
@@ -88,7 +89,7 @@ function lineFor(s: EquationsState, act: Act): string {
     }
     case 'split':
       // A number laid stands parted already; by places nothing is parted at all.
-      return !s.parts || s.lines.some((l) => l.text.startsWith(`${printExact(act.whole)} = `)) ? '' : splitText(act)
+      return !s.parts || any(s, (l) => l.text.startsWith(`${printExact(act.whole)} = `)) ? '' : splitText(act)
     case 'gather':
       return !s.parts || act.parts.length < 2
         ? ''
@@ -182,15 +183,25 @@ function beginText({ from, step, to, times }: BeginAct): string {
   return `from ${printExact(from)} to ${printExact(to)}${step === '1' ? '' : ` in steps of ${step}`}`
 }
 
+/** The last line of one of some kinds, and whether any line is so. */
+function lastOf(s: EquationsState, ...kinds: Act['kind'][]): Act | undefined {
+  for (const { act } of backwards(s.lines)) if (kinds.includes(act.kind)) return act
+  return undefined
+}
+function any(s: EquationsState, is: (line: Line) => boolean): boolean {
+  for (const line of backwards(s.lines)) if (is(line)) return true
+  return false
+}
+
 /** What each word counts: one, or the step of the count that was begun. */
 function stepOf(s: EquationsState): Exact {
-  const begun = s.lines.findLast((l) => l.act.kind === 'begin')?.act
+  const begun = lastOf(s, 'begin')
   return begun?.kind === 'begin' ? stepWorth(begun) : exact(1)
 }
 
 /** Which way one counts here: as the number last asked says, or as the words have gone so far. */
 function counting(s: EquationsState): 'on' | 'back' | null {
-  const asked = s.lines.findLast((l) => ['pose', 'count', 'begin'].includes(l.act.kind))?.act
+  const asked = lastOf(s, 'pose', 'count', 'begin')
   if (asked?.kind === 'begin') return null
   if (asked?.kind === 'pose') return asked.operation === '+' ? 'on' : 'back'
   return asked?.kind === 'count' ? (sign(asked.by) > 0 ? 'on' : 'back') : null
@@ -247,7 +258,7 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   if (group && s.value === ZERO) yield { kind: 'group', count: number(group[1]!), size: number(group[2]!) }
   const pose = POSE.exec(line)
   if (pose) yield { kind: 'pose', operation: pose[3] as '+' | '-', amount: number(pose[4]!) }
-  const begunHere = s.value !== ZERO || s.lines.some((l) => l.act.kind === 'lay')
+  const begunHere = s.value !== ZERO || lastOf(s, 'lay') !== undefined
   const head = HEAD.exec(line)
   if (head && !begunHere) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
   const lay = LAY.exec(line)
@@ -283,7 +294,7 @@ const withLine = (s: EquationsState, act: Act, text: string): EquationsState => 
   ...s,
   ...after(s, act),
   from: act.kind === 'begin' && act.to !== null && act.step === '1' && s.whole ? act.from : s.from,
-  lines: [...s.lines, { text, act, valueBefore: s.value }],
+  lines: extended(s.lines, { text, act, valueBefore: s.value }),
 })
 
 /** An act written down at once. Whatever a material allows can be written; only what a person types is read, and may be refused. */
@@ -338,7 +349,7 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
       value: ZERO,
       units: beside?.units ?? (counted ? ones(['one', 'ones']) : decimal(MAX_DIGITS, decimalsIn(problem))),
       held: [],
-      lines: [],
+      lines: START,
       plain: counted || whole,
       parts: beside?.sort === 'parts' || beside?.sort === 'whole',
       whole,

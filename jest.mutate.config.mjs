@@ -1,0 +1,12 @@
+import base from './jest.config.mjs'
+
+/** The tests of the core alone, with few runs of every law: what a mutation run can afford (`npm run mutate`). */
+const [unit] = base.projects
+export default {
+  ...unit,
+  testTimeout: 60_000,
+  testMatch: ['<rootDir>/tests/{core,outside}/**/*.test.ts'],
+  // Those count what many runs have seen, and are too long to be made anew for every mutant.
+  testPathIgnorePatterns: ['advice.test.ts', 'accepts.test.ts'],
+  setupFiles: ['<rootDir>/tools/mutate/fewRuns.cjs'],
+}
