@@ -162,6 +162,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     (v) => ({
       state: v.state as PlatesState,
       works: works(v),
+      places: v.places,
       litPlaces: v.litPlaces,
       newest: v.newest,
       ones: ones(v),

@@ -101,9 +101,11 @@ function settled(acts: readonly Act[]): readonly Act[] {
     ;[net, total, whole] = [[], ZERO, false]
   }
   for (const act of acts) {
-    if (act.kind === 'join' || act.kind === 'take') {
-      whole ||= !act.pieces
-      net = addPieces(net, act.pieces ?? [], act.kind === 'join' ? 1 : -1)
+    if (act.kind === 'join' || act.kind === 'take' || act.kind === 'count') {
+      // What was counted one by one is a number like any other, once it is done.
+      const pieces = act.kind === 'count' ? undefined : act.pieces
+      whole ||= !pieces
+      net = addPieces(net, pieces ?? [], act.kind === 'take' ? -1 : 1)
       total = add(total, change(act))
     } else {
       flush()

@@ -83,6 +83,8 @@ export function timesOfCore(): Figure[] {
         digits: 3,
         taught: before(lesson).map(lessonId),
         signs: 'both',
+        undoing: true,
+        names: 'complement',
         least: 0,
         greatest: 999,
         order: 'highest',

@@ -145,13 +145,13 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'stay-put',
+    name: 'plates',
     path: '/bench',
     act: async (d) => {
-      await choose(d, 'stay-put frame')
-      await ask(d, '46 + 27')
+      await ask(d, '612 / 7')
+      await choose(d, 'plates')
       await (await byRole(d, 'button', 'Together')).click()
-      await move(d, 'tens lower 4 to bar', 'ones pinch 1 to bar', 'tens upper 1 to bar')
+      await move(d, 'lay 612', 'break 6 hundreds', 'deal 8 tens', 'break 5 tens', 'deal 3 ones')
       await d.executeScript('document.activeElement.blur()')
     },
   },

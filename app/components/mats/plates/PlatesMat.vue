@@ -6,6 +6,8 @@ import { UNITS, waiting, WIDTH, type PlatesState } from '../../../../core/repres
 const props = defineProps<{
   state: PlatesState
   works: boolean
+  /** How many places the problem has from the ones up. */
+  places: number
   litPlaces: readonly Place[]
   newest: boolean
   ones: string
@@ -13,7 +15,9 @@ const props = defineProps<{
 const emit = defineEmits<{ move: [text: string]; say: [text: string] }>()
 
 const root = ref<HTMLElement | null>(null)
-const places = Array.from({ length: WIDTH }, (_, i) => WIDTH - 1 - i)
+/** The kinds that the problem needs, the greatest first. */
+const kinds = computed(() => Math.min(WIDTH, props.places))
+const columns = computed(() => Array.from({ length: kinds.value }, (_, i) => kinds.value - 1 - i))
 const nameOf = (place: Place, count: number): string =>
   place === 0 && count !== 1 ? props.ones : placeName(place, count)
 /** How large one of a kind is drawn, in pixels a unit: as many as lie there must have room. */
@@ -24,7 +28,7 @@ const onPlate = (place: Place): number => (place === 2 ? 2.6 : place === 1 ? 3.6
 /** The kind that a plate gets when it is tapped: the one dealt last, or the greatest in hand. */
 const kind = ref<Place | null>(null)
 const dealt = computed<Place>(() => {
-  const held = places.find((place) => props.state.hand[place]! > 0) ?? 0
+  const held = columns.value.find((place) => props.state.hand[place]! > 0) ?? 0
   return kind.value !== null && props.state.hand[kind.value]! > 0 ? kind.value : held
 })
 /** The plate whose turn it is: the first of those that have less than another, else the first. */
@@ -40,13 +44,15 @@ function deal(place: Place): void {
   emit('move', `deal ${word(place)}`)
 }
 function pick(plate: number): void {
-  const place = places.find((p) => props.state.plates[plate - 1]![p]! > 0 && (p === dealt.value || kind.value === null))
-  const any = place ?? places.find((p) => props.state.plates[plate - 1]![p]! > 0)
+  const place = columns.value.find(
+    (p) => props.state.plates[plate - 1]![p]! > 0 && (p === dealt.value || kind.value === null),
+  )
+  const any = place ?? columns.value.find((p) => props.state.plates[plate - 1]![p]! > 0)
   if (any === undefined) return emit('say', `Nothing lies on plate ${plate}.`)
   emit('move', `pick ${word(any)} from ${plate}`)
 }
 const described = (plate: readonly number[]): string =>
-  places.flatMap((p) => (plate[p] ? [`${plate[p]} ${nameOf(p, plate[p])}`] : [])).join(', ') || 'nothing'
+  columns.value.flatMap((p) => (plate[p] ? [`${plate[p]} ${nameOf(p, plate[p])}`] : [])).join(', ') || 'nothing'
 
 /** Enter and space put one there, Backspace and Delete take one back; arrows walk along the plates. */
 function key(event: KeyboardEvent, plate: number): void {
@@ -107,7 +113,7 @@ const tap = (act: () => void): void => {
   <div ref="root" class="plates felt" role="group" aria-label="The mat">
     <div class="hand" role="group" aria-label="In hand">
       <section
-        v-for="place in places"
+        v-for="place in columns"
         :key="place"
         class="column"
         :class="{ lit: litPlaces.includes(place) }"
@@ -147,24 +153,31 @@ const tap = (act: () => void): void => {
           {{ state.hand[place] }} {{ nameOf(place, state.hand[place]!) }} in hand
         </p>
         <div v-if="works && state.hand[place]! > 0" class="acts">
-          <button type="button" class="stone-button" @click="put(place)">
-            One on plate {{ turn }}<span class="sr-only">: {{ nameOf(place, 1) }}</span>
+          <button
+            type="button"
+            class="stone-button"
+            :aria-label="`One on plate ${turn}: ${nameOf(place, 1)}`"
+            @click="put(place)"
+          >
+            One on plate {{ turn }}
           </button>
           <button
             type="button"
             class="stone-button"
             :disabled="state.hand[place]! < state.plates.length"
+            :aria-label="`One on each: ${nameOf(place, 2)}`"
             @click="deal(place)"
           >
-            One on each<span class="sr-only">: {{ nameOf(place, 2) }}</span>
+            One on each
           </button>
           <button
             v-if="place > 0"
             type="button"
             class="stone-button"
+            :aria-label="`Break one ${nameOf(place, 1)}`"
             @click="emit('move', `break ${nameOf(place, 1)}`)"
           >
-            Break one<span class="sr-only"> {{ nameOf(place, 1) }}</span>
+            Break one
           </button>
         </div>
       </section>
@@ -183,7 +196,7 @@ const tap = (act: () => void): void => {
         >
           <span class="name">{{ i + 1 }}</span>
           <span class="lying">
-            <template v-for="place in places" :key="place">
+            <template v-for="place in columns" :key="place">
               <span
                 v-for="n in plate[place]"
                 :key="n"
@@ -210,7 +223,7 @@ const tap = (act: () => void): void => {
 .plates {
   position: relative;
   display: grid;
-  grid-template-rows: minmax(11rem, 1fr) auto;
+  grid-template-rows: minmax(max-content, 1fr) max-content;
   height: 100%;
   overflow: auto;
   background: var(--felt);
@@ -219,7 +232,8 @@ const tap = (act: () => void): void => {
 }
 .hand {
   display: grid;
-  grid-template-columns: 1.1fr 1.2fr 1.2fr;
+  grid-auto-flow: column;
+  grid-auto-columns: minmax(0, 1fr);
   border-bottom: 2px dashed var(--felt-line);
 }
 .column {
@@ -234,6 +248,8 @@ const tap = (act: () => void): void => {
 }
 header {
   display: flex;
+  flex-wrap: wrap;
+  gap: 0 0.6rem;
   align-items: center;
   justify-content: space-between;
 }

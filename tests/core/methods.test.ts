@@ -1,0 +1,173 @@
+import type { Act } from '../../core/act/act'
+import { standingFor, actsAhead, plan } from '../../core/plan/plan'
+import { besideOf, setUp } from '../../core/plan/setup'
+import { printProblem } from '../../core/problem/problem'
+import { parseProblem } from '../../core/problem/parse'
+import { heldBy, REPRESENTATIONS } from '../../core/representation/index'
+import { applyAll, type RepresentationId } from '../../core/representation/representation'
+import { WAY_IDS, type WayId } from '../../core/way/way'
+import { stand } from '../../core/act/standing'
+
+/** An act in short: `take 8×1`, `1×10→10×1`, `say 9`. */
+function short(act: Act): string {
+  const pieces = (all: readonly { readonly count: number; readonly unit: string }[]): string =>
+    all.map((p) => `${p.count}×${p.unit}`).join('+')
+  switch (act.kind) {
+    case 'exchange':
+      return `${pieces(act.from)}→${pieces(act.to)}`
+    case 'share':
+      return `deal ${pieces(act.each)} to ${act.among}`
+    case 'pose':
+      return `ask ${act.operation}${act.amount}`
+    case 'begin':
+      return `from ${act.from} by ${act.step} ${act.to === null ? `${act.times} times` : `to ${act.to}`}`
+    case 'count':
+      return `say ${act.word}`
+    case 'group':
+      return `${act.count} of ${act.size}`
+    case 'split':
+    case 'gather':
+      return `${act.kind} ${act.whole}=${act.parts.join('+')}`
+    case 'read':
+      return `read ${act.value}${act.remainder === undefined ? '' : ` r ${act.remainder}`}`
+    default:
+      return `${act.inHead ? 'keep' : act.kind} ${act.pieces ? pieces(act.pieces) : act.amount}`
+  }
+}
+
+/** What each way does, act by act (practice, sections 2 to 9 and 13; common practice, no source). */
+const METHODS: readonly (readonly [string, RepresentationId, WayId, string])[] = [
+  [
+    '423 - 178',
+    'blocks',
+    'ones-first',
+    'lay 4×100+2×10+3×1, ask -178, 1×10→10×1, take 8×1, 1×100→10×10, take 7×10, take 1×100, read 245',
+  ],
+  [
+    '304 - 178',
+    'blocks',
+    'ones-first',
+    'lay 3×100+4×1, ask -178, 1×100→10×10, 1×10→10×1, take 8×1, take 7×10, take 1×100, read 126',
+  ],
+  ['47 + 85', 'blocks', 'ones-first', 'lay 4×10+7×1, ask +85, join 5×1, 10×1→1×10, join 8×10, 10×10→1×100, read 132'],
+  [
+    '423 - 178',
+    'columns',
+    'exchanges-first',
+    'lay 4×100+2×10+3×1, ask -178, 1×10→10×1, 1×100→10×10, take 8×1, take 7×10, take 1×100, read 245',
+  ],
+  [
+    '47 + 85',
+    'columns',
+    'exchanges-first',
+    'lay 4×10+7×1, ask +85, join 5×1, join 8×10, 10×1→1×10, 10×10→1×100, read 132',
+  ],
+  [
+    '27 + 58 + 36',
+    'columns',
+    'by-column',
+    'lay 2×10+7×1, ask +58, ask +36, join 14×1, 20×1→2×10, join 8×10, 10×10→1×100, read 121',
+  ],
+  [
+    '46 + 38',
+    'partials',
+    'apart',
+    'lay 4×10+6×1, split 46=40+6, ask +38, split 38=30+8, join 3×10, join 8×1, gather 84=70+14, read 84',
+  ],
+  [
+    '52 - 37',
+    'blocks',
+    'apart',
+    'lay 5×10+2×1, split 52=50+2, ask -37, split 37=30+7, 1×10→10×1, take 3×10, take 7×1, gather 15=10+5, read 15',
+  ],
+  ['45 + 37', 'openline', 'hops', 'lay 4×10+5×1, ask +37, join 30, join 7, read 82'],
+  ['29 + 46', 'friendly', 'make-friendly', 'lay 2×10+9×1, ask +46, split 46=1+45, join 1, join 45, read 75'],
+  ['304 - 178', 'friendly', 'over-and-back', 'lay 3×100+4×1, ask -178, take 180, join 2, read 126'],
+  ['52 - 37', 'openline', 'hop-up', 'from 37 by 1 to 52, join 3, join 10, join 2, read 15'],
+  ['4 + 3', 'counters', 'count-all', 'lay 4×1, ask +3, join 3×1, read 7'],
+  ['8 + 3', 'fingers', 'count-on', 'keep 8, ask +3, say 9, say 10, say 11, read 11'],
+  ['3 + 8', 'fingers', 'count-on-from-greater', 'keep 8, ask +3, say 9, say 10, say 11, read 11'],
+  ['9 - 4', 'counters', 'take-away', 'lay 9×1, ask -4, take 4×1, read 5'],
+  ['9 - 3', 'fingers', 'count-back', 'keep 9, ask -3, say 8, say 7, say 6, read 6'],
+  ['9 - 6', 'fingers', 'count-up', 'from 6 by 1 to 9, say 7, say 8, say 9, read 3'],
+  ['3 * 4', 'fingers', 'skip-count', 'from 0 by 4 3 times, say 4, say 8, say 12, read 12'],
+  ['12 / 4', 'fingers', 'skip-count', 'from 0 by 4 to 12, say 4, say 8, say 12, read 3'],
+  ['4 * 9', 'nines', 'nines', '4 of 9, read 36'],
+  ['38 + 27', 'abacus', 'compensate', 'lay 38, ask +27, join 20, join 7, read 65'],
+  ['12 + 3', 'frame', 'count-beads', 'lay 12, ask +3, join 1, join 1, join 1, read 15'],
+  [
+    '612 / 7',
+    'plates',
+    'share-out',
+    'lay 6×100+1×10+2×1, 6×100→60×10, deal 8×10 to 7, 5×10→50×1, deal 7×1 to 7, read 87 r 3',
+  ],
+]
+
+test.each(METHODS)('%s on %s, %s', (problem, representation, way, acts) =>
+  expect(
+    plan({ problem, representation, way })
+      .steps.map((s) => short(s.act))
+      .join(', '),
+  ).toBe(acts),
+)
+
+test('every way is among them', () =>
+  expect([...new Set(METHODS.map(([, , way]) => way))].sort()).toEqual([...WAY_IDS].sort()))
+
+describe('a way finds back from a detour', () => {
+  const TAKEN: readonly (readonly [string, RepresentationId, WayId, readonly Act[], string])[] = [
+    [
+      '52 - 37',
+      'blocks',
+      'ones-first',
+      [{ kind: 'take', amount: '8', pieces: [{ count: 8, unit: '1' }] } as unknown as Act],
+      'join 1×1',
+    ],
+    [
+      '9 - 4',
+      'counters',
+      'take-away',
+      [{ kind: 'take', amount: '6', pieces: [{ count: 6, unit: '1' }] } as unknown as Act],
+      'join 2×1',
+    ],
+    [
+      '9 - 3',
+      'fingers',
+      'count-back',
+      Array<Act>(4).fill({ kind: 'count', by: '-1', word: '0' } as unknown as Act),
+      'say 6',
+    ],
+    ['45 + 37', 'openline', 'hops', [{ kind: 'join', amount: '40' } as unknown as Act], 'take 3'],
+  ]
+  test.each(TAKEN)('%s on %s, %s: too much goes back', (problem, representation, way, detour, next) => {
+    const setup = setUp({ problem, representation, way })
+    const asked = actsAhead(setup, standingFor(setup))
+    const upTo = asked.findIndex((a) => ['take', 'join', 'count'].includes(a.kind))
+    const standing = [...asked.slice(0, upTo), ...detour].reduce(
+      (s, act) => stand(setup.worked, s, act),
+      standingFor(setup),
+    )
+    expect(short(actsAhead(setup, standing)[0]!)).toBe(next)
+  })
+})
+
+/** Materials that show an amount whatever way it comes by; a sheet or frame may wait on the way, but never to the end. */
+test.each(['52 - 37', '47 + 85', '304 - 178', '8 + 7', '9 - 4'])('beside %s no follower waits for ever', (problem) => {
+  const ids = heldBy(parseProblem(problem))
+  const stuck: string[] = []
+  for (const main of ids)
+    for (const other of ids) {
+      if (other === main) continue
+      const setup = setUp({ problem, representation: main, also: [other] })
+      const { steps, answer } = plan({ problem, representation: main, also: [other] })
+      const r = REPRESENTATIONS[other]
+      const state = applyAll(
+        r,
+        r.start(setup.worked, setup.choices, besideOf(setup)),
+        steps.flatMap((s) => s.moves[other] ?? []),
+      )
+      if (r.shows(state) !== answer)
+        stuck.push(`${main} → ${other}: ${r.shows(state)}, ${Object.values(steps.at(-1)!.waiting).join()}`)
+    }
+  expect([printProblem(parseProblem(problem)), stuck]).toEqual([problem, []])
+})
