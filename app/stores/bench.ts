@@ -4,7 +4,6 @@ import {
   ahead,
   attempt,
   type Bench,
-  DEFAULT_CHOICES,
   enter,
   hasMat,
   leaving,
@@ -16,53 +15,32 @@ import {
   type PlanRequest,
   printProblem,
   recordOf,
-  type Refusal,
+  Refusal,
   reopen,
   type RepresentationId,
   REPRESENTATIONS,
   silentAct,
   spokenMoves,
   translate,
-  type WayId,
   type WorkRecord,
   listed,
 } from '../../core/index'
 import type { Outcome, SavedRecord } from '../../shared/schemas'
-import { benchRequest, besides, followed } from '../utils/benchRequest'
+import { besides } from '../utils/benchRequest'
 import { nextProblem } from '../utils/nextProblem'
-import { keptAbacus, keptDraft, keptDrafts, keptId, type Draft } from '../utils/kept'
+import type { Draft } from '../utils/kept'
 import { request } from '../utils/request'
-import { draftKey } from '../utils/tabs'
-import { useClassroom } from './classroom'
+import { benchDrafts } from './bench/drafts'
+import { benchSettings, type Over } from './bench/settings'
 
-/** What is asked for otherwise than it is set. */
-interface Over {
-  readonly mode?: Mode
-  readonly way?: WayId
-  readonly material?: RepresentationId
-}
+/** So many moves a jump along the stones makes at the most. */
+const MOST_STEPS = 10_000
 
 /** The bench as it stands: the core's Bench, the settings it was laid with, and what is only seen. */
 export const useBench = defineStore('bench', () => {
-  const classroom = useClassroom()
-  const mode = useLocalStorage<Mode>('sett.mode', 'show')
-  const way = useLocalStorage<WayId>('sett.way', 'ones-first')
-  const material = useLocalStorage<RepresentationId>('sett.material', 'blocks')
-  /** The representation shown beside the main one, and whether it is worked by hand too. */
-  const beside = useLocalStorage<RepresentationId | null>('sett.beside', null, { serializer: keptId })
-  const byHand = useLocalStorage('sett.by-hand', false)
-  /** Whether beads are stepped one movement at a time, or a digit at once. */
-  const byMove = useLocalStorage('sett.by-move', true)
-  /** How the abacus is worked at this bench, where that is not simply as the room has it. */
-  const ownAbacus = useLocalStorage<AbacusChoices | null>('sett.abacus', null, { serializer: keptAbacus })
-  const abacus = computed<AbacusChoices>(
-    () => ownAbacus.value ?? classroom.classroom?.hands.abacus ?? DEFAULT_CHOICES.abacus,
-  )
-  /** Plain data of thousands of moves: nothing in it is watched, it is only ever replaced. */
-  const PLAIN = { shallow: true, deep: false } as const
-  const draft = useLocalStorage<Draft | null>(draftKey(), null, { ...PLAIN, serializer: keptDraft })
-  /** Unfinished work that new problems pushed aside, the newest last; there until it is brought back or let go. */
-  const asides = useLocalStorage<readonly Draft[]>('sett.aside', [], { ...PLAIN, serializer: keptDrafts })
+  const settings = benchSettings()
+  const { mode, way, material, beside, byHand, byMove, ownAbacus, abacus } = settings
+  const { draft, asides, aside, letGo } = benchDrafts()
 
   const bench = shallowRef<Bench>(
     openBench({ problem: '52 - 37', representation: 'blocks', also: ['columns', 'equations'] }, 'show'),
@@ -97,8 +75,6 @@ export const useBench = defineStore('bench', () => {
     const { both, all } = bench.value.setup
     return both ?? (beside.value && beside.value !== all[0] && all.includes(beside.value) ? beside.value : null)
   })
-  /** What was pushed aside last. */
-  const aside = computed<Draft | null>(() => asides.value.at(-1) ?? null)
   const unsaved = computed(() => bench.value.log.length > savedLength.value)
 
   /** While the bench is lent to a practice page, nothing of it is kept or set aside: what was there comes back as it was. */
@@ -137,9 +113,6 @@ export const useBench = defineStore('bench', () => {
     draft.value = worked ? { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) } : null
   }
 
-  /** Lets go of what was pushed aside last. */
-  const letGo = (): void => void (asides.value = asides.value.slice(0, -1))
-
   function lay(opened: Bench): void {
     if (unsaved.value && bench.value.mode !== 'show' && !lent)
       asides.value = [...asides.value, { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }]
@@ -165,19 +138,9 @@ export const useBench = defineStore('bench', () => {
     return null
   }
 
-  /** What a bench is asked for, as it is set here or with something else in its place. */
-  const requestFor = (text: string, over: Over): PlanRequest => {
-    const request = benchRequest(text, {
-      material: over.material ?? material.value,
-      way: over.way ?? way.value,
-      beside: beside.value,
-      byHand: byHand.value,
-      words: classroom.words,
-      hands: classroom.classroom ? toRaw(classroom.classroom.hands) : undefined,
-      abacus: toRaw(abacus.value),
-    })
-    return (over.mode ?? bench.value.mode) === 'show' ? followed(request) : request
-  }
+  /** What a bench is asked for, as it is set or with something else in its place; in the mode that it is in, where no other is wanted. */
+  const requestFor = (text: string, over: Over): PlanRequest =>
+    settings.requestFor(text, { ...over, mode: over.mode ?? bench.value.mode })
 
   /** Puts another representation beside the main one, or puts it away; what was done on the main one stays done. */
   function setBeside(id: RepresentationId | null, hand = byHand.value): void {
@@ -275,16 +238,20 @@ export const useBench = defineStore('bench', () => {
     return (one ? found.ok.slice(0, 1) : found.ok).every((move) => make(main, REPRESENTATIONS[main].print(move)))
   }
 
-  /** Goes back or forward until just this many stones lie. */
+  /** Goes back or forward until just this many stones lie; where that cannot be, what stopped it is said. */
   function jump(count: number): void {
     const lying = (): number => bench.value.now.stones.length
-    // Every undo takes a link off, and every step lays a stone or is refused, which is said: neither goes on for ever.
-    while (lying() > count && undo());
-    while (lying() < count && (bench.value.undone.length > 0 ? redo() : advance()));
-    // A digit that is stepped move by move is finished before one rests on it.
     const onTheWay = (): boolean =>
       bench.value.mode === 'show' && bench.value.now.open !== null && bench.value.now.stones.last?.fits === 'part'
-    while (onTheWay() && advance());
+    const forth = (): boolean => (bench.value.undone.length > 0 ? redo() : advance())
+    let steps = 0
+    const more = (): boolean => ++steps <= MOST_STEPS
+    while (lying() > count && more() && undo());
+    while (lying() < count && more() && forth());
+    // A digit that is stepped move by move is finished before one rests on it.
+    while (onTheWay() && more() && advance());
+    if (steps > MOST_STEPS)
+      refusal.value = new Refusal(`It stopped after ${MOST_STEPS} moves.`, 'Choose the stone again to go on.')
   }
 
   /** Starts the same problem again, in another mode or way if asked. */

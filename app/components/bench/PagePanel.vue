@@ -48,7 +48,11 @@ function write(texts: readonly string[]): void {
         />
         <p v-if="waiting" class="waiting" role="status">{{ waiting }}</p>
       </div>
-      <ChainColumn v-if="beads && shows !== 'lines'" :problem="bench.bench.setup.problem" :moment="bench.bench.now" />
+      <LazyChainColumn
+        v-if="beads && shows !== 'lines'"
+        :problem="bench.bench.setup.problem"
+        :moment="bench.bench.now"
+      />
       <EquationLines
         v-if="beads ? shows !== 'columns' : !sheet || onMat || shows !== 'columns'"
         :stones="bench.stones"

@@ -22,7 +22,7 @@ const nameOf = (place: Place, count: number): string =>
   place === 0 && count !== 1 ? props.ones : placeName(place, count)
 /** How large one of a kind is drawn, in pixels a unit: as many as lie there must have room. */
 const unitFor = (place: Place, count: number): number =>
-  place === 2 ? (count > 4 ? 3.4 : 5) : place === 1 ? (count > 12 ? 4.5 : 6.5) : count > 30 ? 11 : 16
+  place === 2 ? (count > 4 ? 3.4 : 5) : place === 1 ? (count > 16 ? 4.5 : 6.5) : count > 60 ? 11 : 17
 const onPlate = (place: Place): number => (place === 2 ? 2.6 : place === 1 ? 3.6 : 8)
 
 /** The kind that a plate gets when it is tapped: the one dealt last, or the greatest in hand. */
@@ -325,7 +325,7 @@ header {
   min-height: 8.2rem;
   padding: 0.3rem 0.5rem 0.4rem;
   border: 2px solid var(--on-felt);
-  border-radius: 2.6rem / 3.4rem;
+  border-radius: 1.5rem / 1.8rem;
   background: var(--felt-2);
   color: var(--on-felt);
   font: inherit;
