@@ -11,7 +11,7 @@ import {
   spinProblem,
   whyNot,
 } from '../../core/course/index'
-import { attempt, placeName, pretty } from '../../core/index'
+import { attempt, placeName, pretty, spokenList } from '../../core/index'
 
 /** Spinner practice: a number card, a spin, the problem on the mat, its sentence on the page; and which column changed. */
 const bench = useBench()
@@ -102,7 +102,7 @@ function answerColumn(place: number): void {
 }
 const verdict = computed(() => {
   if (!now.value || !answered.value || answered.value.length === 0) return ''
-  const named = (places: readonly number[]): string => places.map((p) => placeName(p)).join(' and ')
+  const named = (places: readonly number[]): string => spokenList(places.map((p) => placeName(p)))
   const hit = answered.value.join() === right.value.join()
   const same = columns.value.filter((p) => !right.value.includes(p))
   if (hit) return `Yes: the ${named(right.value)}${same.length > 0 ? `. The ${named(same)} stay as they were` : ''}.`

@@ -57,6 +57,8 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
     why: capital(why),
     instead,
   })
+  if (problem.groups)
+    return no(`${limits.name} works numbers one after another; it does not add equal groups together.`, [])
   if (!isChain(problem) && !limits.groups)
     return no(`${limits.name} adds and takes away; it does not multiply or divide.`, ['fingers', 'nines', 'plates'])
   const [numbers, room] = [1 + problem.terms.length, limits.numbers ?? PAGE]

@@ -1,10 +1,13 @@
 import { inUnits, type Act } from '../../core/act/act'
 import { owing, stand, termDone, type Standing } from '../../core/act/standing'
-import { DEFAULT_CHOICES } from '../../core/choices'
+import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
 import { exact, type Exact } from '../../core/number/exact'
 import { parseNumeral, printExact, valueOf } from '../../core/number/numeral'
 import { decimal, worthOf } from '../../core/number/units'
+import { representationsFor } from '../../core/index'
 import { plan, standingFor } from '../../core/plan/plan'
+import { askInWords } from '../../core/speech/say'
+import { packOf, say } from '../../core/speech/words'
 import { setUp } from '../../core/plan/setup'
 import { parseProblem } from '../../core/problem/parse'
 import { enter, openBench, outcome, type Bench } from '../../core/record/bench'
@@ -203,4 +206,27 @@ test('a finger folded is said with its tens and ones; a stone that is whole is c
   expect(work(b, 'blocks', 'lay 52').now.open).toBeNull()
   expect(work(b, 'blocks', 'lay 5 tens').now.open).not.toBeNull()
   expect(outcome(work(b, 'blocks', 'lay 52', 'read 15'))).toMatchObject({ finished: true, right: true })
+})
+
+test('a number below nought is negative or minus, as the class says; a fraction is said as it is written', () => {
+  const words = (negative: 'negative' | 'minus') => packOf({ ...WORD_SETS.exchange, negative })
+  expect([say(exact(-3), words('negative')), say(exact(-3), words('minus'))]).toEqual(['negative three', 'minus three'])
+  const said = (problem: string): string => askInWords(parseProblem(problem), words('minus'))
+  expect(said('4/8 + 1/2')).toBe('four eighths add one half')
+  expect(said('2 2/5 + 1 3/4')).toBe('two and two fifths add one and three quarters')
+  expect(said('-3 + (-5)')).toBe('minus three add minus five')
+  expect(said('-2/3 - 1/3')).toBe('minus two thirds take away one third')
+})
+
+test('numbers of every sort that no material holds yet are refused by all of them, in a whole sentence', () => {
+  for (const text of ['-3 + -5', '2 2/5 + 1 3/4', '3/8 + 2/8', '3 * 25 + 2 * 10 + 4 * 1', '(3/8)']) {
+    for (const { fits, why, representation } of representationsFor(text))
+      expect([text, representation, fits, why.length > 20 && /[.?!]$/.test(why)]).toEqual([
+        text,
+        representation,
+        false,
+        true,
+      ])
+    expect(refused(() => plan({ problem: text, representation: 'blocks' }))).toMatch(/No material here holds it yet\.$/)
+  }
 })

@@ -2,6 +2,7 @@ import type { BeadRule } from '../../act/beads'
 import type { ComplementNames } from '../../choices'
 import { placeName } from '../../number/places'
 import { ruleName } from '../../speech/beads'
+import { spokenList } from '../../speech/words'
 import { Refusal } from '../../refusal'
 import { seeded } from '../random'
 import { needs } from './classify'
@@ -129,7 +130,7 @@ function whyNone(wish: ChainWish): string {
     return `In every chain for ${what} a number takes back the one before it. Where it may, there are such chains.`
   const missing = untaught(wish)
   if (missing.length > 0) {
-    const needed = inOneList(
+    const needed = spokenList(
       missing.map((l) => `${named(l, wish.names)}${isOf(l, wish.lesson) ? ' on other rods' : ''}`),
     )
     return `A chain for ${what} would also need ${needed}, which ${missing.length === 1 ? 'has' : 'have'} not been taught.`
@@ -143,8 +144,6 @@ function whyNone(wish: ChainWish): string {
 }
 
 const isOf = (a: Lesson, b: Lesson): boolean => lessonId(a) === lessonId(b)
-const inOneList = (all: readonly string[]): string =>
-  all.length < 2 ? all.join('') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`
 
 /** So many chains that need whatever they need are looked at for the one that lacks least. */
 const LOOKED_AT = 2000
