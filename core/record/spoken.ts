@@ -5,6 +5,7 @@ import { isEmpty, onlyPlace } from '../number/places'
 import { decimal } from '../number/units'
 import { Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
+import { notShown, performIn } from '../representation/representation'
 import { countsIn, decimalAt, wordsOf, type Word } from '../representation/text'
 import type { Bench } from './bench'
 
@@ -57,9 +58,9 @@ export function spokenMoves({ setup, now }: Bench, text: string): readonly strin
   const act = spokenAct(text)
   if (!act) return undefined
   const main = REPRESENTATIONS[setup.representation]
-  const quiet = main.cannotShow?.(act)
+  const quiet = notShown(main, act)
   if (quiet) throw new Refusal(quiet)
-  const moves = main.perform(now.states[main.id], act)
+  const moves = performIn(main, now.states[main.id], act)
   if (moves.length === 0) throw new Refusal(`There is nothing to move for “${text}” here.`)
   return moves.map((move) => main.print(move))
 }

@@ -1,5 +1,6 @@
 import { attempt } from '../refusal'
 import { isSilent, REPRESENTATIONS } from '../representation/index'
+import { performIn } from '../representation/representation'
 import { listed } from '../number/trail'
 import type { PlanRequest } from '../plan/setup'
 import { enter, openBench, type Bench } from './bench'
@@ -10,13 +11,14 @@ import { enter, openBench, type Bench } from './bench'
  */
 export function translate(bench: Bench, request: PlanRequest): Bench {
   let next = openBench(request, bench.mode)
-  const { id, perform, print } = REPRESENTATIONS[request.representation]
+  const r = REPRESENTATIONS[request.representation]
+  const { id, print } = r
   for (const act of listed(bench.now.stones).flatMap((s) => s.acts)) {
     const done = attempt(() => {
       const state = next.now.states[id]
-      if (act.kind === 'pose' && isSilent(REPRESENTATIONS[id], state, act))
+      if (act.kind === 'pose' && isSilent(r, state, act))
         return bench.mode === 'show' ? enter(next, { at: 0, on: 'bench', move: 'ask' }) : next
-      return perform(state, act).reduce<Bench>((b, move) => enter(b, { at: 0, on: id, move: print(move) }), next)
+      return performIn(r, state, act).reduce<Bench>((b, move) => enter(b, { at: 0, on: id, move: print(move) }), next)
     })
     if ('refused' in done) break
     next = done.ok

@@ -176,9 +176,9 @@ export function performIn<State, Move>(r: Representation<State, Move>, state: St
 
 /** Why a representation never shows an act that changes nothing, said quietly; empty where it does. */
 export function notShown(r: Representation, act: Act): string {
-  if (act.kind === 'exchange' && !inUnits(act, r.units))
-    return `There are no such pieces among the ${r.title}: nothing changes there.`
-  return r.cannotShow?.(act) ?? ''
+  const own = r.cannotShow?.(act) ?? ''
+  if (own !== '' || act.kind !== 'exchange' || inUnits(act, r.units)) return own
+  return `There are no such pieces among the ${r.title}: nothing changes there.`
 }
 
 /** A state after all of some moves. */

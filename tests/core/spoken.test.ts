@@ -47,3 +47,10 @@ test('what cannot be done is refused with the material’s reason, and other wor
   expect(() => spokenAct('take away x')).toThrow('is not a place here')
   expect(spokenAct('fly 7 ones')).toBeUndefined()
 })
+
+test('places that the material has not are refused, and nothing of what was said is done', () => {
+  const blocks = openBench({ problem: '52 - 37', representation: 'blocks' }, 'together')
+  for (const text of ['add 8 tenths', 'add 2 ones 3 tenths', 'exchange 1 tenth', 'exchange 1 ten-thousand'])
+    expect(() => spokenMoves(blocks, text)).toThrow(/\.$/)
+  expect(blocks.now.standing.value).toBe('0')
+})
