@@ -36,18 +36,21 @@ export function sameKind(
   const wanted = features(problem).map((f) => JSON.stringify(f))
   const random = seeded(seed)
   const used = new Set([printProblem(problem), ...avoid])
-  const below = totals(problem).some((t) => sign(t) < 0)
+  const reached = totals(problem)
+  const below = reached.some((t) => sign(t) < 0)
 
   /** A term that asks the same as the original's does, after a part whose total is known; undefined where none comes by chance. */
   function termLike(part: Problem, total: Exact): { readonly term: Term; readonly total: Exact } | undefined {
     const i = part.terms.length
     const { operation, number } = problem.terms[i]!
+    // A division that leaves something over is another kind than one that comes out.
+    const comesOut = isWhole(reached[i + 1]!)
     for (let n = 0; n < TRIES; n++) {
       const term = { operation, number: sized(number, random) }
       const value = valueOf(term.number)
       if (operation === '/' && value === ZERO) continue
       const next = WORKED[operation](total, value)
-      if ((compare(next, ZERO) < 0 && !below) || (operation === '/' && !isWhole(next))) continue
+      if ((compare(next, ZERO) < 0 && !below) || (operation === '/' && isWhole(next) !== comesOut)) continue
       if (JSON.stringify(featuresOf(total, term, decimals)) !== wanted[i]) continue
       if (soFar({ ...part, terms: [...part.terms, term] })) return { term, total: next }
     }

@@ -1,5 +1,6 @@
 import { compare, divide, exact, isWhole, sign, sumOf, timesIn, toCount, ZERO, type Exact } from './exact'
 import type { Numeral } from './numeral'
+import { Refusal } from '../refusal'
 import { BRITISH, partsName } from './words'
 import { placeName, placeOfUnit, unitOf, type Counts, type Place } from './places'
 
@@ -87,17 +88,21 @@ export const opposite = (pieces: readonly Pieces[]): readonly Pieces[] => addPie
 export const samePieces = (a: readonly Pieces[], b: readonly Pieces[]): boolean =>
   a.length === b.length && a.every((p, i) => p.unit === b[i]!.unit && p.count === b[i]!.count)
 
-/** Counts of each kind of a material, the lowest first, as pieces; and back. */
+/** Counts of each kind of a material, the lowest first, as pieces. */
 export const asPieces = (counts: Counts, { worths }: Units): readonly Pieces[] =>
   counts.flatMap((count, i) => (count ? [{ count, unit: worths[worths.length - 1 - i]! }] : [])).reverse()
-export const asCounts = (pieces: readonly Pieces[], { worths }: Units): Counts =>
-  worths.map((unit) => countOf(pieces, unit)).reverse()
+
+/** Pieces as counts of each kind of a material, the lowest first. @throws Refusal for pieces that it has not: part of them is not all. */
+export function asCounts(pieces: readonly Pieces[], units: Units): Counts {
+  if (!has(units, pieces)) throw new Refusal('There are no such pieces here.')
+  return units.worths.map((unit) => countOf(pieces, unit)).reverse()
+}
 
 /** Whether a material has pieces of every one of these kinds. */
 export const has = (units: Units, pieces: readonly Pieces[]): boolean =>
   pieces.every((p) => units.worths.includes(p.unit))
 
-/** A number as pieces of a material, as few as can be taken from the greatest down; undefined where they do not make it. */
+/** A number as pieces of a material, taken from the greatest kind down; undefined where that leaves a rest. */
 export function piecesFor(value: Exact, { worths }: Units): readonly Pieces[] | undefined {
   const found: Pieces[] = []
   let left = value

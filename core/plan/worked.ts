@@ -14,7 +14,7 @@ export const tellingOf = (setup: Setup, standing: Standing): Telling => ({
   units: setup.units,
   hands: REPRESENTATIONS[setup.representation].verbs,
   from: stepsOf(standing)?.from ?? ZERO,
-  shared: shareOf(standing),
+  ...(standing.aim.kind === 'share' ? { shared: shareOf(standing) } : {}),
 })
 
 /** An act as the main material works it, where that works digits by rules: its rule and parts, and how it goes. */

@@ -19,7 +19,7 @@ export interface Telling {
   readonly from?: Exact
   /** What shows the value: the mat, the page, the drawing. */
   readonly where?: string
-  /** What each has of a sharing, before the act. */
+  /** Of a sharing, what each has before the act. */
   readonly shared?: Exact
 }
 
@@ -74,7 +74,7 @@ function beginInWords({ from, step, to, times }: BeginAct, pack: WordPack): stri
 
 /** What to say for an act done when `before` stood there. */
 export function sayAct(act: Act, before: Exact, telling: Telling): string {
-  const { problem, pack, hands, units, from = ZERO, where = 'mat', shared = ZERO } = telling
+  const { problem, pack, hands, units, from = ZERO, where = 'mat', shared } = telling
   const now = say(after(before, act), pack)
   if (hands?.lands && (act.kind === 'join' || act.kind === 'take'))
     return `${capital(hands[act.kind])} ${say(act.amount, pack)}, to ${say(add(from, after(before, act)), pack)}.`
@@ -116,7 +116,7 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
       return `Deal ${each} to each of ${say(act.among, pack)}. ${capital(now)} left to share.`
     }
     case 'read':
-      if (act.remainder !== undefined) return shareInWords(act, before, shared, telling)
+      if (act.remainder !== undefined || shared !== undefined) return shareInWords(act, before, shared ?? ZERO, telling)
       if (act.counted && act.value === before && before === answer(problem) && act.value !== '0')
         return `Count all: ${countedTo(Number(act.value), pack)}. ${capital(askInWords(problem, pack))} ${pack.equals} ${now}.`
       if (act.value === before && before !== answer(problem)) return `Read: ${now}.`
@@ -156,6 +156,8 @@ function shareInWords(
   if (right && shared === read.value)
     return `${capital(askInWords(problem, pack))} ${pack.equals} ${say(read.value, pack)} each, and ${over}.`
   if (right) return `${capital(say(read.value, pack))} each, and ${over}, is right. The ${where} does not show it yet.`
+  if (read.value === shared && read.remainder === undefined)
+    return `${capital(say(read.value, pack))} each is right so far. Say what is left over, too.`
   if (read.value === shared && told === left)
     return `Read: ${say(read.value, pack)} each, and ${over}. There is enough left for more.`
   return `Read as ${say(read.value, pack)} each, and ${over}: that is not what lies there.`

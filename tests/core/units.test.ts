@@ -4,6 +4,7 @@ import { evaluate } from 'mathjs'
 import { change, inUnits, type Act } from '../../core/act/act'
 import { exchangesFor } from '../../core/act/exchanges'
 import { stand } from '../../core/act/standing'
+import { sameKind } from '../../core/course/sameKind'
 import { DEFAULT_CHOICES } from '../../core/choices'
 import { add, exact, multiply, ZERO, type Exact } from '../../core/number/exact'
 import { numberText } from '../../core/number/text'
@@ -380,6 +381,29 @@ describe('sharing out', () => {
   ] as const)('%s', (read, moves, right, slips) => {
     const b = work('lay 61', 'deal 1 ten', ...moves, read)
     expect([outcome(b).right, slipsOf(b)]).toEqual([right, slips])
+  })
+
+  test('what is left over and not said is asked for; where nothing is left, it need not be said', () => {
+    const without = work('lay 61', 'deal 1 ten', 'break 2 tens', 'deal 5 ones', 'read 15')
+    expect(without.now.stones.last!.say).toBe('Fifteen each is right so far. Say what is left over, too.')
+    const even = ['lay 12', 'break ten', 'deal 3 ones', 'read 3'].reduce(
+      (b, move) => enter(b, { at: 0, on: 'plates', move }),
+      openBench({ problem: '12 / 4', representation: 'plates' }, 'together'),
+    )
+    expect([outcome(even).right, slipsOf(even)]).toEqual([true, []])
+    expect(even.now.stones.last!.say).toBe('Twelve divided by four equals three each, and nothing left over.')
+  })
+
+  test('the next of its kind leaves something over where this one does, and comes out where this one comes out', () => {
+    for (const [asked, leaves] of [
+      ['612 / 7', true],
+      ['96 / 4', false],
+    ] as const)
+      for (let seed = 1; seed < 20; seed++) {
+        const next = sameKind(parseProblem(asked), seed)!
+        const { remainder } = plan({ problem: next, representation: 'plates' })
+        expect([asked, printProblem(next), remainder !== '0']).toEqual([asked, printProblem(next), leaves])
+      }
   })
 
   test.each([
