@@ -76,7 +76,7 @@ const mat = <C>(
 const does = ({ setup }: MatView, operation: '+' | '-'): boolean =>
   setup.problem.terms.some((t) => t.operation === operation)
 const ones = ({ setup }: MatView): string => packOf(setup.choices.words).ones[1]
-const works = ({ mode }: MatView): boolean => mode !== 'show'
+const movable = ({ mode }: MatView): boolean => mode !== 'show'
 
 const placed = (material: PlacedMaterial): Mat =>
   mat(
@@ -102,7 +102,7 @@ const beads = (touch = false): Mat =>
     () => import('./components/mats/beads/AbacusMat.vue'),
     (v) => ({
       state: v.state as AbacusState,
-      works: works(v),
+      movable: movable(v),
       litPlaces: v.litPlaces,
       newest: v.newest,
       ones: ones(v),
@@ -114,17 +114,17 @@ const beads = (touch = false): Mat =>
     }),
   )
 /** What a mat is given that draws its state by the problem, and by how far it has come. */
-const worked = <State>({ state, setup, standing, mode, newest }: MatView) => ({
+const handled = <State>({ state, setup, standing, mode, newest }: MatView) => ({
   state: state as State,
   setup,
   standing,
   mode,
   newest,
 })
-const counting = mat(() => import('./components/mats/counting/CountingMat.vue'), worked<CountingState>, {
+const counting = mat(() => import('./components/mats/counting/CountingMat.vue'), handled<CountingState>, {
   small: false,
 })
-const writing = mat(() => import('./components/mats/writing/WritingMat.vue'), worked<WritingState>)
+const writing = mat(() => import('./components/mats/writing/WritingMat.vue'), handled<WritingState>)
 
 /** Every material that has a mat. Running equations have none: they are the page. */
 const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
@@ -139,7 +139,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     (v) => ({
       state: v.state as DrawnState,
       places: v.places,
-      works: works(v),
+      movable: movable(v),
       litPlaces: v.litPlaces,
       newest: v.newest,
       ones: ones(v),
@@ -147,7 +147,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   ),
   openline: mat(
     () => import('./components/mats/line/OpenLineMat.vue'),
-    (v) => ({ state: v.state as OpenLineState, setup: v.setup, works: works(v), newest: v.newest }),
+    (v) => ({ state: v.state as OpenLineState, setup: v.setup, movable: movable(v), newest: v.newest }),
   ),
   partials: writing,
   friendly: writing,
@@ -161,7 +161,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     () => import('./components/mats/plates/PlatesMat.vue'),
     (v) => ({
       state: v.state as PlatesState,
-      works: works(v),
+      movable: movable(v),
       places: v.places,
       litPlaces: v.litPlaces,
       newest: v.newest,
@@ -178,7 +178,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     () => import('./components/mats/columns/ColumnSheet.vue'),
     (v) => ({
       state: v.state as ColumnsState,
-      writable: works(v),
+      writable: movable(v),
       litPlaces: v.litPlaces,
       newest: v.newest,
       large: true,

@@ -45,25 +45,14 @@ export { capital } from './number/words'
 export { onPage } from './plan/lines'
 export { plan, type Plan, type PlanStep, standingFor } from './plan/plan'
 export { type PlanRequest, type Setup, setUp } from './plan/setup'
-export { tellingOf } from './plan/worked'
+export { tellingOf } from './plan/telling'
 export { parseProblem } from './problem/parse'
 export { answer, decimalsIn, MAX_PROBLEM_LENGTH, printProblem, type Problem, totals } from './problem/problem'
-export {
-  ahead,
-  type Bench,
-  enter,
-  leaving,
-  matchOf,
-  type Mode,
-  type Moment,
-  nextAct,
-  nextMoves,
-  openBench,
-  outcome,
-  silentAct,
-  slipsOf,
-  type Stone,
-} from './record/bench'
+export { ahead, nextAct, nextMoves } from './record/ahead'
+export type { Bench, Mode, Moment, Stone } from './record/moment'
+export { enter, openBench } from './record/bench'
+export { leaving, silentAct } from './record/asking'
+export { matchOf, outcome, slipsOf } from './record/outcome'
 export { recordOf, reopen, replay, type WorkRecord } from './record/record'
 export { spokenMoves } from './record/spoken'
 export { translate } from './record/translate'

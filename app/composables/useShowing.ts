@@ -23,7 +23,7 @@ export function useShowing() {
     }
     const next = bench.next
     if (!next) return false
-    const onTheWay = bench.bench.now.open !== null && bench.stones.at(-1)?.fits === 'part'
+    const onTheWay = bench.bench.now.open !== null && bench.stones.at(-1)?.step === 'part'
     const foretold =
       predicts.value && !onTheWay && (next.kind === 'join' || next.kind === 'take' || next.kind === 'exchange')
     if (foretold && !asked.value) {

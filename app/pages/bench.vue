@@ -107,13 +107,13 @@ const wide = computed(
 /** While the first number is being laid there is nothing to leave. */
 const leaves = computed(() => bench.left !== null && !(now.value.open && now.value.standing.begun === 1))
 const stepping = computed(() => bench.bench.mode === 'show' || bench.replaying !== null)
-const working = computed(() => bench.bench.mode !== 'show' && !bench.replaying)
+const handsOn = computed(() => bench.bench.mode !== 'show' && !bench.replaying)
 
 /** The card of a material opens by itself the first time hands work with it in this browser. */
 const seen = useLocalStorage<string[]>('sett.cards-seen', [])
 const card = computed(() => {
   const id = setup.value.representation
-  return working.value && hasMat(id) && !seen.value.includes(id) ? id : null
+  return handsOn.value && hasMat(id) && !seen.value.includes(id) ? id : null
 })
 const putCardAway = (): void => {
   if (card.value) seen.value = [...seen.value, card.value]
@@ -137,7 +137,7 @@ useKeys({
   ArrowLeft: back,
   ' ': () => stepping.value && play(),
   p: () => (predicts.value = !predicts.value),
-  h: () => working.value && offer(),
+  h: () => handsOn.value && offer(),
   z: () => bench.bench.past.length > 0 && bench.undo(),
   Z: () => bench.bench.undone.length > 0 && bench.redo(),
   a: () => ask.value?.focus(),

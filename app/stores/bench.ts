@@ -242,7 +242,7 @@ export const useBench = defineStore('bench', () => {
   function jump(count: number): void {
     const lying = (): number => bench.value.now.stones.length
     const onTheWay = (): boolean =>
-      bench.value.mode === 'show' && bench.value.now.open !== null && bench.value.now.stones.last?.fits === 'part'
+      bench.value.mode === 'show' && bench.value.now.open !== null && bench.value.now.stones.last?.step === 'part'
     const forth = (): boolean => (bench.value.undone.length > 0 ? redo() : advance())
     let steps = 0
     const more = (): boolean => ++steps <= MOST_STEPS

@@ -7,7 +7,7 @@ import type { Place } from '../number/places'
 export type BeadRule = 'direct' | 'five' | 'ten' | 'mixed'
 
 /** Adding or taking away. */
-export type Way = 1 | -1
+export type Direction = 1 | -1
 
 export type BeadFinger = 'thumb' | 'index' | 'pinch'
 
@@ -43,7 +43,7 @@ export interface Lack {
 export interface DigitWork {
   readonly place: Place
   readonly digit: number
-  readonly way: Way
+  readonly way: Direction
   readonly rule: BeadRule
   /** The earlier rules, and which beads they lacked. */
   readonly rejected: readonly Lack[]

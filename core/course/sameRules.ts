@@ -17,13 +17,13 @@ export function rulesIn(
   choices: Choices,
 ): readonly string[] | undefined {
   const r = REPRESENTATIONS[representation]
-  if (!r.working) return undefined
+  if (!r.byDigits) return undefined
   const worked = attempt(() => {
     let state = r.start(problem, choices)
     return problem.terms.map(({ operation, number }, i) => {
       if (i === 0) state = applyAll(r, state, r.perform(state, { kind: 'lay', amount: valueOf(problem.first) }))
       const act = { kind: operation === '-' ? ('take' as const) : ('join' as const), amount: valueOf(number) }
-      const digits = r.working!(state, act)
+      const digits = r.byDigits!(state, act)
       state = applyAll(
         r,
         state,

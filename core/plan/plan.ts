@@ -11,7 +11,7 @@ import { nextOf } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
 import { columnLines, write, type WrittenLine } from './lines'
-import { tellingOf, worked } from './worked'
+import { tellingOf, withRule } from './telling'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from './setup'
 
 export interface PlanStep {
@@ -78,7 +78,7 @@ export function plan(request: PlanRequest): Plan {
   let standing = standingFor(setup)
   const main = REPRESENTATIONS[setup.representation]
   const steps = actsAhead(setup, standing).map((planned): PlanStep => {
-    const { act, say: how, detail } = worked(setup, here.states[main.id], planned)
+    const { act, say: how, detail } = withRule(setup, here.states[main.id], planned)
     const before = here.states[main.id]
     const own = performIn(main, before, act)
     const followed = follow(setup, here, [act], { on: main.id, moves: own })

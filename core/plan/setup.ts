@@ -99,3 +99,11 @@ export function columnAloud({ way, worked, choices }: Setup, act: Act): string {
   if (way !== 'by-column' || !only || more) return ''
   return sayColumn(worked, placeOfUnit(only.unit) ?? 0, choices.columnSum, packOf(choices.words))
 }
+
+/** The setup of the second representation, which is worked by itself. */
+export const secondOf = (setup: Setup): Setup => ({
+  ...setup,
+  representation: setup.both!,
+  all: [setup.both!],
+  both: null,
+})

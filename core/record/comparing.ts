@@ -11,14 +11,14 @@ export function compareWithWay(
   setup: Setup,
   from: Moment,
   done: readonly Act[],
-): { fits: Stone['fits']; acts: readonly Act[] } {
+): { step: Stone['step']; acts: readonly Act[] } {
   let standing = from.standing
   const acts: Act[] = []
   for (const made of done) {
     const act = inUnits(made, setup.units) ?? made
     const next = nextOf(setup, standing)
     if (!next || !sameAct(next, act))
-      return { fits: done.length === 1 && next && isPart(next, act) ? 'part' : 'other', acts: done }
+      return { step: done.length === 1 && next && isPart(next, act) ? 'part' : 'other', acts: done }
     // The words said are the hand's own, not the way's; and so are the pieces, where the way names none.
     const pieces = isAmount(act) && isAmount(next) && !next.pieces && act.pieces ? { pieces: act.pieces } : {}
     const said = 'said' in act && act.said ? { said: act.said } : {}
@@ -27,7 +27,7 @@ export function compareWithWay(
     acts.push(taken)
     standing = stand(setup.worked, standing, taken)
   }
-  return { fits: done.length > 0 ? 'planned' : 'other', acts }
+  return { step: done.length > 0 ? 'planned' : 'other', acts }
 }
 
 /** Amounts worked whole are the same whatever pieces the other names; pieces must be the very pieces. */

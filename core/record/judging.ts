@@ -5,7 +5,7 @@ import { REPRESENTATIONS } from '../representation/index'
 import { applyAll, type RepresentationId } from '../representation/representation'
 import { detailOf } from '../speech/beads'
 import { packOf } from '../speech/words'
-import type { Hand, Moment } from './moment'
+import type { HandMoves, Moment } from './moment'
 import { SLIPS } from './slips'
 
 /** What is still wanted of the number in hand; below nought where it is to be taken away. */
@@ -26,7 +26,7 @@ export function judgedOf(
   from: Moment,
   on: RepresentationId,
   moves: readonly unknown[],
-): { readonly hand: Omit<Hand, 'on' | 'moves'>; readonly ends: boolean } | undefined {
+): { readonly hand: Omit<HandMoves, 'on' | 'moves'>; readonly ends: boolean } | undefined {
   const r = REPRESENTATIONS[on]
   if (!r.judge || (moves.at(-1) as { kind: string }).kind === 'read') return undefined
   const rest = restOf(from.standing)
@@ -34,16 +34,16 @@ export function judgedOf(
   const detail = work ? detailOf([work], [], setup.choices.abacus.names, packOf(setup.choices.words)) : null
   if (status === 'part')
     return {
-      hand: { fits: 'part', toGo: { kind: 'to-go', moves: toGo }, slip: slip ? SLIPS[slip] : '', detail },
+      hand: { step: 'part', toGo: { kind: 'to-go', moves: toGo }, slip: slip ? SLIPS[slip] : '', detail },
       ends: false,
     }
   // A number is laid in one: its first digit is a part of it.
-  if (status === 'done' && !from.standing.laid) return { hand: { fits: 'part' }, ends: false }
-  if (status === 'done') return { hand: { fits: 'other' }, ends: true }
-  if (!slip) return { hand: { fits: from.standing.laid ? 'other' : 'part' }, ends: false }
+  if (status === 'done' && !from.standing.laid) return { hand: { step: 'part' }, ends: false }
+  if (status === 'done') return { hand: { step: 'other' }, ends: true }
+  if (!slip) return { hand: { step: from.standing.laid ? 'other' : 'part' }, ends: false }
   const moved = subtract(r.shows(applyAll(r, from.states[on], moves)), r.shows(from.states[on]))
   return {
-    hand: { fits: 'other', owed: { kind: 'beads', slip, rest: subtract(rest, moved) }, slip: SLIPS[slip], detail },
+    hand: { step: 'other', owed: { kind: 'beads', slip, rest: subtract(rest, moved) }, slip: SLIPS[slip], detail },
     ends: true,
   }
 }

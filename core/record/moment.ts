@@ -4,6 +4,7 @@ import type { Trail } from '../number/trail'
 import type { Exact } from '../number/exact'
 import type { Followers } from '../plan/follow'
 import type { WrittenLine } from '../plan/lines'
+import type { Setup } from '../plan/setup'
 import type { EquationsState } from '../representation/equations/equations'
 import type { Owed, RepresentationId } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
@@ -26,7 +27,7 @@ export interface Stone {
   readonly owed: string
   readonly owedKind: Owed['kind'] | null
   /** Whether it is what the way asks here; `part` of it, or something else that is nevertheless true. */
-  readonly fits: 'planned' | 'part' | 'other'
+  readonly step: 'planned' | 'part' | 'other'
   /** The name of a slip seen in it, for the record; empty where there is none. */
   readonly slip: string
   /** On beads: by which rules the digits went, why by no earlier ones, and what hands and fingers do. */
@@ -49,13 +50,30 @@ export interface Moment {
 }
 
 /** What a hand did for a stone, and what is already known of it. */
-export interface Hand {
+export interface HandMoves {
   readonly on: RepresentationId | null
   readonly moves: readonly unknown[]
   readonly owed?: Owed | null
-  readonly fits?: Stone['fits']
+  readonly step?: Stone['step']
   /** What would finish a digit that is on its way. */
   readonly toGo?: Owed
   readonly slip?: string
   readonly detail?: BeadDetail | null
+}
+
+/** One entry of a record: milliseconds since the start, where, and the move as text. On `bench`: `ask`, `go on`, `undo`, `redo`. */
+export interface Entry {
+  readonly at: number
+  readonly on: RepresentationId | 'bench'
+  readonly move: string
+}
+
+/** A problem being worked. Every change makes a new Bench; moments are shared, so undo costs nothing. */
+export interface Bench {
+  readonly setup: Setup
+  readonly mode: Mode
+  readonly now: Moment
+  readonly past: Trail<{ readonly moment: Moment; readonly entry: Entry }>
+  readonly undone: readonly Entry[]
+  readonly log: Trail<Entry>
 }

@@ -6,7 +6,9 @@ import { REPRESENTATIONS } from '../representation/index'
 import type { RepresentationId } from '../representation/representation'
 import type { WayId } from '../way/way'
 import { listed } from '../number/trail'
-import { enter, openBench, outcome, type Bench, type Entry, type Mode } from './bench'
+import { enter, openBench } from './bench'
+import { outcome } from './outcome'
+import type { Bench, Entry, Mode } from './moment'
 
 /** The file format's version; a reader refuses a later one. */
 export const RECORD_VERSION = 1

@@ -7,7 +7,7 @@ import { Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
 import { notShown, performIn } from '../representation/representation'
 import { countsIn, decimalAt, wordsOf, type Word } from '../representation/text'
-import type { Bench } from './bench'
+import type { Bench } from './moment'
 
 /** How far below the ones a spoken number may go. */
 const DECIMALS = 3

@@ -3,7 +3,8 @@ import { isSilent, REPRESENTATIONS } from '../representation/index'
 import { performIn } from '../representation/representation'
 import { listed } from '../number/trail'
 import type { PlanRequest } from '../plan/setup'
-import { enter, openBench, type Bench } from './bench'
+import { enter, openBench } from './bench'
+import type { Bench } from './moment'
 
 /**
  * The same problem in another material, with the work so far done again there, act by act, as far as the acts allow.

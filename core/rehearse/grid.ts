@@ -1,4 +1,4 @@
-import type { BeadRule, Way } from '../act/beads'
+import type { BeadRule, Direction } from '../act/beads'
 import { isDigit, parseItem, ruleFor } from './items'
 import { cardsOf, type Answer } from './schedule'
 
@@ -6,7 +6,7 @@ import { cardsOf, type Answer } from './schedule'
 export interface Cell {
   readonly shown: number
   readonly digit: number
-  readonly way: Way
+  readonly way: Direction
   readonly rule: BeadRule
   /** How often it was answered, and how often rightly. */
   readonly tries: number
@@ -18,7 +18,7 @@ export interface Cell {
 }
 
 /** The results by digit (rows, 1 to 9) and rod setting (columns, 0 to 9), of whatever was asked of them. */
-export function grid(answers: readonly Answer[], way: Way, now: number): readonly (readonly Cell[])[] {
+export function grid(answers: readonly Answer[], way: Direction, now: number): readonly (readonly Cell[])[] {
   const cards = cardsOf(answers)
   const byCell = new Map<string, Answer[]>()
   for (const a of answers) {

@@ -1,4 +1,4 @@
-import type { BeadFinger, BeadRule, Way } from '../act/beads'
+import type { BeadFinger, BeadRule, Direction } from '../act/beads'
 import { DEFAULT_CHOICES, type AbacusChoices } from '../choices'
 import { exact } from '../number/exact'
 import { parseProblem } from '../problem/parse'
@@ -23,7 +23,7 @@ export interface DigitItem {
   readonly kind: 'rule' | 'finger' | 'beads'
   readonly shown: number
   readonly digit: number
-  readonly way: Way
+  readonly way: Direction
 }
 
 export const isDigit = (item: Item): item is DigitItem => item.kind !== 'read' && item.kind !== 'set'
@@ -49,7 +49,7 @@ export function parseItem(text: string): Item {
 const BEADS = { upper: 1, lower: 4 }
 
 /** The rule by which a digit goes on a rod. */
-export const ruleFor = (shown: number, digit: number, way: Way): BeadRule =>
+export const ruleFor = (shown: number, digit: number, way: Direction): BeadRule =>
   decide(setting(shown, BEADS), digit, way, BEADS).rule
 
 /** A frame on which an item is worked: its rod at the ones, with a two on the tens, so that a ten can come or go. */

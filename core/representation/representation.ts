@@ -108,7 +108,7 @@ export interface Representation<State = unknown, Move = unknown> {
   /** What a watching eye sees in a move that its act does not tell: one thing touched twice, or one missed by the time it is read. */
   noticed?(before: State, move: Move): 'twice' | 'missed' | undefined
   /** How an amount is worked here, digit by digit: the act of each with its rule, its moves, and why it goes so. */
-  working?(state: State, act: Act): readonly DigitWorked[]
+  byDigits?(state: State, act: Act): readonly DigitWorked[]
   /** The digits that are not set, the lowest first, where a number below nought is read by them; null elsewhere. */
   notSet?(state: State): readonly number[] | null
   /** How things counted one each are worked by hand, where they are. */

@@ -111,17 +111,17 @@ describe('moving', () => {
     b.ask('33 + 4', { mode: 'show', material: 'abacus' })
     b.jump(2)
     expect(b.advance()).toBe(true)
-    expect(b.stones.at(-1)?.fits).toBe('part')
+    expect(b.stones.at(-1)?.step).toBe('part')
     expect(b.advance()).toBe(true)
-    expect(b.stones.at(-1)?.fits).toBe('planned')
+    expect(b.stones.at(-1)?.step).toBe('planned')
     b.jump(2)
     b.byMove = false
     expect(b.advance()).toBe(true)
-    expect(b.stones.at(-1)?.fits).toBe('planned')
+    expect(b.stones.at(-1)?.step).toBe('planned')
     b.byMove = true
     b.jump(2)
     b.jump(3)
-    expect(b.stones.at(-1)?.fits).toBe('planned')
+    expect(b.stones.at(-1)?.step).toBe('planned')
   })
 })
 

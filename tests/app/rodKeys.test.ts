@@ -13,7 +13,7 @@ function frame(set: string[], { across = false, works = true } = {}) {
   const [made, few, stood]: [string[], string[], number[]] = [[], [], []]
   const keys = useRodKeys({
     state: () => state,
-    works: () => works,
+    movable: () => works,
     across: () => across,
     focus: (rod) => stood.push(rod),
     make: (rod, bead, count, to) => {

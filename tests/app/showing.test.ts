@@ -55,9 +55,9 @@ test('of beads the rods that move are foretold, once for a digit, not for each o
   forward()
   expect(asked.value).toEqual({ direction: 'up', kinds: ['10', '1'] })
   forward()
-  expect(bench.stones.at(-1)?.fits).toBe('part')
+  expect(bench.stones.at(-1)?.step).toBe('part')
   forward()
-  expect([bench.stones.at(-1)?.fits, asked.value]).toEqual(['planned', null])
+  expect([bench.stones.at(-1)?.step, asked.value]).toEqual(['planned', null])
 })
 
 test('going back, or another problem, takes the question away', async () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { evaluate } from 'mathjs'
-import { enter, openBench, type Bench } from '../../core/record/bench'
+import { enter, openBench } from '../../core/record/bench'
+import type { Bench } from '../../core/record/moment'
 import { recordOf, reopen } from '../../core/record/record'
 import { listed } from '../../core/number/trail'
 import { attempt } from '../../core/refusal'

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { enter, openBench, type Bench } from '../../core/record/bench'
+import { enter, openBench } from '../../core/record/bench'
+import type { Bench } from '../../core/record/moment'
 import { columns } from '../../core/representation/columns/columns'
 import { plan } from '../../core/plan/plan'
 import { placeName } from '../../core/number/places'

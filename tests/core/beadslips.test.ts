@@ -1,15 +1,9 @@
 import { listed } from '../../core/number/trail'
-import {
-  enter,
-  leaving,
-  matchOf,
-  nextAct,
-  openBench,
-  outcome,
-  slipsOf,
-  type Bench,
-  type Mode,
-} from '../../core/record/bench'
+import { enter, openBench } from '../../core/record/bench'
+import { leaving } from '../../core/record/asking'
+import { matchOf, outcome, slipsOf } from '../../core/record/outcome'
+import { nextAct } from '../../core/record/ahead'
+import type { Bench, Mode } from '../../core/record/moment'
 import { recordOf, reopen, replay } from '../../core/record/record'
 import { SLIPS } from '../../core/record/slips'
 import type { RepresentationId } from '../../core/representation/representation'
@@ -39,7 +33,7 @@ describe('whatever beads are moved is recognised', () => {
     ]) {
       const b = work(open('8 + 7'), `ones pinch 3 to bar; ${moves}; read 15`)
       expect(labels(b)).toEqual(['lay 8', '+ 7', 'add 7', 'read 15'])
-      expect(listed(b.now.stones)[2]).toMatchObject({ fits: 'planned', slip: '' })
+      expect(listed(b.now.stones)[2]).toMatchObject({ step: 'planned', slip: '' })
       expect(listed(b.now.stones)[2]!.lines.map((l) => l.text)).toEqual(['8 + 7 = 15', '+7 = +10 −3'])
       expect(slipsOf(b)).toEqual([])
       expect(outcome(b).right).toBe(true)
@@ -48,7 +42,7 @@ describe('whatever beads are moved is recognised', () => {
 
   test('a digit on its way says what is still to come', () => {
     const b = work(open('8 + 7', 'together'), 'ones pinch 3 to bar; tens lower 1 to bar')
-    expect(last(b)).toMatchObject({ fits: 'part', owed: '' })
+    expect(last(b)).toMatchObject({ step: 'part', owed: '' })
     expect(last(b).say).toContain('Still to come: Right index clears three lower beads on the ones.')
     expect(last(b).detail!.digits[0]).toMatchObject({
       rule: 'ten',
@@ -72,7 +66,7 @@ describe('whatever beads are moved is recognised', () => {
     const b = work(open('2 + 5', 'alone', 'frame'), 'ones lower 7 to bar')
     expect(labels(b)).toEqual(['lay 7'])
     expect(
-      work(open('2 + 5', 'alone', 'frame'), 'ones lower 2 to bar; ones lower 5 to bar; read 7').now.stones.last!.fits,
+      work(open('2 + 5', 'alone', 'frame'), 'ones lower 2 to bar; ones lower 5 to bar; read 7').now.stones.last!.step,
     ).toBe('planned')
   })
 
@@ -141,7 +135,7 @@ describe('slips by their names (practice, section 14)', () => {
     expect(slipsOf(on)).toEqual([SLIPS.wrongRod])
     expect(
       listed(on.now.stones)
-        .filter((s) => s.fits === 'planned')
+        .filter((s) => s.step === 'planned')
         .map((s) => s.label),
     ).toContain('add 4')
     expect(outcome(on)).toEqual({ finished: true, right: false, read: '46' })
@@ -182,7 +176,7 @@ test('worked by hand beside blocks, the two are matched', () => {
     ['abacus', 'tens lower 1 to bar'],
   ] as const)
     b = enter(b, { at: b.log.length, on, move })
-  expect(b.now.second!.stones.last!.fits).toBe('part')
+  expect(b.now.second!.stones.last!.step).toBe('part')
   b = enter(b, { at: 9, on: 'abacus', move: 'ones lower 3 away' })
   // The exchange that blocks make with hands is in the abacus's ten already.
   expect(listed(b.now.second!.stones).map((s) => s.label)).toEqual(['lay 8', '+ 7', 'add 7 ones', 'exchange 10 ones'])

@@ -1,6 +1,9 @@
 import { listed } from '../../core/number/trail'
 import fc from 'fast-check'
-import { nextAct, openBench, enter, outcome, type Bench, type Mode } from '../../core/record/bench'
+import { nextAct } from '../../core/record/ahead'
+import { openBench, enter } from '../../core/record/bench'
+import { outcome } from '../../core/record/outcome'
+import type { Bench, Mode } from '../../core/record/moment'
 import { recordOf, reopen, replay, type WorkRecord } from '../../core/record/record'
 import { parseProblem } from '../../core/problem/parse'
 import { REPRESENTATIONS } from '../../core/representation/index'
@@ -73,7 +76,7 @@ describe('moves become stones and lines', () => {
 
   test('a true detour is written, never blocked, and the way finds back', () => {
     let b = work(open('52 - 37'), 'lay 52', 'take 3 tens')
-    expect(b.now.stones.last!.fits).toBe('other')
+    expect(b.now.stones.last!.step).toBe('other')
     expect(equations(b).at(-1)).toBe('52 − 30 = 22')
     expect(nextAct(b)).toMatchObject({ kind: 'exchange' })
     b = work(b, 'break ten', 'take 7 ones', 'read 15')

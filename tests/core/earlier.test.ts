@@ -1,7 +1,7 @@
 import { listed } from '../../core/number/trail'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { slipsOf } from '../../core/record/bench'
+import { slipsOf } from '../../core/record/outcome'
 import { reopen, type WorkRecord } from '../../core/record/record'
 import { REPRESENTATIONS } from '../../core/representation/index'
 

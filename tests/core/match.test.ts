@@ -1,10 +1,11 @@
-import { enter, matchOf, openBench, slipsOf } from '../../core/record/bench'
+import { enter, openBench } from '../../core/record/bench'
+import { matchOf, slipsOf } from '../../core/record/outcome'
 import { recordOf, reopen, replay } from '../../core/record/record'
 import { SLIPS } from '../../core/record/slips'
 import type { RepresentationId } from '../../core/representation/representation'
 import { sayMatch } from '../../core/speech/match'
 import { packOf } from '../../core/speech/words'
-import type { Mode, Bench } from '../../core/record/bench'
+import type { Mode, Bench } from '../../core/record/moment'
 
 type Step = readonly [RepresentationId | 'bench', ...string[]]
 const work = (

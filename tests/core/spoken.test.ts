@@ -1,5 +1,6 @@
 import { listed } from '../../core/number/trail'
-import { enter, openBench, type Bench } from '../../core/record/bench'
+import { enter, openBench } from '../../core/record/bench'
+import type { Bench } from '../../core/record/moment'
 import { spokenAct, spokenMoves } from '../../core/record/spoken'
 import type { RepresentationId } from '../../core/representation/representation'
 

@@ -26,10 +26,13 @@ import {
 import { standingFor, plan } from '../../core/plan/plan'
 import { write } from '../../core/plan/lines'
 import { besideOf, setUp } from '../../core/plan/setup'
-import { tellingOf } from '../../core/plan/worked'
+import { tellingOf } from '../../core/plan/telling'
 import { parseProblem } from '../../core/problem/parse'
 import { printProblem, type Problem } from '../../core/problem/problem'
-import { enter, matchOf, nextAct, openBench, outcome, slipsOf, type Bench } from '../../core/record/bench'
+import { enter, openBench } from '../../core/record/bench'
+import { matchOf, outcome, slipsOf } from '../../core/record/outcome'
+import { nextAct } from '../../core/record/ahead'
+import type { Bench } from '../../core/record/moment'
 import { recordOf, reopen } from '../../core/record/record'
 import { SLIPS } from '../../core/record/slips'
 import { attempt, Refusal } from '../../core/refusal'
@@ -355,7 +358,7 @@ describe('sharing out', () => {
     const all = work('lay 61', 'put 1 ten on 1', 'put 1 ten on 3', 'put 1 ten on 2', 'put 1 ten on 4')
     expect(all.now.stones.last).toMatchObject({
       owed: '',
-      fits: 'planned',
+      step: 'planned',
       acts: [{ kind: 'share', among: '4', each: [{ count: 1, unit: '10' }] }],
     })
   })

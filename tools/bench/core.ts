@@ -5,7 +5,8 @@ import { setChains } from '../../core/course/chains/chains'
 import { before, lessonId, lessonOf } from '../../core/course/chains/lessons'
 import { plan } from '../../core/index'
 import { REPRESENTATIONS } from '../../core/representation/index'
-import { enter, openBench, type Bench } from '../../core/record/bench'
+import { enter, openBench } from '../../core/record/bench'
+import type { Bench } from '../../core/record/moment'
 import type { Figure } from './all'
 
 /** Middle and worst of many runs, in milliseconds. */

@@ -41,8 +41,8 @@ const shown = computed(() =>
 const later = computed(() => Math.max(0, bench.stones.length - first.value - SHOWN))
 const look = (by: number): void =>
   void (first.value = Math.max(0, Math.min(bench.stones.length - SHOWN, first.value + by)))
-const note = (fits: string, owed: string): string =>
-  owed ? ', not finished' : fits === 'other' && bench.bench.mode !== 'alone' ? ', not the planned step' : ''
+const note = (step: string, owed: string): string =>
+  owed ? ', not finished' : step === 'other' && bench.bench.mode !== 'alone' ? ', not the planned step' : ''
 </script>
 
 <template>
@@ -64,7 +64,7 @@ const note = (fits: string, owed: string): string =>
         @blur="bench.picked = null"
       >
         <span v-if="stone.owed && bench.bench.mode !== 'alone'" aria-hidden="true">… </span>{{ figures(stone.label)
-        }}<span class="sr-only">{{ note(stone.fits, stone.owed) }}</span>
+        }}<span class="sr-only">{{ note(stone.step, stone.owed) }}</span>
       </button>
     </li>
     <li v-if="later > 0">

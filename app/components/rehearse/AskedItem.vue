@@ -43,12 +43,12 @@ function answer(text: string, late = false): void {
 /* --- the frame --- */
 const start = frameFor(props.item, props.abacus)
 const moves = ref<string[]>([])
-const works = computed(() => !done.value && (props.item.kind === 'beads' || props.item.kind === 'set'))
+const movable = computed(() => !done.value && (props.item.kind === 'beads' || props.item.kind === 'set'))
 const state = computed(() => moved(start, moves.value.join('; ')))
 const refused = ref('')
 /** Beads that stand right are right at once, and a slip that has a name ends the try. */
 function move(text: string): void {
-  if (!works.value) return
+  if (!movable.value) return
   const all = [...moves.value, text].join('; ')
   const made = attempt(() => moved(start, all))
   refused.value = 'refused' in made ? made.refused.message : ''
@@ -127,7 +127,7 @@ useKeys({
     <div class="mat-room">
       <AbacusMat
         :state="state"
-        :works="works"
+        :movable="movable"
         :ones="pack.ones[1]"
         :digits="item.kind !== 'read' || done !== null"
         label="The frame"

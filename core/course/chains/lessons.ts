@@ -1,11 +1,11 @@
-import type { BeadRule, Way } from '../../act/beads'
+import type { BeadRule, Direction } from '../../act/beads'
 import { digitOn, setting, type Beads } from '../../representation/abacus/frame'
 import { decide, formula } from '../../representation/abacus/rules'
 
 /** One thing taught on beads: a digit added or taken away by a rule. */
 export interface Lesson {
   readonly rule: BeadRule
-  readonly way: Way
+  readonly way: Direction
   readonly digit: number
 }
 

@@ -105,7 +105,7 @@ const beaded = (frame: Frame): Representation<AbacusState, AbacusMove> => ({
   recognise,
   judge,
   notSet: (s) => (s.owed > 0 ? s.rods.slice(0, s.beyond).map((r) => 9 - digitOn(r)) : null),
-  working: (s, act) => worked(s, act),
+  byDigits: (s, act) => worked(s, act),
   print,
   parse,
 })

@@ -1,4 +1,4 @@
-import type { BeadMove, BeadSlip, DigitWork, Judged, OweMove, Way } from '../../act/beads'
+import type { BeadMove, BeadSlip, DigitWork, Judged, OweMove, Direction } from '../../act/beads'
 import { exact, multiply, sign, sizeOf, subtract, ZERO, type Exact } from '../../number/exact'
 import { unitOf } from '../../number/places'
 import { attempt } from '../../refusal'
@@ -9,7 +9,7 @@ import { digitsIn, workDigit, type Worked } from './work'
 interface Candidate {
   readonly index: number
   readonly count: number
-  readonly way: Way
+  readonly way: Direction
   readonly target: AbacusState
   readonly moves: readonly AbacusMove[]
   readonly work: DigitWork
@@ -48,7 +48,7 @@ export function judge(before: AbacusState, moves: readonly AbacusMove[], rest: E
 
 /** The digits still wanted, the next one first; where beads are counted, each number of them. */
 function candidates(s: AbacusState, rest: Exact): readonly Candidate[] {
-  const way: Way = sign(rest) < 0 ? -1 : 1
+  const way: Direction = sign(rest) < 0 ? -1 : 1
   const found: Candidate[] = []
   const put = (index: number, count: number, { state, moves, work }: Worked): void =>
     void found.push({ index, count, way, target: state, moves, work })

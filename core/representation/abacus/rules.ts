@@ -1,4 +1,4 @@
-import type { BeadRule, Lack, Way } from '../../act/beads'
+import type { BeadRule, Lack, Direction } from '../../act/beads'
 import { setting, type Beads, type Rod } from './frame'
 
 /** How a digit goes on one rod: by which rule, and why not by an earlier one. */
@@ -18,7 +18,7 @@ export const worked = (beads: Beads): Beads =>
 export const asked = (digit: number, beads: Beads): Rod => setting(digit, beads)
 
 /** What a rod lacks for a movement of beads one way; undefined where nothing. */
-function lacking(rod: Rod, by: Rod, way: Way, beads: Beads, rule: BeadRule): Lack | undefined {
+function lacking(rod: Rod, by: Rod, way: Direction, beads: Beads, rule: BeadRule): Lack | undefined {
   for (const side of ['upper', 'lower'] as const) {
     const there = way > 0 ? beads[side] - rod[side] : rod[side]
     if (by[side] > there) return { rule, side, wanted: by[side], there }
@@ -27,9 +27,15 @@ function lacking(rod: Rod, by: Rod, way: Way, beads: Beads, rule: BeadRule): Lac
 }
 
 /** What stands against one rule for a digit on a rod; undefined where it holds, `null` where the digit has no such rule. */
-export function against(rule: BeadRule, rod: Rod, digit: number, way: Way, frame: Beads): Lack | null | undefined {
+export function against(
+  rule: BeadRule,
+  rod: Rod,
+  digit: number,
+  way: Direction,
+  frame: Beads,
+): Lack | null | undefined {
   const beads = worked(frame)
-  const other: Way = way > 0 ? -1 : 1
+  const other: Direction = way > 0 ? -1 : 1
   const back = 10 - digit
   switch (rule) {
     case 'direct':
@@ -55,7 +61,7 @@ export function against(rule: BeadRule, rod: Rod, digit: number, way: Way, frame
  * By which rule a digit from 1 to 9 goes on a rod (practice, section 9): the first that the beads allow, and what each
  * earlier one lacked. Rods of the usual setting always allow just one.
  */
-export function decide(rod: Rod, digit: number, way: Way, frame: Beads): Decision {
+export function decide(rod: Rod, digit: number, way: Direction, frame: Beads): Decision {
   const rejected: Lack[] = []
   for (const rule of RULES) {
     const lack = against(rule, rod, digit, way, frame)
@@ -66,7 +72,7 @@ export function decide(rod: Rod, digit: number, way: Way, frame: Beads): Decisio
 }
 
 /** What a digit is made of by a rule, in the rod's own units, in the order in which it is done: +7 as +2 −5 +10. */
-export function formula(rule: BeadRule, digit: number, way: Way, first: 'ten' | 'complement'): readonly number[] {
+export function formula(rule: BeadRule, digit: number, way: Direction, first: 'ten' | 'complement'): readonly number[] {
   const back = 10 - digit
   const withTen = (complement: readonly number[]): readonly number[] =>
     (first === 'ten' ? [10, ...complement] : [...complement, 10]).map((n) => way * n)

@@ -1,5 +1,5 @@
 import { exchangeAct, type Act, type AmountAct } from '../../act/act'
-import type { BeadMove, BeadRule, DigitWork, Way } from '../../act/beads'
+import type { BeadMove, BeadRule, DigitWork, Direction } from '../../act/beads'
 import { exact, multiply, type Exact } from '../../number/exact'
 import { digitsOf, unitOf, type Place } from '../../number/places'
 import { Refusal } from '../../refusal'
@@ -15,7 +15,7 @@ export interface Worked {
 }
 
 /** A frame that moves are made on one after another. */
-class Hand {
+class Handling {
   readonly moves: AbacusMove[] = []
   constructor(public state: AbacusState) {}
 
@@ -43,7 +43,7 @@ const amount = (way: number, n: number, place: Place): AmountAct => ({
 })
 
 /** Puts a rod in order that holds beads in reserve: five lower ones for an upper one, ten for one of the next rod. */
-function settle(hand: Hand, index: number): readonly Act[] {
+function settle(hand: Handling, index: number): readonly Act[] {
   const full = worked(hand.state.beads)
   const acts: Act[] = []
   const tens = (): void => {
@@ -63,7 +63,7 @@ function settle(hand: Hand, index: number): readonly Act[] {
 }
 
 /** One more, or one fewer, on the next rod; beyond the highest it is owed, or given back. */
-function carry(hand: Hand, index: number, way: Way): { act: AmountAct; work: DigitWork | 'beyond' } {
+function carry(hand: Handling, index: number, way: Direction): { act: AmountAct; work: DigitWork | 'beyond' } {
   const { state } = hand
   const above = state.rods.slice(index).some((r) => r.upper + r.lower > 0)
   if (index >= state.beyond && !above && (way < 0 || state.owed > 0)) {
@@ -76,7 +76,7 @@ function carry(hand: Hand, index: number, way: Way): { act: AmountAct; work: Dig
 }
 
 /** A bead in reserve is used where beads are counted one by one: the rod fills up, and then it is exchanged. */
-function countInto(hand: Hand, index: number, way: Way): readonly Act[] | undefined {
+function countInto(hand: Handling, index: number, way: Direction): readonly Act[] | undefined {
   const { beads, style } = hand.state
   const spare = beads.lower > worked(beads).lower
   const rod = hand.state.rods[index]!
@@ -112,7 +112,7 @@ function countInto(hand: Hand, index: number, way: Way): readonly Act[] | undefi
   return [...acts, amount(-1, 1, place)]
 }
 
-function digit(hand: Hand, index: number, count: number, way: Way): { act: AmountAct; work: DigitWork } {
+function digit(hand: Handling, index: number, count: number, way: Direction): { act: AmountAct; work: DigitWork } {
   const place = index - hand.state.decimals
   if (!hand.state.rods[index]) throw new Refusal('There is no rod for that place on this frame.')
   const done = count === 1 ? countInto(hand, index, way) : undefined
@@ -146,8 +146,8 @@ function digit(hand: Hand, index: number, count: number, way: Way): { act: Amoun
 }
 
 /** Works one digit, from 1 to 9, on the rod at an index. @throws Refusal where the frame has no rod for it. */
-export function workDigit(s: AbacusState, index: number, count: number, way: Way): Worked {
-  const hand = new Hand(s)
+export function workDigit(s: AbacusState, index: number, count: number, way: Direction): Worked {
+  const hand = new Handling(s)
   const { act, work } = digit(hand, index, count, way)
   return { state: hand.state, moves: hand.moves, act, work }
 }
@@ -159,7 +159,7 @@ export function digitsIn(s: AbacusState, size: Exact): readonly { readonly index
 }
 
 /** Works a whole amount digit by digit. */
-export function workAmount(s: AbacusState, size: Exact, way: Way): readonly Worked[] {
+export function workAmount(s: AbacusState, size: Exact, way: Direction): readonly Worked[] {
   const done: Worked[] = []
   for (const { index, count } of digitsIn(s, size)) done.push(workDigit(done.at(-1)?.state ?? s, index, count, way))
   return done

@@ -33,7 +33,7 @@ import { ROOM, WIDTH, type Drawn, type DrawnMove, type DrawnState } from './stat
 import { parseMove, printMove } from './text'
 
 /** How many still count in each place. */
-export const standing = (s: DrawnState): Counts =>
+export const countingNow = (s: DrawnState): Counts =>
   Array.from({ length: WIDTH }, (_, p) => s.things.filter((t) => t.place === p && t.fate === 'counts').length)
 
 /** Gives things of a place that still count another fate: the newest; for a ring the oldest, which stand in full rows. */
@@ -51,9 +51,9 @@ function fated(s: DrawnState, place: Place, count: number, fate: Drawn['fate'], 
     const have = count - left
     throw new Refusal(
       `There ${have === 1 ? 'is' : 'are'} ${have === 0 ? 'no' : `only ${have}`} ${placeName(place, have)} drawn; ${count} ${count === 1 ? 'is' : 'are'} wanted.`,
-      fate !== 'ringed' && standing(s).some((n, p) => p > place && n > 0)
+      fate !== 'ringed' && countingNow(s).some((n, p) => p > place && n > 0)
         ? `Break one ${placeName(
-            standing(s).findIndex((n, p) => p > place && n > 0),
+            countingNow(s).findIndex((n, p) => p > place && n > 0),
             1,
           )} first.`
         : '',
@@ -63,7 +63,7 @@ function fated(s: DrawnState, place: Place, count: number, fate: Drawn['fate'], 
 }
 
 function drawMore(s: DrawnState, place: Place, count: number, from: Drawn['from'], group: number): readonly Drawn[] {
-  if (standing(s)[place]! + count > ROOM)
+  if (countingNow(s)[place]! + count > ROOM)
     throw new Refusal(`There is room for ${ROOM} ${placeName(place)} on the drawing.`)
   return [...s.things, ...Array.from({ length: count }, () => ({ place, from, fate: 'counts' as const, group }))]
 }
@@ -112,7 +112,7 @@ function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
     case 'split':
       return []
     case 'gather':
-      return performAll(perform, apply, s, fullPiles(piecesOf(standing(s)), DRAWN))
+      return performAll(perform, apply, s, fullPiles(piecesOf(countingNow(s)), DRAWN))
     case 'exchange': {
       return exchange(s, act)
     }
@@ -127,7 +127,7 @@ function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
     case 'join':
     case 'take':
       if (!plainPieces(act) && act.kind !== 'lay')
-        return performAll(perform, apply, s, unfold(act, piecesOf(standing(s)), DRAWN))
+        return performAll(perform, apply, s, unfold(act, piecesOf(countingNow(s)), DRAWN))
       return amount(s, act)
   }
 }
@@ -159,8 +159,8 @@ function recognise(before: DrawnState, moves: readonly DrawnMove[]): Recognised 
     return moves.length === 1 && last.value !== null ? [{ kind: 'read', value: last.value }] : undefined
   if (moves.some((m) => m.kind === 'read')) return undefined
   const states = moves.reduce<DrawnState[]>((all, m) => [...all, apply(all.at(-1)!, m)], [before])
-  const change = addCounts(standing(states.at(-1)!), standing(before), -1)
-  const worths = states.map((s) => worth(standing(s)))
+  const change = addCounts(countingNow(states.at(-1)!), countingNow(before), -1)
+  const worths = states.map((s) => worth(countingNow(s)))
   if (worths.slice(1, -1).some((w) => w === worths[0])) return undefined
   const net = worth(change)
   if (net === ZERO) return exchangesInPlaces(change)
@@ -197,7 +197,7 @@ export const drawn: Representation<DrawnState, DrawnMove> = {
     }),
   start: () => ({ things: [], groups: 0, read: null }),
   apply,
-  shows: (s) => worth(standing(s)),
+  shows: (s) => worth(countingNow(s)),
   perform,
   recognise,
   print: printMove,

@@ -15,7 +15,7 @@ import {
   type Quotient,
 } from '../../problem/problem'
 import { Refusal } from '../../refusal'
-import { exchangesIn, parted } from '../parted'
+import { exchangesIn, inParts } from '../inParts'
 import type { Recognised, Representation } from '../representation'
 
 /** One line of running writing, in plain ASCII arithmetic, and what stood before it was written. */
@@ -74,7 +74,7 @@ function lineFor(s: EquationsState, act: Act): string {
     case 'lay': {
       if (act.inHead) return `${act.amount} in the head`
       if (s.plain) return printExact(act.amount)
-      const [number, parts] = [printExact(act.amount), parted(piecesIn(act, s), s.units)]
+      const [number, parts] = [printExact(act.amount), inParts(piecesIn(act, s), s.units)]
       return parts === number ? number : `${number} = ${parts}`
     }
     case 'pose': {
@@ -99,7 +99,7 @@ function lineFor(s: EquationsState, act: Act): string {
     case 'group': {
       const size = multiply(act.count, act.size)
       if (sign(size) < 0) return `${s.value} - ${negate(size)} = ${add(s.value, size)}`
-      return `${act.count} * ${act.size} = ${parted(asHeld(size, decimal(MAX_DIGITS)), decimal(MAX_DIGITS))}`
+      return `${act.count} * ${act.size} = ${inParts(asHeld(size, decimal(MAX_DIGITS)), decimal(MAX_DIGITS))}`
     }
     case 'count':
       return `· ${act.word}`
@@ -115,10 +115,10 @@ function lineFor(s: EquationsState, act: Act): string {
       if (held.some((p) => p.count < 0)) return ''
       // Twelve ones alone would read as the number itself: 12 = 12 * 1.
       const [only, more] = held
-      const parts = parted(held, s.units)
+      const parts = inParts(held, s.units)
       const made = only && !more && parts === value ? `${only.count} * ${printExact(only.unit)}` : parts
       // Breaking starts from the number as read; making starts from what lies there.
-      return isMaking(act) ? `${parted(s.held, s.units)} = ${made}` : `${value} = ${made}`
+      return isMaking(act) ? `${inParts(s.held, s.units)} = ${made}` : `${value} = ${made}`
     }
     case 'read':
       if (act.remainder !== undefined) return shareText(s, act.value, act.remainder)

@@ -4,7 +4,7 @@ import { owing, stand } from '../../act/standing'
 import { add, sign, sizeOf, type Exact } from '../../number/exact'
 import { printExact } from '../../number/numeral'
 import { countOf, ladderOf, worthOf, type Pieces, type Units } from '../../number/units'
-import { parted } from '../parted'
+import { inParts } from '../inParts'
 import { writing, type WritingState } from './writing'
 
 const number = printExact
@@ -64,9 +64,9 @@ function byParts(s: WritingState, act: Act): string {
     const now = stand(s.problem, s.standing, act).held
     // What was gathered in one line needs no further line for each of its exchanges.
     if (now.some((p) => p.count < 0)) return ''
-    const is = parted(now, units)
+    const is = inParts(now, units)
     // A made ten that leaves one number alone would look like a sum of two parts; it is written as ten ones.
-    return `${is.includes(' + ') ? parted(held, units) : tenfold(held, units)} = ${is}`
+    return `${is.includes(' + ') ? inParts(held, units) : tenfold(held, units)} = ${is}`
   }
   if (act.kind !== 'join' && act.kind !== 'take') return ''
   const [come, more] = act.pieces ?? []

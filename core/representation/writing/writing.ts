@@ -6,7 +6,7 @@ import { decimal, piecesFor, worthOf } from '../../number/units'
 import { fitWholes, type Sort } from '../../problem/fit'
 import { decimalsIn, printProblem, type Problem, type Sign } from '../../problem/problem'
 import { Refusal } from '../../refusal'
-import { exchangesIn } from '../parted'
+import { exchangesIn } from '../inParts'
 import type { Recognised, Representation, RepresentationId } from '../representation'
 
 /** One line of a page. A false one has no act: it is struck out and stays in sight. */

@@ -13,7 +13,7 @@ import { BAR, beadSpots, layFrame, type BeadSpot } from './beadLayout'
 const props = withDefaults(
   defineProps<{
     state: AbacusState
-    works: boolean
+    movable: boolean
     litPlaces?: readonly number[]
     newest?: boolean
     ones: string
@@ -46,7 +46,7 @@ const root = ref<HTMLElement | null>(null)
 const room = ref<HTMLElement | null>(null)
 const frame = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(room)
-const layout = computed(() => layFrame(props.state, { w: width.value, h: height.value }, props.works || !props.small))
+const layout = computed(() => layFrame(props.state, { w: width.value, h: height.value }, props.movable || !props.small))
 const layoutAcross = computed(() => props.state.beads.upper === 0)
 const spots = computed(() => beadSpots(props.state, layout.value))
 const shown = computed(() => digitsOn(props.state))
@@ -94,7 +94,7 @@ const { pinching, tap, isArmed } = useBeadPushes({
   state: () => props.state,
   spots: () => spots.value,
   layout: () => layout.value,
-  works: () => props.works,
+  movable: () => props.movable,
   staysPut: () => props.touch,
   make,
   feel: ({ rod, bead, nth, atBar }) =>
@@ -106,7 +106,7 @@ const { pinching, tap, isArmed } = useBeadPushes({
 const stops = ref<HTMLElement[]>([])
 const { stop, stand, onKey } = useRodKeys({
   state: () => props.state,
-  works: () => props.works,
+  movable: () => props.movable,
   across: () => layoutAcross.value,
   focus: (rod) => stops.value.find((e) => e.dataset.rod === String(rod))?.focus(),
   make: beads,
@@ -246,7 +246,7 @@ const nextAt = (spot: BeadSpot): boolean =>
           :aria-valuemax="5 * state.beads.upper + state.beads.lower"
           :aria-valuetext="reading(rod)"
           :aria-description="HOW"
-          :aria-disabled="!works"
+          :aria-disabled="!movable"
           :style="
             layoutAcross
               ? {
@@ -276,7 +276,7 @@ const nextAt = (spot: BeadSpot): boolean =>
         <span v-if="state.owed > 0" class="owed learner" role="note" :style="owedAt">{{ state.owed }} owed</span>
       </div>
     </div>
-    <div v-if="works" class="acts" role="group" aria-label="Frame">
+    <div v-if="movable" class="acts" role="group" aria-label="Frame">
       <button
         v-if="state.beads.upper > 0"
         type="button"

@@ -39,11 +39,11 @@ const LEAST = { rod: 44, bead: 30, seen: 14 }
 export function layFrame(
   { beads, rods }: Pick<AbacusState, 'beads' | 'rods'>,
   space: { w: number; h: number },
-  works = true,
+  movable = true,
 ): FrameLayout {
   const across = beads.upper === 0
   const n = rods.length
-  const least = works ? LEAST.rod : LEAST.seen
+  const least = movable ? LEAST.rod : LEAST.seen
   if (across) {
     // Two beads' room between what is counted and what is not, so that one sees at a glance where to part them.
     const bead = Math.max(least, Math.min(96, (space.w - BAR) / (beads.lower + 2)))
@@ -51,7 +51,7 @@ export function layFrame(
     return { across, width: BAR + bead * (beads.lower + 2), height: rod * n, rod, bead, travel: 2 * bead, bar: 0 }
   }
   const along = beads.upper + beads.lower + 2
-  const bead = Math.max(works ? LEAST.bead : LEAST.seen, Math.min(110, (space.h - BAR) / along))
+  const bead = Math.max(movable ? LEAST.bead : LEAST.seen, Math.min(110, (space.h - BAR) / along))
   const rod = Math.max(least, Math.min(210, bead * 2.1, space.w / n))
   return {
     across,

@@ -12,12 +12,12 @@ export function useBeadPushes(given: {
   readonly state: () => AbacusState
   readonly spots: () => readonly BeadSpot[]
   readonly layout: () => FrameLayout
-  readonly works: () => boolean
+  readonly movable: () => boolean
   readonly staysPut: () => boolean
   readonly make: (move: BeadMove) => void
   readonly feel: (spot: BeadSpot) => void
 }) {
-  const { room, state, spots, layout, works, staysPut, make, feel } = given
+  const { room, state, spots, layout, movable, staysPut, make, feel } = given
   const pinching = ref(false)
   /** The bead that was pushed once and would move now. */
   const armed = ref('')
@@ -36,7 +36,7 @@ export function useBeadPushes(given: {
   const { justPushed } = usePushing<BeadMove>(room, '.bead', {
     grip(target) {
       const spot = spotOf(target)
-      if (!spot || !works()) return null
+      if (!spot || !movable()) return null
       // A finger that feels its way over the frame moves nothing: only a bead that was pushed once is taken hold of.
       if (staysPut() && armed.value !== nameOf(spot)) return null
       const goes = (other: BeadSpot): boolean =>
@@ -58,7 +58,7 @@ export function useBeadPushes(given: {
   })
 
   function tap(event: MouseEvent, spot: BeadSpot): void {
-    if (justPushed() || !works()) return
+    if (justPushed() || !movable()) return
     if (staysPut() && armed.value !== nameOf(spot)) {
       armed.value = nameOf(spot)
       feel(spot)

@@ -7,13 +7,13 @@ import type { AbacusState } from '../../../../core/representation/abacus/frame'
  */
 export function useRodKeys(given: {
   readonly state: () => AbacusState
-  readonly works: () => boolean
+  readonly movable: () => boolean
   readonly across: () => boolean
   readonly focus: (rod: number) => void
   readonly make: (rod: number, bead: 'upper' | 'lower', count: number, to: BeadMove['to']) => void
   readonly tooFew: (rod: number, free: number) => void
 }) {
-  const { state, works, across, focus, make, tooFew } = given
+  const { state, movable, across, focus, make, tooFew } = given
   /** The rod that Tab comes to: the one last stood on, the unit rod at first. */
   const stood = ref<number | null>(null)
   const stop = computed(() => Math.min(stood.value ?? state().decimals, state().rods.length - 1))
@@ -33,7 +33,7 @@ export function useRodKeys(given: {
       : { ArrowLeft: 1, ArrowRight: -1 }
     const step = steps[key]
     if (step !== undefined) return () => walk(rod, step)
-    if (!works()) return undefined
+    if (!movable()) return undefined
     if (/^[1-9]$/.test(key)) {
       const free = state().beads.lower - state().rods[rod]!.lower
       return () => (Number(key) > free ? tooFew(rod, free) : make(rod, 'lower', Number(key), 'bar'))

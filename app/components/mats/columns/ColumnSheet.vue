@@ -92,8 +92,8 @@ function digit(n: number): void {
   if (cell.kind === 'draft') return emit('move', [`digit ${n} ${place}`])
   if (cell.kind === 'carry') return emit('move', [`carry ${n} ${place}`])
   if (cell.row === current.value && current.value > 0) return emit('move', [`answer ${n} ${place}`])
-  const standing = live(squareAt(cell.row, cell.at)) !== undefined
-  emit('move', [...(standing ? [`strike ${place}`] : []), `above ${n} ${place}`])
+  const answered = live(squareAt(cell.row, cell.at)) !== undefined
+  emit('move', [...(answered ? [`strike ${place}`] : []), `above ${n} ${place}`])
 }
 const strike = (): void => void (chosen.value && emit('move', [`strike ${nameOf(chosen.value.at)}`]))
 const small = (): void => void (chosen.value && emit('move', [`one ${nameOf(chosen.value.at)}`]))

@@ -24,7 +24,7 @@ const emit = defineEmits<{ move: [texts: readonly string[]] }>()
 
 const { map } = useNotchMap()
 const shows = useLocalStorage<'full' | 'faint' | 'off'>('sett.notches', 'full')
-const works = computed(() => props.mode !== 'show')
+const movable = computed(() => props.mode !== 'show')
 const band = computed(() => props.state.bands.at(-1))
 const below = (place: Place): number => belowAt(props.state, place)
 /** The column in hand: the lowest with a digit below that is not answered yet. */
@@ -57,7 +57,7 @@ const nextWord = computed(() => {
 })
 const pack = computed(() => packOf(props.setup.choices.words))
 function touch(place: Place | undefined = column.value): void {
-  if (works.value && place !== undefined && nextWord.value >= 0)
+  if (movable.value && place !== undefined && nextWord.value >= 0)
     emit('move', [`say ${word.value || nextWord.value} ${placeName(place)}`])
 }
 const notched = (row: number, place: Place, top: boolean): 'full' | 'faint' | 'off' =>
@@ -71,7 +71,7 @@ const LEVELS = ['full', 'faint', 'off'] as const
   <div class="touch-sheet" role="group" aria-label="The mat">
     <ColumnSheet
       :state="state"
-      :writable="works"
+      :writable="movable"
       :lit-places="litPlaces"
       :newest="newest"
       large
@@ -106,7 +106,7 @@ const LEVELS = ['full', 'faint', 'off'] as const
       </template>
     </ColumnSheet>
     <div class="strip">
-      <template v-if="works && column !== undefined">
+      <template v-if="movable && column !== undefined">
         <label v-if="mode === 'alone'" class="word"
           >word <input v-model="word" inputmode="numeric" maxlength="3" @keydown.enter.prevent="touch()"
         /></label>

@@ -9,7 +9,7 @@ import { pretty, printProblem, type Problem, REPRESENTATIONS, type Setup, waysOf
 const props = defineProps<{
   setup: Setup
   read: string | null
-  works: boolean
+  movable: boolean
   /** Whether an answer can be placed yet. */
   answering: boolean
 }>()
@@ -69,7 +69,7 @@ function laySet(): void {
         type="button"
         class="card learner"
         :class="{ placed: String(n) === read }"
-        :disabled="!works"
+        :disabled="!movable"
         :aria-label="`Place ${n}`"
         @click="emit('place', n)"
       >

@@ -33,7 +33,7 @@ const bowl = computed(() => Math.max(0, Math.min(9, props.state.room - total.val
 
 /* --- dragging: out of the bowl, back into it, below the line to be set apart, above it to be joined --- */
 const { root, svg, dragging, tap } = useDrawingDrag<'bowl' | 'out' | 'apart'>(
-  () => props.works,
+  () => props.movable,
   (from, { x, y }) => {
     const to = x > 540 ? 'bowl' : y > 186 ? 'apart' : 'out'
     if (from === 'bowl' && to === 'out') emit('more')
@@ -75,7 +75,7 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
         <circle class="body" :cx="c.x" :cy="c.y" r="19" />
         <circle class="ring" :cx="c.x" :cy="c.y" r="10" />
       </g>
-      <g class="bowl grip" data-from="bowl" :class="{ works }" @click="tap(() => emit('more'))">
+      <g class="bowl grip" data-from="bowl" :class="{ movable }" @click="tap(() => emit('more'))">
         <ellipse class="inside" cx="604" cy="180" rx="58" ry="17" />
         <circle
           v-for="i in bowl"
@@ -88,7 +88,7 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
         <text x="604" y="296">bowl</text>
       </g>
     </svg>
-    <div v-if="dragging && works" class="ghost" aria-hidden="true" />
+    <div v-if="dragging && movable" class="ghost" aria-hidden="true" />
     <div class="layout" role="group" aria-label="How counters lie">
       <button type="button" class="stone-button" :aria-pressed="layout === 'frame'" @click="layout = 'frame'">
         Ten-frame
@@ -175,7 +175,7 @@ svg {
   stroke: var(--on-felt);
   stroke-width: 3;
 }
-.bowl.works {
+.bowl.movable {
   cursor: pointer;
 }
 .bowl text {

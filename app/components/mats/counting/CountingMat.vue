@@ -69,7 +69,7 @@ const goal = computed(() => {
   if (!begun) return null
   return begun.times === null ? `up to ${begun.to}` : `${begun.times} times`
 })
-const works = computed(() => props.mode !== 'show')
+const movable = computed(() => props.mode !== 'show')
 
 /** The word that a tap says next. In Alone a learner may set another, and is not told. */
 const word = ref('')
@@ -89,7 +89,7 @@ const boundary = computed(() =>
     : props.state.out,
 )
 /** Every number is worked in; what is left is to say how many there are. */
-const worked = computed(() => allDone(props.setup.worked, props.standing))
+const finished = computed(() => allDone(props.setup.worked, props.standing))
 const second = computed(() => props.standing.begun > 1)
 const setsApart = computed(() => counts.value.apart !== null)
 const verbFor = (kind: 'out' | 'apart' | 'join' | 'take'): string =>
@@ -97,16 +97,16 @@ const verbFor = (kind: 'out' | 'apart' | 'join' | 'take'): string =>
 
 /** One more thing: raised, put, drawn, touched; or one word on or back when a number is in the head. */
 function more(at?: number): void {
-  if (!works.value) return
+  if (!movable.value) return
   const which = at === undefined ? '' : ` at ${at}`
   if (counting.value) emit('move', `${operation.value === '+' ? 'on' : 'back'} ${word.value || nextWord.value}${which}`)
   else emit('move', `${verbFor('out')} 1${which}`)
 }
 function less(): void {
-  if (works.value && !counting.value) emit('move', `${verbFor('take')} 1`)
+  if (movable.value && !counting.value) emit('move', `${verbFor('take')} 1`)
 }
 function apart(): void {
-  if (works.value && setsApart.value && !counting.value) emit('move', `${verbFor('apart')} 1`)
+  if (movable.value && setsApart.value && !counting.value) emit('move', `${verbFor('apart')} 1`)
 }
 const full = computed(() => inUse(props.state) >= props.state.room)
 const moreLabel = computed(() => {
@@ -155,25 +155,25 @@ const described = computed(() => {
       class="drawing"
       :state="state"
       :setup="setup"
-      :works="works"
+      :movable="movable"
       :newest="newest"
       :described="described"
       :first="boundary"
       @more="more"
       @less="less"
       @apart="apart"
-      @join="works && state.apart > 0 && emit('move', `${verbFor('join')} 1`)"
+      @join="movable && state.apart > 0 && emit('move', `${verbFor('join')} 1`)"
     />
     <AnswerCards
       v-if="counts.cards"
       :setup="setup"
       :read="standing.read"
-      :works="works"
-      :answering="worked && works"
+      :movable="movable"
+      :answering="finished && movable"
       @ask="(problem) => emit('ask', problem)"
       @place="(n) => emit('move', `read ${n}`)"
     />
-    <div v-if="works && !(counts.cards && worked)" class="acts">
+    <div v-if="movable && !(counts.cards && finished)" class="acts">
       <button
         v-for="(o, i) in offers"
         :key="o.move"

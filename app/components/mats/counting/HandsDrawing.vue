@@ -25,5 +25,5 @@ const tap = (finger: Finger): void => (rank(finger) < up.value ? emit('less') : 
 </script>
 
 <template>
-  <TwoHands :look="look" :works="works" :label="`Hands: ${described}`" @tap="tap" />
+  <TwoHands :look="look" :movable="movable" :label="`Hands: ${described}`" @tap="tap" />
 </template>

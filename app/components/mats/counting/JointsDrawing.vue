@@ -45,7 +45,7 @@ const used = computed(() => props.state.out + Math.abs(props.state.counted))
           later: m.n >= first && state.counted === 0,
           now: newest && m.n === used - 1,
         }"
-        @click="works && (m.n < used ? emit('less') : emit('more'))"
+        @click="movable && (m.n < used ? emit('less') : emit('more'))"
       >
         <rect class="hit" x="-22" :y="m.y - 15" width="44" height="30" />
         <path class="crease" :d="`M-16 ${m.y + 15} h32`" />

@@ -47,7 +47,7 @@ const strokes = computed(() => {
 
 /* --- dragging: the pencil to a row draws there; a stroke drawn aside is crossed out --- */
 const { root, svg, dragging, tap } = useDrawingDrag<'pencil' | 'stroke'>(
-  () => props.works,
+  () => props.movable,
   (from, { y }) => {
     if (from === 'stroke') emit('less')
     else if (y > 122) emit('apart')
@@ -88,13 +88,13 @@ const height = computed(() => Math.max(250, ...strokes.value.map((s) => s.y + 90
           "
         />
       </g>
-      <g v-if="works" class="pencil grip" data-from="pencil" @click.stop="tap(() => emit('more'))">
+      <g v-if="movable" class="pencil grip" data-from="pencil" @click.stop="tap(() => emit('more'))">
         <rect class="reach" x="630" y="20" width="70" height="190" />
         <path d="M654 30h22v120l-11 26l-11 -26ZM654 150h22" />
         <text x="665" y="204">pencil</text>
       </g>
     </svg>
-    <svg v-if="dragging && works" class="ghost" viewBox="0 0 24 80" aria-hidden="true"><path d="M12 8V72" /></svg>
+    <svg v-if="dragging && movable" class="ghost" viewBox="0 0 24 80" aria-hidden="true"><path d="M12 8V72" /></svg>
   </div>
 </template>
 

@@ -53,7 +53,7 @@ const width = computed(() => (digits(first.value).length + digits(second.value).
           :map="map"
           :shows="touchesFirst ? shows : 'off'"
           :touched="touchedFirst"
-          @touch="(n) => works && emit('more', n)"
+          @touch="(n) => movable && emit('more', n)"
         />
       </g>
       <path class="sign" :transform="`translate(${digits(first).length * GAP + 10} 70)`" :d="SIGN_PATHS[operation]" />
@@ -67,7 +67,7 @@ const width = computed(() => (digits(first.value).length + digits(second.value).
           :map="map"
           :shows="touchesSecond ? shows : 'off'"
           :touched="touchedSecond"
-          @touch="(n) => works && emit('more', all ? first + n : n)"
+          @touch="(n) => movable && emit('more', all ? first + n : n)"
         />
       </g>
     </svg>

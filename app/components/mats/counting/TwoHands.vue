@@ -13,7 +13,7 @@ export interface FingerLook {
 }
 
 /** Two hands, palms towards the one who looks. A raised finger stands; a folded one is a stub. */
-const props = defineProps<{ look: (finger: Finger) => FingerLook; works: boolean; label: string }>()
+const props = defineProps<{ look: (finger: Finger) => FingerLook; movable: boolean; label: string }>()
 const emit = defineEmits<{ tap: [finger: Finger] }>()
 
 /** Fingers of a hand from its little finger: where each is rooted, how long, and how it leans. */
@@ -44,7 +44,7 @@ const fingersOf = (hand: Hand) => SHAPES.map((s) => ({ s, f: props.look(`${hand}
           :transform="`translate(${s.x} ${s.y}) rotate(${s.lean})`"
           class="finger"
           :class="{ up: f.up, missing: f.missing, now: f.now }"
-          @click="works && !f.missing && emit('tap', `${hand}-${s.name}`)"
+          @click="movable && !f.missing && emit('tap', `${hand}-${s.name}`)"
         >
           <rect class="hit" :x="-s.width / 2 - 4" :y="-s.length - 4" :width="s.width + 8" :height="s.length + 30" />
           <rect

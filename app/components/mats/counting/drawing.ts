@@ -6,7 +6,7 @@ export interface Drawing {
   readonly state: CountingState
   readonly setup: Setup
   /** Whether hands may change it. */
-  readonly works: boolean
+  readonly movable: boolean
   readonly newest: boolean
   /** What lies there, in words. */
   readonly described: string

@@ -3,7 +3,7 @@
  * own units. A tap that ends a drag is no tap.
  */
 export function useDrawingDrag<From extends string>(
-  works: () => boolean,
+  movable: () => boolean,
   dropped: (from: From, point: { readonly x: number; readonly y: number }) => void,
 ) {
   const root = ref<HTMLElement | null>(null)
@@ -17,13 +17,13 @@ export function useDrawingDrag<From extends string>(
       return true
     },
     end(x, y) {
-      if (!works() || !svg.value || !root.value || from === undefined) return
+      if (!movable() || !svg.value || !root.value || from === undefined) return
       const { left, top } = root.value.getBoundingClientRect()
       dropped(from, new DOMPoint(left + x, top + y).matrixTransform(svg.value.getScreenCTM()!.inverse()))
     },
   })
   const tap = (act: () => void): void => {
-    if (works() && !justDragged()) act()
+    if (movable() && !justDragged()) act()
   }
   return { root, svg, dragging, tap }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { standing } from '../../../../core/representation/drawn/drawn'
+import { countingNow } from '../../../../core/representation/drawn/drawn'
 import type { DrawnState } from '../../../../core/representation/drawn/state'
 import { placeName } from '../../../../core/index'
 import { layColumn, SIGN } from './drawnLayout'
@@ -11,7 +11,7 @@ import { layColumn, SIGN } from './drawnLayout'
 const props = defineProps<{
   state: DrawnState
   places: number
-  works: boolean
+  movable: boolean
   litPlaces: readonly number[]
   newest: boolean
   ones: string
@@ -22,7 +22,7 @@ const root = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(root)
 const HEAD = 34
 const columns = computed(() => Array.from({ length: Math.min(4, props.places) }, (_, i) => props.places - 1 - i))
-const counts = computed(() => standing(props.state))
+const counts = computed(() => countingNow(props.state))
 const nameOf = (place: number, n = 2): string => (place === 0 && n !== 1 ? props.ones : placeName(place, n))
 
 /** Every column laid out, and one size of a dot for all of them. */
@@ -83,7 +83,7 @@ const { dragging, justDragged } = useDragging(root, {
     return true
   },
   end(x, y) {
-    if (!props.works) return
+    if (!props.movable) return
     const column = laid.value.find((c) => x >= c.left && x < c.left + c.w)
     const inside = column && y >= 0 && y < height.value
     if (inside && column.place === held.place - 1) emit('move', `break ${placeName(held.place, 1)}`)
@@ -93,7 +93,7 @@ const { dragging, justDragged } = useDragging(root, {
 /** How wide a small thing may be touched, in its own units: 44 px, but no wider than to its neighbour’s middle. */
 const reach = (unit: number): number => Math.min(44 / unit, 1.9)
 function tap(key: number, place: number): void {
-  if (props.works && props.state.things[key]!.fate === 'counts') emit('move', `cross ${nameOf(place, 1)}`)
+  if (props.movable && props.state.things[key]!.fate === 'counts') emit('move', `cross ${nameOf(place, 1)}`)
 }
 </script>
 
@@ -104,7 +104,7 @@ function tap(key: number, place: number): void {
       <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`Drawn tens: ${described}`">
         <g v-for="c in laid" :key="c.place">
           <rect
-            v-if="works"
+            v-if="movable"
             class="touch"
             :x="c.left"
             y="0"
@@ -128,12 +128,12 @@ function tap(key: number, place: number): void {
             class="thing"
             :data-key="s.key"
             :data-place="c.place"
-            :class="[{ grip: works && s.thing.fate === 'counts' }, s.thing.fate, { now: newest && s.key === last }]"
+            :class="[{ grip: movable && s.thing.fate === 'counts' }, s.thing.fate, { now: newest && s.key === last }]"
             :transform="`translate(${c.dx + s.x * c.unit} ${c.dy + s.y * c.unit}) scale(${c.unit})`"
             @click="!justDragged() && tap(s.key, c.place)"
           >
             <rect
-              v-if="works && s.thing.fate === 'counts' && c.place < 2"
+              v-if="movable && s.thing.fate === 'counts' && c.place < 2"
               class="reach"
               :x="0.5 - reach(c.unit) / 2"
               :y="c.place === 0 ? 0.5 - reach(c.unit) / 2 : 0"
@@ -177,12 +177,12 @@ function tap(key: number, place: number): void {
           <path :d="a.tip" />
         </g>
       </svg>
-      <i v-if="dragging && works" class="ghost" aria-hidden="true" />
+      <i v-if="dragging && movable" class="ghost" aria-hidden="true" />
       <p v-if="state.things.length === 0" class="empty">
-        Nothing is drawn yet.{{ works ? ' Tap a column to draw there.' : '' }}
+        Nothing is drawn yet.{{ movable ? ' Tap a column to draw there.' : '' }}
       </p>
     </div>
-    <div v-if="works" class="acts" :style="{ gridTemplateColumns: laid.map((c) => `${c.w}fr`).join(' ') }">
+    <div v-if="movable" class="acts" :style="{ gridTemplateColumns: laid.map((c) => `${c.w}fr`).join(' ') }">
       <div v-for="c in columns" :key="c" class="tools" role="group" :aria-label="nameOf(c)">
         <button
           type="button"

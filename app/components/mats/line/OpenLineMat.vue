@@ -14,7 +14,7 @@ import {
 import { spread } from './lineLayout'
 
 /** An empty line on which one starts somewhere and hops; every landing is written. */
-const props = defineProps<{ state: OpenLineState; setup: Setup; works: boolean; newest: boolean }>()
+const props = defineProps<{ state: OpenLineState; setup: Setup; movable: boolean; newest: boolean }>()
 const emit = defineEmits<{ move: [text: string] }>()
 
 const root = ref<HTMLElement | null>(null)
@@ -122,7 +122,7 @@ function hopOwn(): void {
       </svg>
       <p v-if="places.length === 0" class="empty">The line is empty. It begins where you start.</p>
     </div>
-    <div v-if="works" class="acts">
+    <div v-if="movable" class="acts">
       <template v-if="places.length === 0">
         <button v-for="s in starts" :key="s.move" type="button" class="stone-button main" @click="emit('move', s.move)">
           {{ s.label }}

@@ -7,7 +7,7 @@ import type { FingerLook } from '../counting/TwoHands.vue'
 const props = defineProps<{ state: NinesState; mode: Mode; newest: boolean }>()
 const emit = defineEmits<{ move: [text: string] }>()
 
-const works = computed(() => props.mode !== 'show')
+const movable = computed(() => props.mode !== 'show')
 const numberOf = (finger: Finger): number => FINGERS.indexOf(finger) + 1
 const look = (finger: Finger): FingerLook => {
   const n = numberOf(finger)
@@ -15,13 +15,13 @@ const look = (finger: Finger): FingerLook => {
 }
 const tap = (finger: Finger): void => fold(numberOf(finger))
 const fold = (n: number): void => emit('move', n === props.state.folded ? `unfold ${n}` : `fold ${n}`)
-const parted = computed(() => (props.state.folded === null ? null : tensAndOnes(props.state.folded)))
+const read = computed(() => (props.state.folded === null ? null : tensAndOnes(props.state.folded)))
 /** In Alone the learner counts the fingers; nothing is given away. */
-const counts = computed(() => props.mode !== 'alone' && parted.value)
+const counts = computed(() => props.mode !== 'alone' && read.value)
 const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
 const described = computed(() =>
-  parted.value
-    ? `finger ${props.state.folded} is folded, ${plural(parted.value.tens, 'finger')} before it, ${plural(parted.value.ones, 'finger')} after it`
+  read.value
+    ? `finger ${props.state.folded} is folded, ${plural(read.value.tens, 'finger')} before it, ${plural(read.value.ones, 'finger')} after it`
     : 'all ten fingers stand',
 )
 </script>
@@ -29,14 +29,14 @@ const described = computed(() =>
 <template>
   <div class="nines felt" role="group" aria-label="The mat">
     <p class="sr-only" aria-live="polite">{{ described }}</p>
-    <TwoHands class="drawing" :look="look" :works="works" :label="`Nines hands: ${described}`" @tap="tap" />
+    <TwoHands class="drawing" :look="look" :movable="movable" :label="`Nines hands: ${described}`" @tap="tap" />
     <p class="parts learner">
       <template v-if="counts"
         ><span>{{ plural(counts.tens, 'ten') }}</span
         ><span class="fold" aria-hidden="true">│</span><span>{{ plural(counts.ones, 'one') }}</span></template
       >
     </p>
-    <div v-if="works" class="acts" role="group" aria-label="Fold a finger">
+    <div v-if="movable" class="acts" role="group" aria-label="Fold a finger">
       <button
         v-for="(f, i) in FINGERS"
         :key="f"

@@ -5,7 +5,7 @@ import { UNITS, waiting, WIDTH, type PlatesState } from '../../../../core/repres
 /** Sharing out: a store, what is in hand in columns, and the plates. A piece tapped in hand goes to the plate whose turn it is. */
 const props = defineProps<{
   state: PlatesState
-  works: boolean
+  movable: boolean
   /** How many places the problem has from the ones up. */
   places: number
   litPlaces: readonly Place[]
@@ -105,7 +105,7 @@ const { dragging, justDragged } = useDragging(root, {
   },
 })
 const tap = (act: () => void): void => {
-  if (props.works && !justDragged()) act()
+  if (props.movable && !justDragged()) act()
 }
 </script>
 
@@ -127,7 +127,7 @@ const tap = (act: () => void): void => {
             data-store
             data-from="store"
             :data-place="place"
-            :disabled="!works"
+            :disabled="!movable"
             :aria-label="`Store of ${nameOf(place, 2)}: take one in hand`"
             @click="tap(() => emit('move', `lay ${word(place)}`))"
           >
@@ -152,7 +152,7 @@ const tap = (act: () => void): void => {
         <p v-if="state.hand[place]! > 0" class="count">
           {{ state.hand[place] }} {{ nameOf(place, state.hand[place]!) }} in hand
         </p>
-        <div v-if="works && state.hand[place]! > 0" class="acts">
+        <div v-if="movable && state.hand[place]! > 0" class="acts">
           <button
             type="button"
             class="stone-button"
@@ -187,9 +187,9 @@ const tap = (act: () => void): void => {
         <button
           type="button"
           class="plate"
-          :class="{ turn: works && i + 1 === turn, now: newest && litPlaces.some((p) => plate[p]! > 0) }"
+          :class="{ turn: movable && i + 1 === turn, now: newest && litPlaces.some((p) => plate[p]! > 0) }"
           :data-plate="i + 1"
-          :disabled="!works"
+          :disabled="!movable"
           :aria-label="`Plate ${i + 1}: ${described(plate)}`"
           @click="tap(() => put(dealt, i + 1))"
           @keydown="(e) => key(e, i + 1)"

@@ -21,7 +21,7 @@ const props = defineProps<{
 const emit = defineEmits<{ move: [text: string] }>()
 
 const id = computed(() => props.setup.representation)
-const works = computed(() => props.mode !== 'show')
+const movable = computed(() => props.mode !== 'show')
 const signOf = (i: number): string => (props.setup.worked.terms[i - 1]?.operation === '-' ? '−' : '+')
 /** Numbers as they were asked, each over its parts where it has been parted. */
 const heads = computed(() => {
@@ -96,16 +96,16 @@ function write(): void {
     <p class="sr-only" aria-live="polite">{{ described }}</p>
     <div class="sheet learner" tabindex="0" role="region" aria-label="The page of this way">
       <p v-if="state.lines.length === 0" class="quiet empty">The first line comes here.</p>
-      <div v-if="id === 'splits'" class="heads" :aria-hidden="!works">
+      <div v-if="id === 'splits'" class="heads" :aria-hidden="!movable">
         <template v-for="(h, i) in heads" :key="i">
           <span v-if="h.sign" class="op">{{ h.sign }}</span>
           <span class="head">
             <component
-              :is="works ? 'button' : 'span'"
+              :is="movable ? 'button' : 'span'"
               class="number"
-              :type="works ? 'button' : undefined"
-              :aria-label="works ? `Part ${h.number}` : undefined"
-              @click="works && put(h.number, true)"
+              :type="movable ? 'button' : undefined"
+              :aria-label="movable ? `Part ${h.number}` : undefined"
+              @click="movable && put(h.number, true)"
               >{{ h.number }}</component
             >
             <svg v-if="h.parts.length" viewBox="0 0 100 40" preserveAspectRatio="none" aria-hidden="true">
@@ -118,13 +118,13 @@ function write(): void {
             </svg>
             <span v-if="h.parts.length" class="parts">
               <component
-                :is="works ? 'button' : 'span'"
+                :is="movable ? 'button' : 'span'"
                 v-for="(p, k) in h.parts"
                 :key="k"
                 class="part"
-                :type="works ? 'button' : undefined"
-                :aria-label="works ? `Use ${p}, part of ${h.number}` : undefined"
-                @click="works && put(p, false)"
+                :type="movable ? 'button' : undefined"
+                :aria-label="movable ? `Use ${p}, part of ${h.number}` : undefined"
+                @click="movable && put(p, false)"
                 >{{ p }}</component
               >
             </span>
@@ -144,7 +144,7 @@ function write(): void {
         </li>
       </ol>
     </div>
-    <form v-if="works" class="write" @submit.prevent="write">
+    <form v-if="movable" class="write" @submit.prevent="write">
       <label class="sr-only" for="line">Write the next line</label>
       <input
         id="line"

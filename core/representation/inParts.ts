@@ -22,7 +22,7 @@ function partText({ count, unit }: Pieces, pieces: readonly Pieces[], units: Uni
 }
 
 /** Pieces parted into their kinds: `40 + 12`, `200 + 100 + 4`. */
-export const parted = (pieces: readonly Pieces[], units: Units): string =>
+export const inParts = (pieces: readonly Pieces[], units: Units): string =>
   pieces.map((p) => partText(p, pieces, units)).join(' + ') || '0'
 
 /** The numbers in a sum such as `10 * 100 + 40`; none where it is something else. */

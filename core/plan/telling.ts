@@ -18,7 +18,7 @@ export const tellingOf = (setup: Setup, standing: Standing): Telling => ({
 })
 
 /** An act as the main material works it, where that works digits by rules: its rule and parts, and how it goes. */
-export function worked(
+export function withRule(
   setup: Setup,
   state: unknown,
   act: Act,
@@ -29,7 +29,7 @@ export function worked(
     const not = main.notSet?.(state) ?? null
     return { act, say: not ? sayNotSet(not, pack) : '', detail: null }
   }
-  const digits = main.working?.(state, act) ?? []
+  const digits = main.byDigits?.(state, act) ?? []
   if (digits.length === 0) return { act, say: '', detail: null }
   const { names } = setup.choices.abacus
   const detail = detailOf(

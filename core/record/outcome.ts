@@ -1,0 +1,49 @@
+import type { Exact } from '../number/exact'
+import { listed } from '../number/trail'
+import { isAnswer } from '../problem/problem'
+import { REPRESENTATIONS } from '../representation/index'
+import { match, type Match, type Side } from '../representation/match'
+import type { RepresentationId } from '../representation/representation'
+import type { Bench, Moment } from './moment'
+import { SLIPS } from './slips'
+
+/** Whether an answer was given, and whether it is right; the answer counts, however far the mat has come. */
+export function outcome(bench: Bench): {
+  readonly finished: boolean
+  readonly right: boolean
+  readonly read: Exact | null
+  /** What was said to be left over, where a sharing was read. */
+  readonly remainder?: Exact
+} {
+  const { read, remainder } = bench.now.standing
+  return {
+    finished: read !== null,
+    right: read !== null && isAnswer(bench.setup.problem, read, remainder),
+    read,
+    ...(remainder === null ? {} : { remainder }),
+  }
+}
+
+/** How the two representations of a bench agree, act by act; null where only one is worked by hand. */
+export function matchOf({ setup, now }: Bench): Match | null {
+  const side = (id: RepresentationId, { states, standing, stones }: Moment): Side => ({
+    id,
+    acts: listed(stones).flatMap((s) => s.acts),
+    shows: REPRESENTATIONS[id].shows(states[id]),
+    value: standing.value,
+    read: standing.read,
+  })
+  if (!setup.both || !now.second) return null
+  return match(setup.problem, side(setup.representation, now), side(setup.both, now.second))
+}
+
+/** The slips seen so far, by name. */
+export function slipsOf(bench: Bench): readonly string[] {
+  const seen = (moment: Moment | null): readonly string[] =>
+    (moment ? listed(moment.stones) : []).flatMap((s, i) => {
+      // What is still on its way may yet be finished: it is a slip only once it has been left so.
+      const growing = moment!.open !== null && s.step === 'part' && i === moment!.stones.length - 1
+      return s.slip && !growing ? [s.slip] : []
+    })
+  return [...seen(bench.now), ...seen(bench.now.second), ...(matchOf(bench)?.copied ? [SLIPS.copied] : [])]
+}

@@ -1,0 +1,160 @@
+import type { Act } from '../act/act'
+import { stand, type Standing } from '../act/standing'
+import { valueOf } from '../number/numeral'
+import { extended, listed } from '../number/trail'
+import { follow } from '../plan/follow'
+import { columnLines, underWay, write, type WrittenLine } from '../plan/lines'
+import { columnAloud, type Setup } from '../plan/setup'
+import { tellingOf, withRule } from '../plan/telling'
+import { Refusal } from '../refusal'
+import { REPRESENTATIONS } from '../representation/index'
+import {
+  applyAll,
+  isUnfinished,
+  type Owed,
+  type Recognised,
+  type RepresentationId,
+} from '../representation/representation'
+import type { BeadDetail } from '../speech/beads'
+import { labelOf, sayAct, sayOwed } from '../speech/say'
+import { packOf, say } from '../speech/words'
+import { compareWithWay, isAmount } from './comparing'
+import { goesOn, judgedOf } from './judging'
+import { laidTooMuch, relaid, startsElsewhere } from './laying'
+import type { HandMoves, Moment, Stone } from './moment'
+import { slipIn, slipInColumn, SLIPS } from './slips'
+
+/** So many moves make one stone at the most, so that what is looked at together stays short however long hands go on. */
+const MOST_MOVES = 200
+
+/** Reads a typed move and makes it. It joins the stone still growing when the two together are one thing done. */
+export function moved(setup: Setup, now: Moment, on: RepresentationId, text: string): Moment {
+  if (!setup.all.includes(on)) throw new Refusal(`${REPRESENTATIONS[on]?.title ?? on} is not on this bench.`)
+  const r = REPRESENTATIONS[on]
+  const missed = now.followers[on]
+  if (missed) throw new Refusal(missed.why, 'Put the mat right first, or take the last step back.')
+  const move = r.parse(text)
+  r.apply(now.states[on], move)
+  if (now.open?.on === on && now.open.moves.length < MOST_MOVES) {
+    const moves = [...now.open.moves, move]
+    const known = goesOn(setup, now, on, move) ? r.recognise(now.open.from.states[on], moves) : undefined
+    const together = relaid(now, on, move, known) ?? known
+    if (together !== undefined) return grown(setup, now.open.from, on, moves, together)
+  }
+  const alone = r.recognise(now.states[on], [move]) ?? { soFar: [], owed: { kind: 'nothing' } as const }
+  return grown(setup, { ...now, open: null }, on, [move], alone)
+}
+
+type Known = Exclude<Recognised, undefined>
+
+function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly unknown[], known: Known): Moment {
+  const unfinished = isUnfinished(known)
+  // A first number of nought leaves nothing on the mat; what comes then looks like laying, but joins.
+  const done = (unfinished ? known.soFar : known).map((a) =>
+    a.kind === 'lay' && from.standing.laid ? { ...a, kind: 'join' as const } : a,
+  )
+  const { step, acts } = compareWithWay(setup, from, done)
+  const tooMuch = laidTooMuch(setup, from, acts)
+  // What a hand carries off to the store may be the very ones that were to be taken.
+  const owed = unfinished && step === 'other' ? known.owed : tooMuch
+  const judged = step === 'planned' || acts.length === 0 ? undefined : judgedOf(setup, from, on, moves)
+  // Half of a digit has no rule of its own: it is the digit's rule that is under way.
+  const halves = judged?.hand.step === 'part' && judged.hand.detail ? acts.map(withoutRule) : acts
+  const hand = judged ? { on, moves, owed: tooMuch, ...judged.hand } : { on, moves, owed, step }
+  const moment = laid(setup, from, halves, hand)
+  const whole = judged ? judged.ends : owed === null && step === 'planned'
+  return { ...moment, open: whole ? null : { on, moves, from } }
+}
+
+function withoutRule(act: Act): Act {
+  if (!isAmount(act)) return act
+  const { rule: _, parts: __, ...bare } = act
+  return bare
+}
+
+/** Lays a stone on a moment: acts in every representation, on the page and in words. */
+export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: HandMoves): Moment {
+  const pack = packOf(setup.choices.words)
+  const { verbs: hands, kind } = REPRESENTATIONS[setup.representation]
+  const where = kind === 'written' ? 'page' : kind === 'drawn' ? 'drawing' : 'mat'
+  const followed = follow(setup, from, acts, hand)
+  let { page, standing } = from
+  const lines: WrittenLine[] = []
+  const said: string[] = []
+  let detail: BeadDetail | null = null
+  for (const act of acts) {
+    said.push(columnAloud(setup, act))
+    said.push(sayAct(act, standing.value, { ...tellingOf(setup, standing), where }))
+    if (acts.length === 1 && isWorked(act)) {
+      const how = withRule(setup, from.states[setup.representation], act)
+      said.push(how.say)
+      detail = how.detail
+    }
+    const written = write(page, act)
+    page = written.page
+    lines.push(...columnLines(setup, from.states[setup.representation], act, written.lines))
+    standing = stand(setup.worked, standing, act)
+  }
+  if (startsElsewhere(from, acts)) said.push(`The problem starts with ${say(valueOf(setup.worked.first), pack)}.`)
+  if (hand.step === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))
+  const before = from.standing.value
+  const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack, setup.units) : ''
+  if (hand.toGo) said.push(sayOwed(hand.toGo, acts, before, pack, setup.units))
+  const states = {
+    ...followed.states,
+    ...(setup.all.includes('equations') && hand.on !== 'equations' ? { equations: page } : {}),
+  }
+  const shared = { states, followers: followed.followers, standing, page, second: from.second, open: null }
+  if (acts.length === 0 && owed === '') return { ...shared, stones: from.stones }
+  const stone: Stone = {
+    on: hand.on,
+    acts,
+    moves: followed.moves,
+    label: acts.length > 0 ? acts.map((a) => labelOf(a, pack, hands, setup.units)).join(' · ') : 'on the sheet',
+    say: owed || said.filter((t) => t !== '').join(' '),
+    lines,
+    before,
+    shows: standing.value,
+    owed,
+    owedKind: hand.owed?.kind ?? null,
+    step: hand.step ?? 'planned',
+    slip: hand.slip || watched(from, hand) || owedSlip(hand.owed) || slipOf(setup, from, acts, standing),
+    detail: hand.detail ?? detail,
+    waiting: followed.waiting,
+  }
+  return { ...shared, stones: extended(from.stones, stone) }
+}
+
+/** Whether an act is just what its rule makes of it, so that it can be told how it went; a reading is told too. */
+const isWorked = (act: Act): boolean =>
+  act.kind === 'read' || act.kind === 'lay' || (isAmount(act) && act.rule !== undefined)
+
+/** The slip in acts; a frame read rightly after a slip that has its name adds none of its own. */
+function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Standing): string {
+  const act = acts.at(-1)
+  const named =
+    act?.kind === 'read' &&
+    listed(from.stones).some((s) => s.owedKind === 'beads' || (s.slip !== '' && s.step === 'part'))
+  if (act?.kind === 'read' && act.value === from.standing.value && named) return ''
+  return slipIn(acts, from.standing, standing, from.stones.last?.acts.at(-1), {
+    asked: setup.problem,
+    worked: setup.worked,
+  })
+}
+
+/** The slip in a column that was counted and did not come out. */
+function owedSlip(owed: Owed | null | undefined): string {
+  if (owed?.kind === 'false-line') return SLIPS.falseLine
+  if (owed?.kind === 'align') return SLIPS.misaligned
+  if (owed?.kind !== 'look-again' || !owed.said) return ''
+  return slipInColumn(owed.said.map(Number), owed.above, owed.below, owed.operation === '-')
+}
+
+/** What an eye on the hand sees in its last move. */
+function watched(from: Moment, { on, moves }: HandMoves): string {
+  const move = moves.at(-1)
+  if (on === null || move === undefined) return ''
+  const r = REPRESENTATIONS[on]
+  const seen = r.noticed?.(applyAll(r, from.states[on], moves.slice(0, -1)), move)
+  return seen === 'twice' ? SLIPS.touchedTwice : seen === 'missed' ? SLIPS.touchMissed : ''
+}
