@@ -1,5 +1,5 @@
-import { counting } from '../counting'
-import { fitCounting } from '../countingFit'
+import { counting } from '../counting/counting'
+import { fitCounting } from '../counting/fit'
 
 /** Loose counters and a bowl; what is taken goes back to the bowl, so that it is not muddled with what is left. */
 export const counters = counting({

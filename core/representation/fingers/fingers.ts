@@ -1,6 +1,6 @@
 import { FINGERS } from '../../choices'
-import { counting } from '../counting'
-import { fitCounting } from '../countingFit'
+import { counting } from '../counting/counting'
+import { fitCounting } from '../counting/fit'
 
 /**
  * Raised fingers. Any of the ten may be missing or not asked for; then there is simply less room, and a full set is

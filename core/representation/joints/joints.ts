@@ -1,6 +1,6 @@
 import { DEFAULT_CHOICES, marksOf, type JointMarks } from '../../choices'
-import { counting } from '../counting'
-import { fitCounting } from '../countingFit'
+import { counting } from '../counting/counting'
+import { fitCounting } from '../counting/fit'
 
 const roomOf = (joints: JointMarks): number => marksOf(joints).reduce((sum, n) => sum + n, 0)
 

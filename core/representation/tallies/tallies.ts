@@ -1,5 +1,5 @@
-import { counting } from '../counting'
-import { fitCounting } from '../countingFit'
+import { counting } from '../counting/counting'
+import { fitCounting } from '../counting/fit'
 
 /** Strokes in bundles of five, the fifth across; what is taken is crossed out, never rubbed out. */
 export const tallies = counting({

@@ -2,7 +2,7 @@ import { valueOf } from '../../number/numeral'
 import { toCount } from '../../number/exact'
 import { FITS, fitWholes, type Fit } from '../../problem/fit'
 import type { Problem } from '../../problem/problem'
-import { counting } from '../counting'
+import { counting } from '../counting/counting'
 
 /** Both numerals are touched only where both have notches; what is taken away is counted back. */
 function allows(way: string, problem: Problem): boolean {

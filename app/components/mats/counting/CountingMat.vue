@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inUse, showing, type CountingState } from '../../../../core/representation/counting'
+import { inUse, showing, type CountingState } from '../../../../core/representation/counting/state'
 import {
   allDone,
   exact,

@@ -1,5 +1,5 @@
 import type { Setup } from '../../../../core/index'
-import type { CountingState } from '../../../../core/representation/counting'
+import type { CountingState } from '../../../../core/representation/counting/state'
 
 /** What every drawing of a counting material is given. */
 export interface Drawing {

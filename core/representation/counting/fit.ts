@@ -1,8 +1,8 @@
-import type { RepresentationId } from '../materials'
-import { compare, exact, isWhole, subtract, toCount } from '../number/exact'
-import { valueOf } from '../number/numeral'
-import { FITS, fitWholes, type Fit } from '../problem/fit'
-import { isChain, totals, type Problem } from '../problem/problem'
+import type { RepresentationId } from '../../materials'
+import { compare, exact, isWhole, subtract, toCount } from '../../number/exact'
+import { valueOf } from '../../number/numeral'
+import { FITS, fitWholes, type Fit } from '../../problem/fit'
+import { isChain, totals, type Problem } from '../../problem/problem'
 
 /** How far things that count one each go. */
 interface Limits {
