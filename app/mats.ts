@@ -121,9 +121,15 @@ const handled = <State>({ state, setup, standing, mode, newest }: MatView) => ({
   mode,
   newest,
 })
-const counting = mat(() => import('./components/mats/counting/CountingMat.vue'), handled<CountingState>, {
-  small: false,
-})
+/** Things counted one each: one mat, and for every material a drawing of its own. */
+const counting = (draw: () => Promise<{ default: Component }>): Mat => {
+  const drawing = defineAsyncComponent(draw)
+  return mat(
+    () => import('./components/mats/counting/CountingMat.vue'),
+    (v) => ({ ...handled<CountingState>(v), drawing }),
+    { small: false },
+  )
+}
 const writing = mat(() => import('./components/mats/writing/WritingMat.vue'), handled<WritingState>)
 
 /** Every material that has a mat. Running equations have none: they are the page. */
@@ -152,11 +158,11 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   partials: writing,
   friendly: writing,
   splits: writing,
-  fingers: counting,
-  joints: counting,
-  tallies: counting,
-  counters: counting,
-  touch: counting,
+  fingers: counting(() => import('./components/mats/counting/HandsDrawing.vue')),
+  joints: counting(() => import('./components/mats/counting/JointsDrawing.vue')),
+  tallies: counting(() => import('./components/mats/counting/TalliesDrawing.vue')),
+  counters: counting(() => import('./components/mats/counting/CountersDrawing.vue')),
+  touch: counting(() => import('./components/mats/counting/TouchDrawing.vue')),
   plates: mat(
     () => import('./components/mats/plates/PlatesMat.vue'),
     (v) => ({

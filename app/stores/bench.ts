@@ -1,62 +1,47 @@
 import { defineStore } from 'pinia'
+import type {
+  Refusal,
+  AbacusChoices,
+  Bench,
+  Mode,
+  PlanRequest,
+  RepresentationId} from '../../core/index';
 import {
-  type AbacusChoices,
   ahead,
   attempt,
-  type Bench,
   enter,
   hasMat,
   leaving,
-  type Mode,
   nextAct,
   nextMoves,
   openBench,
   outcome,
-  type PlanRequest,
   printProblem,
   recordOf,
-  Refusal,
   reopen,
-  type RepresentationId,
   REPRESENTATIONS,
-  silentAct,
   spokenMoves,
   translate,
-  type WorkRecord,
   listed,
 } from '../../core/index'
 import type { Outcome, SavedRecord } from '../../shared/schemas'
 import { besides } from '../utils/benchRequest'
-import { nextProblem } from '../utils/nextProblem'
 import type { Draft } from '../utils/kept'
 import { request } from '../utils/request'
 import { benchDrafts } from './bench/drafts'
+import { benchLying } from './bench/lying'
+import { benchQueue } from './bench/queue'
+import { benchReplay } from './bench/replay'
 import { benchSettings, type Over } from './bench/settings'
-
-/** So many moves a jump along the stones makes at the most. */
-const MOST_STEPS = 10_000
+import { benchSteps } from './bench/steps'
 
 /** The bench as it stands: the core's Bench, the settings it was laid with, and what is only seen. */
 export const useBench = defineStore('bench', () => {
   const settings = benchSettings()
   const { mode, way, material, beside, byHand, byMove, ownAbacus, abacus } = settings
   const { draft, asides, aside, letGo } = benchDrafts()
-
-  const bench = shallowRef<Bench>(
-    openBench({ problem: '52 - 37', representation: 'blocks', also: ['columns', 'equations'] }, 'show'),
-  )
-  const id = ref<string>(crypto.randomUUID())
-  const startedAt = ref(new Date().toISOString())
-  const clock = ref(performance.now())
-  /** What was refused last, or null. */
-  const refusal = shallowRef<Refusal | null>(null)
-  const savedLength = ref(0)
-  const used = ref<string[]>([])
-  /** The stone that hovering or focusing has picked out; the newest otherwise. */
-  const picked = ref<number | null>(null)
-  const hint = ref(false)
-  /** A record being looked at move by move: every bench it went through, and which is shown. */
-  const replaying = shallowRef<{ readonly benches: readonly Bench[]; readonly at: number } | null>(null)
+  const lying = benchLying(settings)
+  const { bench, id, startedAt, clock, refusal, savedLength, picked, hint, replaying, lent, lend } = lying
 
   const problem = computed(() => printProblem(bench.value.setup.problem))
   const stones = computed(() => listed(bench.value.now.stones))
@@ -77,55 +62,23 @@ export const useBench = defineStore('bench', () => {
   })
   const unsaved = computed(() => bench.value.log.length > savedLength.value)
 
-  /** While the bench is lent to a practice page, nothing of it is kept or set aside: what was there comes back as it was. */
-  let lent = false
-
-  /** Lends the bench; what is returned puts everything back as it stood. */
-  function lend(): () => void {
-    const was = {
-      bench: bench.value,
-      id: id.value,
-      startedAt: startedAt.value,
-      clock: clock.value,
-      saved: savedLength.value,
-      replaying: replaying.value,
-      settings: [mode.value, way.value, material.value] as const,
-    }
-    lent = true
-    return () => {
-      lent = false
-      bench.value = was.bench
-      id.value = was.id
-      startedAt.value = was.startedAt
-      clock.value = was.clock
-      savedLength.value = was.saved
-      replaying.value = was.replaying
-      ;[mode.value, way.value, material.value] = was.settings
-      refusal.value = null
-      picked.value = null
-      hint.value = false
-    }
-  }
-
   function keep(): void {
-    if (lent) return
+    if (lent.value) return
     const worked = bench.value.log.length > 0
     draft.value = worked ? { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) } : null
   }
 
   function lay(opened: Bench): void {
-    if (unsaved.value && bench.value.mode !== 'show' && !lent)
+    if (unsaved.value && bench.value.mode !== 'show' && !lent.value)
       asides.value = [...asides.value, { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }]
     bench.value = opened
     id.value = crypto.randomUUID()
     startedAt.value = new Date().toISOString()
     clock.value = performance.now()
     savedLength.value = 0
-    refusal.value = null
-    picked.value = null
-    hint.value = false
+    lying.freshlySeen()
     replaying.value = null
-    used.value = [...used.value.slice(-50), printProblem(opened.setup.problem)]
+    asked(opened.setup.problem)
     keep()
   }
 
@@ -220,56 +173,16 @@ export const useBench = defineStore('bench', () => {
     return spoken.ok ? spoken.ok.every((move) => make(main, move)) : make(main, text.trim())
   }
 
-  const undo = (): boolean => make('bench', 'undo')
-  const redo = (): boolean => make('bench', 'redo')
-
-  /** The next planned act, done by Sett: a step of Show, or a move accepted when offered. */
-  function advance(): boolean {
-    const act = next.value
-    if (!act) return false
-    if (silentAct(bench.value.setup, bench.value.now)) return make('bench', 'ask')
-    const main = bench.value.setup.representation
-    const found = attempt(() => nextMoves(bench.value))
-    if ('refused' in found) {
-      refusal.value = found.refused
-      return false
-    }
-    const one = byMove.value && REPRESENTATIONS[main].judge !== undefined
-    return (one ? found.ok.slice(0, 1) : found.ok).every((move) => make(main, REPRESENTATIONS[main].print(move)))
-  }
-
-  /** Goes back or forward until just this many stones lie; where that cannot be, what stopped it is said. */
-  function jump(count: number): void {
-    const lying = (): number => bench.value.now.stones.length
-    const onTheWay = (): boolean =>
-      bench.value.mode === 'show' && bench.value.now.open !== null && bench.value.now.stones.last?.step === 'part'
-    const forth = (): boolean => (bench.value.undone.length > 0 ? redo() : advance())
-    let steps = 0
-    const more = (): boolean => ++steps <= MOST_STEPS
-    while (lying() > count && more() && undo());
-    while (lying() < count && more() && forth());
-    // A digit that is stepped move by move is finished before one rests on it.
-    while (onTheWay() && more() && advance());
-    if (steps > MOST_STEPS)
-      refusal.value = new Refusal(`It stopped after ${MOST_STEPS} moves.`, 'Choose the stone again to go on.')
-  }
+  const { undo, redo, advance, jump } = benchSteps(lying, {
+    next: () => next.value,
+    byMove: () => byMove.value,
+    make,
+  })
 
   /** Starts the same problem again, in another mode or way if asked. */
   const again = (over: Over = {}): Refusal | null => ask(problem.value, over)
 
-  /** Problems set beforehand, to be worked one after another. */
-  const queue = useLocalStorage<readonly string[]>('sett.queue', [])
-
-  /** The next problem of those set beforehand; else the same kind of problem with other numbers. */
-  function another(): Refusal | null {
-    const [head, ...rest] = queue.value
-    if (head !== undefined) {
-      queue.value = rest
-      return ask(head)
-    }
-    const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
-    return ask(nextProblem(bench.value.setup, seed, used.value))
-  }
+  const { queue, another, asked } = benchQueue(lying, ask)
 
   async function save(learnerId: string, given: Outcome): Promise<void> {
     const length = bench.value.log.length
@@ -313,38 +226,7 @@ export const useBench = defineStore('bench', () => {
     if (!refusal.value) asides.value = [...rest, ...asides.value.slice(rest.length + 1)]
   }
 
-  /** Opens a saved record to be replayed. */
-  function open(record: SavedRecord): Refusal | null {
-    const work = record.work as WorkRecord
-    const refused = resume({ id: record.id, startedAt: record.startedAt, work }, true)
-    if (refused) return refused
-    const benches = [openBench(work, work.mode)]
-    for (const entry of work.moves) benches.push(enter(benches.at(-1)!, entry))
-    replaying.value = { benches, at: benches.length - 1 }
-    return null
-  }
-
-  /** Shows another moment of the record; nothing is changed by looking. */
-  function look(at: number): void {
-    const replay = replaying.value
-    if (!replay || !replay.benches[at]) return
-    replaying.value = { ...replay, at }
-    bench.value = replay.benches[at]
-    picked.value = null
-  }
-
-  /** The first move of one's own ends the replay. From the middle of a record it begins a new one; the old stays as it is. */
-  function leaveReplay(): void {
-    const replay = replaying.value
-    if (!replay) return
-    if (replay.at < replay.benches.length - 1) {
-      id.value = crypto.randomUUID()
-      startedAt.value = new Date().toISOString()
-      savedLength.value = 0
-    }
-    clock.value = performance.now() - (bench.value.log.last?.at ?? 0)
-    replaying.value = null
-  }
+  const { open, look, leaveReplay } = benchReplay(lying, resume)
 
   /** Brings back what a closed window left. */
   function restore(): boolean {

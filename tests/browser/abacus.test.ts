@@ -1,21 +1,18 @@
 import type { WebDriver, WebElement } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, fileWith, Key, noViolations, pick, serve, text, type Running, take } from './world'
+import { By, byRole, fileWith, Key, noViolations, pick, serve, text, type Running, take } from './world'
+import { inChromium } from './here'
 
+const here = inChromium()
+const { click } = here
 let app: Running
 let driver: WebDriver
-beforeAll(async () => {
-  app = await serve({ demo: true })
-  driver = await browser()
-})
-afterAll(async () => {
-  await driver?.quit()
-  await app?.stop()
+beforeAll(() => {
+  ;({ app, driver } = here)
 })
 
 const totals = '[aria-label="Running equations"]'
 const stones = '[aria-label="The course of stones"]'
-const click = async (name: string | RegExp): Promise<void> => (await byRole(driver, 'button', name)).click()
 /** Keys go to whatever has the focus, so that a chord is held together. */
 const press = async (...keys: string[]): Promise<void> => {
   for (const key of keys) await driver.switchTo().activeElement().sendKeys(key)

@@ -1,20 +1,17 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, Key, noViolations, serve, text, type Running, take } from './world'
+import { By, byRole, Key, noViolations, text, type Running, take } from './world'
+import { inChromium } from './here'
 
+const here = inChromium()
+const { click } = here
 let app: Running
 let driver: WebDriver
-beforeAll(async () => {
-  app = await serve({ demo: true })
-  driver = await browser()
-})
-afterAll(async () => {
-  await driver.quit()
-  await app.stop()
+beforeAll(() => {
+  ;({ app, driver } = here)
 })
 
 const lines = '[aria-label="Running equations"]'
-const click = async (name: string | RegExp): Promise<void> => (await byRole(driver, 'button', name)).click()
 const accessible = (): Promise<void> => noViolations(driver)
 
 /** Asks a problem to be worked alone in a material, by a way if it is not the first. */

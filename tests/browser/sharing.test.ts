@@ -1,25 +1,17 @@
 import type { WebDriver, WebElement } from 'selenium-webdriver'
-import { browser, By, byRole, Key, noViolations, serve, take, text, type Running } from './world'
+import { By, byRole, Key, noViolations, take, text, type Running } from './world'
+import { inChromium } from './here'
 
+const here = inChromium()
+const { click, press } = here
 let app: Running
 let driver: WebDriver
-beforeAll(async () => {
-  app = await serve({ demo: true })
-  driver = await browser()
-})
-afterAll(async () => {
-  await driver.quit()
-  await app.stop()
+beforeAll(() => {
+  ;({ app, driver } = here)
 })
 
 const lines = '[aria-label="Running equations"]'
 const said = '[aria-label="What to say"]'
-const click = async (name: string | RegExp): Promise<void> => (await byRole(driver, 'button', name)).click()
-const press = (...keys: string[]): Promise<void> =>
-  driver
-    .actions()
-    .sendKeys(...keys)
-    .perform()
 
 /** The Bench with nothing left over, in Together, with a problem typed. */
 async function asked(problem: string): Promise<void> {

@@ -1,26 +1,18 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
-import { browser, By, byRole, Key, noViolations, pick, serve, text, type Running, choose } from './world'
+import { By, byRole, Key, noViolations, pick, text, type Running, choose } from './world'
+import { inChromium } from './here'
 
+const here = inChromium()
+const { click, press } = here
 let app: Running
 let driver: WebDriver
-beforeAll(async () => {
-  app = await serve({ demo: true })
-  driver = await browser()
-})
-afterAll(async () => {
-  await driver.quit()
-  await app.stop()
+beforeAll(() => {
+  ;({ app, driver } = here)
 })
 
 const lines = '[aria-label="Running equations"]'
 const stones = '[aria-label="The course of stones"]'
-const click = async (name: string | RegExp): Promise<void> => (await byRole(driver, 'button', name)).click()
-const press = (...keys: string[]): Promise<void> =>
-  driver
-    .actions()
-    .sendKeys(...keys)
-    .perform()
 const accessible = (): Promise<void> => noViolations(driver)
 /** A bench with nothing left over from before, with this material, in this mode, and this problem asked. */
 async function bench(problem: string, material: string, mode: 'show' | 'together' | 'alone', way = ''): Promise<void> {

@@ -1,47 +1,54 @@
 /**
- * `npm run mutate:sample -- 200` tries a random sample of all mutants of the core, and says between which limits the score of all of
- * them lies. The same seed (a second number) draws the same sample. A whole run takes a night; this takes an hour.
+ * `npm run mutate:sample -- 40 1` tries mutants of the core drawn at random for 40 minutes, and says between which limits the score of
+ * all of them lies. The same seed (the second number) draws the same ones in the same order. A whole run takes days of one core.
  */
-import { execFileSync } from 'node:child_process'
-import { readFileSync } from 'node:fs'
-import { Stryker } from '@stryker-mutator/core'
-import { createInstrumenter } from '@stryker-mutator/instrumenter'
+import { execFileSync, spawnSync } from 'node:child_process'
+import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { commonTokens } from '@stryker-mutator/api/plugin'
 import type { Mutant } from '@stryker-mutator/api/core'
+import { createInstrumenter } from '@stryker-mutator/instrumenter'
 import { createInjector } from 'typed-inject'
 import { seeded } from '../../core/course/random'
 
-const quiet = {
-  isTraceEnabled: () => false,
-  isDebugEnabled: () => false,
-  isInfoEnabled: () => false,
-  isWarnEnabled: () => false,
-  isErrorEnabled: () => true,
-  isFatalEnabled: () => true,
-  trace: () => {},
-  debug: () => {},
-  info: () => {},
-  warn: () => {},
-  error: console.error,
-  fatal: console.error,
+const silent = (): void => {}
+const no = (): boolean => false
+const logger = {
+  ...{
+    isTraceEnabled: no,
+    isDebugEnabled: no,
+    isInfoEnabled: no,
+    isWarnEnabled: no,
+    isErrorEnabled: no,
+    isFatalEnabled: no,
+  },
+  ...{ trace: silent, debug: silent, info: silent, warn: silent, error: silent, fatal: silent },
 }
 
-/** Every mutant that a whole run would try: the files of stryker.config.json. */
-async function allMutants(): Promise<readonly Mutant[]> {
-  const files = execFileSync('git', ['ls-files', 'core/*.ts'], { encoding: 'utf8' })
-    .split('\n')
-    .filter((name) => name && !/(^|\/)index\.ts$|^core\/(choices|materials)\.ts$/.test(name))
+const listed = (pattern: string): readonly string[] =>
+  execFileSync('git', ['ls-files', pattern], { encoding: 'utf8' }).split('\n').filter(Boolean)
+
+/** Every mutant that a whole run would try: those of the files of stryker.config.json. */
+async function allMutants(): Promise<Mutant[]> {
+  const files = listed('core/*.ts')
+    .filter((name) => !/(^|\/)index\.ts$|^core\/(choices|materials)\.ts$/.test(name))
     .map((name) => ({ name, mutate: true, content: readFileSync(name, 'utf8') }))
   const instrumenter = createInjector()
-    .provideValue(commonTokens.logger, quiet)
+    .provideValue(commonTokens.logger, logger)
     .provideValue(commonTokens.options, {} as never)
     .injectFunction(createInstrumenter as never) as ReturnType<typeof createInstrumenter>
   const { mutants } = await instrumenter.instrument(files, { ignorers: [], plugins: null, excludedMutations: [] })
-  return mutants as readonly Mutant[]
+  return mutants as Mutant[]
 }
 
-const keyOf = (file: string, { start, end }: Mutant['location'], by: string): string =>
-  `${file.replace(/^.*?core\//, 'core/')}:${start.line}:${start.column}-${end.line}:${end.column} ${by}`
+/** A file's text with the mutant in it; lines and columns are counted from 0. */
+function mutated(text: string, { location: { start, end }, replacement }: Mutant): string {
+  const lines = text.split('\n')
+  const at = ({ line, column }: typeof start): number =>
+    lines.slice(0, line).reduce((n, l) => n + l.length + 1, 0) + column
+  return text.slice(0, at(start)) + replacement + text.slice(at(end))
+}
 
 /** Wilson's interval for a share, at 95 % (E. B. Wilson, 1927). */
 function limits(hits: number, of: number): readonly [number, number] {
@@ -50,44 +57,52 @@ function limits(hits: number, of: number): readonly [number, number] {
   const spread = z * Math.sqrt((p * (1 - p)) / of + (z * z) / (4 * of * of))
   return [(middle - spread) / (1 + (z * z) / of), (middle + spread) / (1 + (z * z) / of)]
 }
+const percent = (n: number): string => `${(100 * n).toFixed(1)} %`
 
-const [size = 200, seed = 1] = process.argv.slice(2).map(Number)
+/** The tests of the core against one tree; true where all of them pass. */
+function passes(tree: string, ...more: readonly string[]): boolean {
+  const args = [
+    '-c',
+    'jest.mutate.config.mjs',
+    '--bail',
+    '-i',
+    '--testSequencer',
+    'tools/mutate/quickFirst.cjs',
+    ...more,
+  ]
+  const run = spawnSync(join('node_modules', '.bin', 'jest'), args, { cwd: tree, timeout: 300_000, stdio: 'ignore' })
+  return run.status === 0
+}
+
+const [minutes = 40, seed = 1] = process.argv.slice(2).map(Number)
 const random = seeded(seed)
-const all = [...(await allMutants())]
-const drawn = Array.from(
-  { length: Math.min(size, all.length) },
-  () => all.splice(Math.floor(random() * all.length), 1)[0]!,
-)
-const wanted = new Set(drawn.map((m) => keyOf(m.fileName, m.location, m.replacement)))
-const mutate = drawn.map(
-  ({ fileName, location: { start, end } }) =>
-    `${fileName}:${start.line + 1}:${start.column}-${end.line + 1}:${end.column}`,
-)
-process.env.SETT_MUTATE_DRAWN = JSON.stringify(
-  drawn.map(({ location: { start, end } }) => [
-    [start.line + 1, start.column],
-    [end.line + 1, end.column],
-  ]),
-)
-console.log(`${drawn.length} of ${all.length + drawn.length} mutants, seed ${seed}`)
-const results = await new Stryker({
-  mutate,
-  incremental: false,
-  ignorers: ['only-drawn'],
-  plugins: ['@stryker-mutator/*', './tools/mutate/onlyDrawn.mjs'],
-
-  concurrency: Number(process.env.SETT_MUTATE_JOBS ?? 2),
-}).runMutationTest()
-const tried = results.filter(
-  (m) => wanted.has(keyOf(m.fileName, m.location, m.replacement ?? '')) && m.status !== 'Ignored',
-)
-const counted = tried.filter((m) => m.status !== 'CompileError' && m.status !== 'RuntimeError')
-const noticed = counted.filter((m) => m.status === 'Killed' || m.status === 'Timeout')
-const [low, high] = limits(noticed.length, counted.length).map((n) => `${(100 * n).toFixed(1)} %`)
-for (const m of counted.filter((x) => !noticed.includes(x)))
-  console.log(
-    `${m.status} ${keyOf(m.fileName, m.location, m.replacement ?? '').replace(/\s+/g, ' ')} (${m.mutatorName})`,
-  )
-console.log(
-  `${noticed.length} of ${counted.length} noticed: ${((100 * noticed.length) / counted.length).toFixed(1)} %, of all between ${low} and ${high} (95 %)`,
-)
+const all = await allMutants()
+const tree = mkdtempSync(join(tmpdir(), 'sett-mutants-'))
+try {
+  for (const name of listed('.'))
+    if (/^(core|tests\/(core|outside|fixtures)|tools\/mutate|[^/]*$)/.test(name)) cpSync(name, join(tree, name))
+  symlinkSync(join(process.cwd(), 'node_modules'), join(tree, 'node_modules'))
+  if (!passes(tree)) throw new Error('The tests do not pass without any mutant.')
+  console.log(`${all.length} mutants in all; seed ${seed}, ${minutes} minutes`)
+  const until = Date.now() + minutes * 60_000
+  let [tried, noticed] = [0, 0]
+  while (Date.now() < until && all.length > 0) {
+    const mutant = all.splice(Math.floor(random() * all.length), 1)[0]!
+    const text = readFileSync(mutant.fileName, 'utf8')
+    writeFileSync(join(tree, mutant.fileName), mutated(text, mutant))
+    const survives = passes(tree)
+    writeFileSync(join(tree, mutant.fileName), text)
+    tried += 1
+    if (!survives) noticed += 1
+    else
+      console.log(
+        `survives: ${mutant.fileName}:${mutant.location.start.line + 1} ${mutant.mutatorName}: ${mutant.replacement.replace(/\s+/g, ' ').slice(0, 90)}`,
+      )
+    const [low, high] = limits(noticed, tried)
+    console.log(
+      `${noticed} of ${tried} noticed: ${percent(noticed / tried)}; of all, between ${percent(low)} and ${percent(high)} (95 %)`,
+    )
+  }
+} finally {
+  rmSync(tree, { recursive: true, force: true })
+}

@@ -49,3 +49,4 @@ export function benchSettings() {
   }
   return { mode, way, material, beside, byHand, byMove, ownAbacus, abacus, requestFor }
 }
+export type BenchSettings = ReturnType<typeof benchSettings>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useBeadPushes } from './useBeadPushes'
+import { NUMBERS, useRodNames } from './useRodNames'
+import { useSpokenRods } from './useSpokenRods'
 import { useRodKeys } from './useRodKeys'
-import { type BeadMove, capital, placeName } from '../../../../core/index'
-import { digitsOn, type AbacusState } from '../../../../core/representation/abacus/frame'
+import { type BeadMove, capital } from '../../../../core/index'
+import type { AbacusState } from '../../../../core/representation/abacus/frame'
 import { print } from '../../../../core/representation/abacus/text'
-import { BAR, beadSpots, layFrame, type BeadSpot } from './beadLayout'
+import { BAR, beadSpots, layFrame, takesAlong, type BeadSpot } from './beadLayout'
 
 /**
  * A frame of beads. A bead is pushed by a tap or drawn along by mouse and finger, and takes along what lies between; two fingers
@@ -49,41 +51,11 @@ const { width, height } = useElementSize(room)
 const layout = computed(() => layFrame(props.state, { w: width.value, h: height.value }, props.movable || !props.small))
 const layoutAcross = computed(() => props.state.beads.upper === 0)
 const spots = computed(() => beadSpots(props.state, layout.value))
-const shown = computed(() => digitsOn(props.state))
-const rods = computed(() => props.state.rods.map((_, i) => i).reverse())
-const placeOf = (rod: number): number => rod - props.state.decimals
-const nameOf = (place: number, n = 2): string => (place === 0 && n !== 1 ? props.ones : placeName(place, n))
-/** What a narrow rod is called under it; its whole name is told. */
-const SHORT = new Map([
-  [-3, 'thths'],
-  [-2, 'hdths'],
-  [2, 'hund.'],
-  [3, 'th.'],
-  [4, '10 th.'],
-  [5, '100 th.'],
-  [6, 'mill.'],
-  [7, '10 mill.'],
-  [8, '100 mill.'],
-  [9, 'bill.'],
-  [10, '10 bill.'],
-  [11, '100 bill.'],
-  [12, 'trill.'],
-])
-const underRod = (rod: number): string => {
-  const place = placeOf(rod)
-  // About seven pixels a letter, and a gap.
-  const tight = !layoutAcross.value && nameOf(place).length * 7.6 > layout.value.rod
-  return (tight && SHORT.get(place)) || nameOf(place)
-}
-const NUMBERS = ['nought', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
-const reading = (rod: number): string => `${nameOf(placeOf(rod))}: ${NUMBERS[shown.value[rod]!] ?? shown.value[rod]}`
-const described = computed(
-  () =>
-    rods.value
-      .filter((r) => shown.value[r]! > 0)
-      .map(reading)
-      .join(', ') || 'every rod is clear',
-)
+const { shown, rods, placeOf, nameOf, underRod, reading, described } = useRodNames({
+  state: () => props.state,
+  layout: () => layout.value,
+  ones: () => props.ones,
+})
 const lit = (rod: number): boolean => props.newest && props.litPlaces.includes(placeOf(rod))
 const make = (move: BeadMove): void => emit('move', print(move))
 const beads = (rod: number, bead: BeadMove['bead'], count: number, to: BeadMove['to']): void =>
@@ -131,21 +103,14 @@ const HOW = computed(() =>
     : 'Up and down move a lower bead, with Shift the upper one; left and right go to the next rod.',
 )
 
-/* --- each rod spoken, where it is worked by touch --- */
-watch(shown, (now, was) => {
-  if (!props.touch) return
-  const changed = rods.value.filter((r) => now[r] !== was[r])
-  if (changed.length > 0) emit('say', changed.map((r) => capital(reading(r))).join('. '))
+const { feel } = useSpokenRods({
+  frame,
+  shown,
+  layout: () => layout.value,
+  spoken: () => props.touch,
+  reading,
+  say: (text) => emit('say', text),
 })
-let felt = -1
-function feel(event: PointerEvent): void {
-  if (!props.touch || !frame.value) return
-  const box = frame.value.getBoundingClientRect()
-  const rod = props.state.rods.length - 1 - Math.floor((event.clientX - box.left) / layout.value.rod)
-  if (rod === felt || rod < 0 || rod >= props.state.rods.length) return
-  felt = rod
-  emit('say', capital(reading(rod)))
-}
 
 const clear = (): void => {
   for (const rod of rods.value) {
@@ -157,23 +122,7 @@ const clear = (): void => {
     }
   }
 }
-const nextAt = (spot: BeadSpot): boolean =>
-  props.next.some((m) => {
-    if (m.rod !== placeOf(spot.rod)) return false
-    const { upper, lower } = props.state.rods[spot.rod]!
-    const held = spot.bead === 'upper' ? upper : lower
-    const count =
-      spot.bead === 'upper'
-        ? m.bead === 'lower'
-          ? 0
-          : m.bead === 'pinch'
-            ? 1
-            : m.count
-        : m.bead === 'upper'
-          ? 0
-          : m.count
-    return m.to === 'bar' ? spot.nth >= held && spot.nth < held + count : spot.nth < held && spot.nth >= held - count
-  })
+const nextAt = (spot: BeadSpot): boolean => props.next.some((m) => takesAlong(m, spot, props.state))
 </script>
 
 <template>
@@ -299,225 +248,4 @@ const nextAt = (spot: BeadSpot): boolean =>
   </div>
 </template>
 
-<style scoped>
-.abacus {
-  height: 100%;
-  background: var(--felt);
-  color: var(--on-felt);
-  display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
-  position: relative;
-}
-.room {
-  overflow: auto;
-  padding: 18px 20px 72px;
-  display: grid;
-  place-content: safe center;
-}
-.across .room {
-  padding: 18px 140px 18px 20px;
-}
-.frame {
-  position: relative;
-  background: var(--felt-2);
-  outline: 8px solid var(--frame);
-  border-radius: 2px;
-  touch-action: none;
-}
-.rod {
-  position: absolute;
-}
-.rod::before {
-  content: '';
-  position: absolute;
-  background: var(--felt-line);
-  left: calc(50% - 3px);
-  width: 6px;
-  height: 100%;
-}
-.across .rod::before {
-  left: 0;
-  top: calc(50% - 3px);
-  width: 100%;
-  height: 6px;
-}
-.rod.lit {
-  background: color-mix(in srgb, var(--focus-on-felt) 22%, transparent);
-}
-.bar {
-  position: absolute;
-  background: var(--frame);
-}
-.mark {
-  position: absolute;
-  width: 8px;
-  height: 8px;
-  margin: -4px 0 0 -4px;
-  border-radius: 50%;
-  background: var(--on-felt);
-}
-.mark.unit {
-  width: 14px;
-  height: 14px;
-  margin: -7px 0 0 -7px;
-  border-radius: 2px;
-  rotate: 45deg;
-  background: var(--focus-on-felt);
-}
-.bead {
-  position: absolute;
-  display: grid;
-  place-items: center;
-  transition: transform 190ms ease-out;
-  cursor: grab;
-  z-index: 1;
-}
-/* A stone with a groove through which the rod goes; the five has a second one. */
-.stone {
-  width: calc(100% - 8px);
-  max-width: 84%;
-  height: calc(100% - 4px);
-  border-radius: 9px;
-  border: 2.5px solid color-mix(in srgb, var(--on-felt) 62%, var(--felt-2));
-  background: var(--felt-2);
-  box-shadow: inset 0 0 0 2px transparent;
-  position: relative;
-}
-.stone::after {
-  content: '';
-  position: absolute;
-  left: 14%;
-  right: 14%;
-  top: calc(50% - 1.25px);
-  height: 2.5px;
-  background: currentColor;
-  opacity: 0.55;
-}
-.upper .stone {
-  border-radius: 3px;
-  max-width: 93%;
-}
-.upper .stone::after {
-  top: 28%;
-  height: 44%;
-  background: none;
-  border-block: 2.5px solid currentColor;
-}
-.counts .stone {
-  background: var(--piece);
-  border-color: var(--piece-line);
-  color: var(--piece-line);
-}
-.across .stone {
-  max-width: none;
-  width: calc(100% - 4px);
-  height: calc(100% - 10px);
-  max-height: 76%;
-}
-.across .stone::after {
-  left: calc(50% - 1.25px);
-  right: auto;
-  top: 18%;
-  width: 2.5px;
-  height: 64%;
-}
-.next .stone {
-  outline: 3px dashed var(--focus-on-felt);
-  outline-offset: -1px;
-}
-.armed .stone {
-  outline: 4px solid var(--focus-on-felt);
-}
-.stop {
-  position: absolute;
-  top: 0;
-  pointer-events: none;
-  border-radius: 4px;
-}
-.stop:focus-visible {
-  outline: 3px solid var(--focus-on-felt);
-  outline-offset: 1px;
-  z-index: 2;
-}
-.foot {
-  position: absolute;
-  bottom: 0;
-  width: 100%;
-  height: 54px;
-  display: grid;
-  align-content: end;
-  justify-items: center;
-  line-height: 1.05;
-}
-.foot b {
-  font-size: 1.7rem;
-}
-.foot small {
-  font-size: 0.86rem;
-  max-width: 100%;
-  white-space: nowrap;
-}
-.across .foot {
-  left: calc(100% - 108px);
-  width: 104px;
-  bottom: auto;
-  height: 100%;
-  align-content: center;
-  align-items: center;
-  grid-auto-flow: column;
-  gap: 8px;
-}
-/* In little room rods that lie across keep their digits, and leave their names to be told. */
-.small.across .room {
-  padding-right: 58px;
-}
-.small.across .foot {
-  left: calc(100% - 112px);
-  width: 44px;
-}
-.small.across .foot small {
-  display: none;
-}
-.owed {
-  position: absolute;
-  left: 0;
-  top: -6px;
-  translate: calc(-100% - 18px) 0;
-  padding: 0.1rem 0.6rem;
-  border: 2.5px dashed var(--focus-on-felt);
-  border-radius: 9px;
-  font-weight: 700;
-  background: var(--felt);
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  justify-content: center;
-  padding: 6px 10px 8px;
-}
-.touch .frame {
-  outline-width: 12px;
-}
-.touch .stone {
-  border-width: 4px;
-  max-width: 96%;
-}
-.touch .counts .stone {
-  background: #fff;
-  border-color: #000;
-  color: #000;
-  box-shadow: 0 0 0 2px #fff;
-}
-.touch .bead:not(.counts) .stone {
-  background: #000;
-  border-color: #fff;
-  color: #fff;
-}
-.touch .frame {
-  background: #10161a;
-}
-.touch .foot b {
-  font-size: 2.3rem;
-}
-</style>
+<style scoped src="./abacus.css"></style>

@@ -1,3 +1,4 @@
+import type { BeadMove } from '../../../../core/index'
 import type { AbacusState } from '../../../../core/representation/abacus/frame'
 
 /** Where the beads of a frame stand, in CSS pixels. Pure, so that it can be tested without a browser. */
@@ -81,4 +82,15 @@ export function beadSpots(s: AbacusState, { across, rod, bead, travel, bar }: Fr
     })
     return [...upper, ...lower]
   })
+}
+
+/** Whether a move takes this bead along; `rod` of a move is a place, of a spot an index from the lowest rod. */
+export function takesAlong(m: BeadMove, spot: BeadSpot, s: AbacusState): boolean {
+  if (m.rod !== spot.rod - s.decimals) return false
+  const other = spot.bead === 'upper' ? 'lower' : 'upper'
+  if (m.bead === other) return false
+  const held = s.rods[spot.rod]![spot.bead]
+  // A pinch has one upper bead, whatever it has of lower ones.
+  const count = spot.bead === 'upper' && m.bead === 'pinch' ? 1 : m.count
+  return m.to === 'bar' ? spot.nth >= held && spot.nth < held + count : spot.nth < held && spot.nth >= held - count
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Component } from 'vue'
 import { inUse, showing, type CountingState } from '../../../../core/representation/counting/state'
 import {
   allDone,
@@ -14,18 +15,18 @@ import {
   ZERO,
 } from '../../../../core/index'
 
-const props = defineProps<{ state: CountingState; setup: Setup; standing: Standing; mode: Mode; newest: boolean }>()
+const props = defineProps<{
+  /** What draws the things themselves: hands, tallies, numerals. */
+  drawing: Component
+  state: CountingState
+  setup: Setup
+  standing: Standing
+  mode: Mode
+  newest: boolean
+}>()
 const emit = defineEmits<{ move: [text: string]; refuse: [reason: string]; ask: [problem: string] }>()
 
-const DRAWINGS = {
-  fingers: defineAsyncComponent(() => import('./HandsDrawing.vue')),
-  joints: defineAsyncComponent(() => import('./JointsDrawing.vue')),
-  tallies: defineAsyncComponent(() => import('./TalliesDrawing.vue')),
-  counters: defineAsyncComponent(() => import('./CountersDrawing.vue')),
-  touch: defineAsyncComponent(() => import('./TouchDrawing.vue')),
-} as const
-const id = computed(() => props.setup.representation as keyof typeof DRAWINGS)
-const material = computed(() => REPRESENTATIONS[id.value])
+const material = computed(() => REPRESENTATIONS[props.setup.representation])
 const hands = computed(() => material.value.verbs!)
 const counts = computed(() => material.value.counts!)
 const pack = computed(() => packOf(props.setup.choices.words))
@@ -151,7 +152,7 @@ const described = computed(() => {
     </div>
     <p class="sr-only" aria-live="polite">{{ described }}</p>
     <component
-      :is="DRAWINGS[id]"
+      :is="drawing"
       class="drawing"
       :state="state"
       :setup="setup"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { usePlacedHand } from './usePlacedHand'
+import { usePlacedKeys } from './usePlacedKeys'
 import type { Spot } from '../../../../core/representation/placed/gesture'
 import type { PlacedMaterial, PlacedState, Zone } from '../../../../core/representation/placed/state'
 import { placeName } from '../../../../core/index'
@@ -128,37 +129,18 @@ const grid = computed<readonly (readonly Spot[])[]>(() => [
   columns.value.map((place) => ({ zone: 'store' as const, place })),
   ...zones.value.map((zone) => columns.value.map((place) => ({ zone, place }))),
 ])
-const focus = ref({ row: 1, column: 0 })
-watch(columns, (now) => (focus.value = { row: 1, column: Math.min(focus.value.column, now.length - 1) }))
-const isStop = (row: number, column: number): boolean =>
-  Math.min(focus.value.row, grid.value.length - 1) === row && focus.value.column === column
-
-function key(event: KeyboardEvent, spot: Spot, row: number, column: number): void {
-  const steps: Record<string, readonly [number, number]> = {
-    ArrowLeft: [0, -1],
-    ArrowRight: [0, 1],
-    ArrowUp: [-1, 0],
-    ArrowDown: [1, 0],
-  }
-  const step = steps[event.key]
-  if (step) {
-    const to = {
-      row: Math.max(0, Math.min(grid.value.length - 1, row + step[0])),
-      column: Math.max(0, Math.min(columns.value.length - 1, column + step[1])),
-    }
-    focus.value = to
-    root.value?.querySelector<HTMLElement>(`[data-spot="${to.row}-${to.column}"]`)?.focus()
-  } else if (event.key === 'Enter' || event.key === ' ') tapSpot(spot)
-  else if (/^\d$/.test(event.key)) pickCount(hand.value?.spot ?? spot, event.key === '0' ? 10 : Number(event.key))
-  else if (event.key === 'Escape' && hand.value) {
+const { focus, isStop, key } = usePlacedKeys({
+  root,
+  grid,
+  held: () => hand.value?.spot ?? null,
+  tapSpot,
+  pickCount,
+  putBack: () => {
     hand.value = null
     emit('say', 'Put back.')
-  } else if (event.key === 'b' && spot.zone === 'mat') emit('move', `break ${placeName(spot.place, 1)}`)
-  else if (event.key === 't' && spot.zone === 'mat') emit('move', `tie ${placeName(spot.place, 1)}`)
-  else return
-  event.preventDefault()
-  event.stopPropagation()
-}
+  },
+  move: (text) => emit('move', text),
+})
 
 /* --- dragging: what is dragged is the hand, or the piece under the finger --- */
 const { dragging, justDragged } = useDragging(root, {
@@ -271,174 +253,4 @@ const afterDrag = (act: () => void): void => {
   </div>
 </template>
 
-<style scoped>
-.mat {
-  position: relative;
-  width: 100%;
-  height: 100%;
-  overflow: hidden;
-  background: var(--felt);
-  color: var(--on-felt);
-  touch-action: none;
-  user-select: none;
-}
-.spot {
-  position: absolute;
-  border-right: 1.5px solid var(--felt-line);
-  cursor: pointer;
-}
-.spot:focus-visible {
-  outline-offset: -5px;
-  outline-width: 4px;
-  z-index: 3;
-}
-.store {
-  background: var(--felt-2);
-  border-bottom: 1.5px solid var(--felt-line);
-  display: grid;
-  place-items: center;
-}
-.shelf {
-  display: grid;
-  place-items: center;
-  min-width: 56px;
-  min-height: 50px;
-  cursor: grab;
-}
-.lying :deep(.block) {
-  rotate: 90deg;
-  margin: -44px 0;
-}
-.store-word {
-  position: absolute;
-  left: 12px;
-  top: 4px;
-  font-size: 0.95rem;
-}
-.beside,
-.taken {
-  border-top: 2px dashed var(--felt-line);
-}
-.taken {
-  background: var(--felt-2);
-}
-.head {
-  position: absolute;
-  top: 4px;
-  left: 12px;
-  font-weight: 700;
-  font-size: 1.02rem;
-}
-.many .head {
-  font-size: 0.82rem;
-  left: 6px;
-  letter-spacing: -0.02em;
-  white-space: nowrap;
-}
-.head.small {
-  font-weight: 400;
-  font-size: 0.95rem;
-  top: 1px;
-}
-.mat .lit .head::after {
-  content: ' ◂';
-  color: var(--focus-on-felt);
-}
-.target:hover {
-  box-shadow: inset 0 0 0 3px var(--felt-line);
-}
-.reach {
-  position: absolute;
-  left: 0;
-  top: 0;
-  cursor: grab;
-  touch-action: none;
-}
-.piece {
-  contain: layout style;
-  position: absolute;
-  left: 0;
-  top: 0;
-  cursor: grab;
-  transition: transform 200ms ease-out;
-  touch-action: none;
-}
-.piece.arriving {
-  animation: arrive 220ms ease-out;
-}
-.piece.apart :deep(.block) {
-  border-style: dashed;
-}
-.piece.apart :deep(.chip) {
-  border-style: solid;
-  background-color: var(--felt);
-  box-shadow: none;
-}
-.piece.away :deep(.block) {
-  background-color: color-mix(in srgb, var(--piece) 88%, var(--felt-2));
-  outline: 1.5px solid var(--on-felt);
-}
-.piece.moved :deep(.block) {
-  outline: 3px solid var(--focus-on-felt);
-  outline-offset: 1px;
-}
-.piece.lifted {
-  z-index: 4;
-}
-.piece.lifted :deep(.block) {
-  outline: 3px solid #fff;
-  outline-offset: 2px;
-  translate: 0 -6px;
-  box-shadow: 0 8px 10px rgb(0 0 0 / 45%);
-}
-.dragging .piece.lifted {
-  will-change: translate;
-  transition: none;
-  pointer-events: none;
-}
-.ghost {
-  position: absolute;
-  left: 0;
-  top: 0;
-  pointer-events: none;
-  z-index: 5;
-}
-.arrow {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-  pointer-events: none;
-  z-index: 3;
-}
-.arrow path {
-  fill: none;
-  stroke: var(--focus-on-felt);
-  stroke-width: 4;
-  stroke-linecap: round;
-  stroke-linejoin: round;
-}
-.arrow text {
-  fill: var(--on-felt);
-  stroke: var(--felt);
-  stroke-width: 5;
-  paint-order: stroke;
-  font: 700 1rem var(--ui);
-}
-.in-hand {
-  position: absolute;
-  right: 10px;
-  top: 70px;
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 0.3rem 0.7rem;
-  border-radius: 4px;
-  pointer-events: none;
-  z-index: 6;
-}
-@keyframes arrive {
-  from {
-    transform: translate(var(--fx), var(--fy));
-  }
-}
-</style>
+<style scoped src="./placed.css"></style>
