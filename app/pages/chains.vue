@@ -25,10 +25,6 @@ const kept = useLocalStorage('sett.chains', {
 })
 const { answer, busy, set } = useChainSetter()
 const answers = ref(false)
-const { column } = useFigures()
-/** A chain's numbers without their signs, its total last. */
-const written = (chain: readonly number[]): readonly string[] =>
-  column([...chain.map(Math.abs), total(chain)].map(String))
 
 const lesson = computed(() => lessonOf(kept.value.lesson) ?? LESSONS[0]!)
 const title = (id: string): string => {
@@ -85,7 +81,6 @@ onMounted(() => setThem(false))
 
 const chains = computed(() => (answer.value && 'chains' in answer.value ? answer.value.chains : null))
 const trouble = computed(() => (answer.value && 'refused' in answer.value ? answer.value.refused : ''))
-const total = (chain: readonly number[]): number => chain.reduce((a, b) => a + b, 0)
 const counted = computed(() => {
   const all = chains.value
   if (!all || all.chains.length === 0) return ''
@@ -212,23 +207,7 @@ useHead({ title: 'Chains for a bead rule – Sett' })
           <button type="button" class="stone-button" @click="sheet">Print</button>
         </div>
       </header>
-      <ol v-if="chains && chains.chains.length > 0" class="sheets learner" :style="{ '--terms': kept.terms }">
-        <li v-for="(chain, i) in chains.chains" :key="chain.join()">
-          <button
-            type="button"
-            class="number"
-            :aria-label="`Work ${pretty(chainText(chain))} at the bench`"
-            @click="work(i)"
-          >
-            {{ i + 1 }}
-          </button>
-          <span v-for="(n, j) in chain" :key="j" class="term"
-            ><i>{{ j === 0 ? '' : n < 0 ? '−' : '+' }}</i
-            >{{ written(chain)[j] }}</span
-          >
-          <span class="sum">{{ answers ? written(chain).at(-1) : '\u00a0' }}</span>
-        </li>
-      </ol>
+      <ChainSheets v-if="chains && chains.chains.length > 0" :chains="chains.chains" :answers="answers" @work="work" />
       <p v-else-if="!busy && !trouble" class="none">No chain can be set.</p>
     </section>
   </div>
@@ -319,49 +298,6 @@ legend {
   display: grid;
   gap: 6px;
 }
-.sheets {
-  list-style: none;
-  margin: 0;
-  padding: 18px;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));
-  gap: 20px 18px;
-  font-size: 1.6rem;
-}
-.sheets li {
-  display: grid;
-  justify-items: end;
-  align-content: start;
-  background: var(--sheet);
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  padding: 2px 12px 4px;
-  break-inside: avoid;
-}
-.number {
-  justify-self: start;
-  margin: 2px 0 0 -8px;
-  min-width: 44px;
-  min-height: 44px;
-  border: 0;
-  border-radius: 4px;
-  background: transparent;
-  font: 400 1rem var(--ui);
-  text-decoration: underline;
-  cursor: pointer;
-}
-.term i {
-  font-style: normal;
-  display: inline-block;
-  width: 1.3em;
-  text-align: center;
-}
-.sum {
-  border-top: 3px solid var(--ink);
-  min-width: 4.5rem;
-  text-align: right;
-  font-weight: 700;
-}
 .none {
   padding: 18px;
   font-size: 1.2rem;
@@ -389,12 +325,6 @@ legend {
   .set header {
     position: static;
     background: none;
-  }
-  .sheets {
-    grid-template-columns: repeat(5, 1fr);
-  }
-  .number {
-    text-decoration: none;
   }
 }
 </style>

@@ -1,11 +1,5 @@
 import { defineStore } from 'pinia'
-import type {
-  Refusal,
-  AbacusChoices,
-  Bench,
-  Mode,
-  PlanRequest,
-  RepresentationId} from '../../core/index';
+import type { Refusal, AbacusChoices, Bench, Mode, PlanRequest, RepresentationId } from '../../core/index'
 import {
   ahead,
   attempt,

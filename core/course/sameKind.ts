@@ -1,6 +1,6 @@
 import { valueOf, type Numeral } from '../number/numeral'
 import { compare, isWhole, sign, ZERO, type Exact } from '../number/exact'
-import { features, featuresOf } from '../problem/features'
+import { features, featuresOf, sameFeatures } from '../problem/features'
 import { decimalsIn, printProblem, totals, WORKED, type Problem, type Term } from '../problem/problem'
 import { seeded, between, type Random } from './random'
 
@@ -33,7 +33,7 @@ export function sameKind(
   soFar: (part: Problem) => boolean = () => true,
 ): Problem | undefined {
   const decimals = decimalsIn(problem)
-  const wanted = features(problem).map((f) => JSON.stringify(f))
+  const wanted = features(problem)
   const random = seeded(seed)
   const used = new Set([printProblem(problem), ...avoid])
   const reached = totals(problem)
@@ -51,7 +51,7 @@ export function sameKind(
       if (operation === '/' && value === ZERO) continue
       const next = WORKED[operation](total, value)
       if ((compare(next, ZERO) < 0 && !below) || (operation === '/' && isWhole(next) !== comesOut)) continue
-      if (JSON.stringify(featuresOf(total, term, decimals)) !== wanted[i]) continue
+      if (!sameFeatures(featuresOf(total, term, decimals), wanted[i]!)) continue
       if (soFar({ ...part, terms: [...part.terms, term] })) return { term, total: next }
     }
     return undefined

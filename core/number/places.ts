@@ -27,7 +27,7 @@ const NAMES = new Map<Place, readonly [string, string]>([
 export function placeName(place: Place, count = 2): string {
   const names = NAMES.get(place)
   if (!names) throw new Error(`no name for the place 10^${place}`)
-  return names[count === 1 ? 0 : 1]
+  return names[Math.abs(count) === 1 ? 0 : 1]
 }
 
 /** The place that a name (`ten`, `tens`, `unit`, `units`) stands for, or undefined. */

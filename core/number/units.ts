@@ -1,7 +1,7 @@
 import { compare, divide, exact, isWhole, sign, sumOf, timesIn, toCount, ZERO, type Exact } from './exact'
 import type { Numeral } from './numeral'
 import { Refusal } from '../refusal'
-import { BRITISH, partsName } from './words'
+import { BRITISH, formOf, partsName } from './words'
 import { placeName, placeOfUnit, unitOf, type Counts, type Place } from './places'
 
 /** So many pieces of one worth: `{ count: 7, unit: '1' }` is seven ones. */
@@ -162,12 +162,13 @@ export const rungOf = (units: Units, unit: Exact): Rung | undefined => ladderOf(
 
 /** What one piece of a kind is called in a material, or several. `ones` is the class's word for ones. */
 export function pieceName(unit: Exact, count: number, units: Units | undefined, ones: Name = ['one', 'ones']): string {
-  const several = Math.abs(count) === 1 ? 0 : 1
   const own = units?.names?.[unit]
-  if (own) return own[several]
-  if (unit === '1') return ones[several]
+  if (own) return formOf(count, own)
+  if (unit === '1') return formOf(count, ones)
   const place: Place | undefined = placeOfUnit(unit)
-  if (place !== undefined) return placeName(place, several === 0 ? 1 : 2)
+  if (place !== undefined) return placeName(place, count)
   const part = /^(-?)1\/(\d+)$/.exec(unit)
-  return part ? `${part[1] ? 'minus ' : ''}${partsName(BigInt(part[2]!), BRITISH, several === 1)}` : unit
+  return part
+    ? `${part[1] ? 'minus ' : ''}${formOf(count, [partsName(BigInt(part[2]!), BRITISH, false), partsName(BigInt(part[2]!), BRITISH, true)])}`
+    : unit
 }

@@ -93,3 +93,9 @@ export function inWords(value: Exact, style: NumberWords = BRITISH): string {
 
 /** A sentence begins with a capital letter. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+const PLURAL = new Intl.PluralRules('en-GB')
+
+/** One of a thing, or several: the form of its name for so many. */
+export const formOf = (count: number, [one, several]: readonly [string, string]): string =>
+  PLURAL.select(Math.abs(count)) === 'one' ? one : several

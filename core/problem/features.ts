@@ -40,3 +40,13 @@ export function featuresOf(total: Exact, { operation, number }: Term, decimals: 
   }
   return { operation, digits: [above.length, below.length], exchanges, acrossZero }
 }
+
+const alike = (a: readonly number[], b: readonly number[]): boolean =>
+  a.length === b.length && a.every((n, i) => n === b[i])
+
+/** Whether two operations ask the same of the learner. */
+export const sameFeatures = (a: TermFeatures, b: TermFeatures): boolean =>
+  a.operation === b.operation &&
+  alike(a.digits, b.digits) &&
+  alike(a.exchanges, b.exchanges) &&
+  alike(a.acrossZero, b.acrossZero)

@@ -88,7 +88,7 @@ try {
   let [tried, noticed] = [0, 0]
   while (Date.now() < until && all.length > 0) {
     const mutant = all.splice(Math.floor(random() * all.length), 1)[0]!
-    const text = readFileSync(mutant.fileName, 'utf8')
+    const text = readFileSync(join(tree, mutant.fileName), 'utf8')
     writeFileSync(join(tree, mutant.fileName), mutated(text, mutant))
     const survives = passes(tree)
     writeFileSync(join(tree, mutant.fileName), text)

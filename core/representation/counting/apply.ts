@@ -1,13 +1,14 @@
+import { formOf } from '../../number/words'
 import { Refusal } from '../../refusal'
 import { inUse, showing, stepSize, type CountingMove, type CountingState, type Material } from './state'
 
-const plural = (n: number, [one, many]: readonly [string, string]): string => (n === 1 ? one : many)
+const AS = ['is', 'are'] as const
 
 function spend(s: CountingState, m: Material, count: number): void {
   const left = s.room - inUse(s)
   if (count > left)
     throw new Refusal(
-      `There ${left === 1 ? 'is' : 'are'} ${left === 0 ? 'no' : left} ${plural(left, m.thing)} left; ${count} ${count === 1 ? 'is' : 'are'} wanted.`,
+      `There ${formOf(left, AS)} ${left === 0 ? 'no' : left} ${formOf(left, m.thing)} left; ${count} ${formOf(count, AS)} wanted.`,
       m.stores ? 'Keep what is counted in the head and begin again: store.' : '',
     )
 }
@@ -36,12 +37,12 @@ export function apply(m: Material, s: CountingState, move: CountingMove): Counti
       return { ...s, apart: s.apart + move.count }
     case 'join':
       if (move.count > s.apart)
-        throw new Refusal(`Only ${s.apart} ${plural(s.apart, m.thing)} are set apart; ${move.count} are wanted.`)
+        throw new Refusal(`Only ${s.apart} ${formOf(s.apart, m.thing)} are set apart; ${move.count} are wanted.`)
       return { ...s, apart: s.apart - move.count, out: s.out + move.count }
     case 'take':
       if (move.count > s.out)
         throw new Refusal(
-          `There ${s.out === 1 ? 'is' : 'are'} ${s.out === 0 ? 'no' : `only ${s.out}`} ${plural(s.out, m.thing)} out; ${move.count} ${move.count === 1 ? 'is' : 'are'} wanted.`,
+          `There ${formOf(s.out, AS)} ${s.out === 0 ? 'no' : `only ${s.out}`} ${formOf(s.out, m.thing)} out; ${move.count} ${formOf(move.count, AS)} wanted.`,
         )
       return { ...s, out: s.out - move.count, taken: s.taken + move.count }
     case 'on':
@@ -57,12 +58,12 @@ export function apply(m: Material, s: CountingState, move: CountingMove): Counti
     case 'store': {
       if (!m.stores) throw new Refusal(`${m.title} keep nothing in the head.`)
       if (inUse(s) < s.room)
-        throw new Refusal(`There are ${s.room - inUse(s)} ${plural(s.room - inUse(s), m.thing)} left to use first.`)
+        throw new Refusal(`There are ${s.room - inUse(s)} ${formOf(s.room - inUse(s), m.thing)} left to use first.`)
       return { ...s, stored: s.stored + s.out + s.counted, out: 0, counted: 0 }
     }
     case 'recall': {
       if (s.stored === 0) throw new Refusal('Nothing is kept in the head.')
-      if (inUse(s) > 0) throw new Refusal(`There are ${inUse(s)} ${plural(inUse(s), m.thing)} out still.`)
+      if (inUse(s) > 0) throw new Refusal(`There are ${inUse(s)} ${formOf(inUse(s), m.thing)} out still.`)
       return { ...s, stored: s.stored - s.room, out: s.room }
     }
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Finger, FINGERS, type Mode } from '../../../../core/index'
+import { type Finger, FINGERS, formOf, type Mode } from '../../../../core/index'
 import { tensAndOnes, type NinesState } from '../../../../core/representation/nines/nines'
 import type { FingerLook } from '../counting/TwoHands.vue'
 
@@ -18,7 +18,7 @@ const fold = (n: number): void => emit('move', n === props.state.folded ? `unfol
 const read = computed(() => (props.state.folded === null ? null : tensAndOnes(props.state.folded)))
 /** In Alone the learner counts the fingers; nothing is given away. */
 const counts = computed(() => props.mode !== 'alone' && read.value)
-const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
+const plural = (n: number, one: string): string => `${n} ${formOf(n, [one, `${one}s`])}`
 const described = computed(() =>
   read.value
     ? `finger ${props.state.folded} is folded, ${plural(read.value.tens, 'finger')} before it, ${plural(read.value.ones, 'finger')} after it`
