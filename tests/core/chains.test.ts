@@ -139,7 +139,7 @@ describe('what is set', () => {
       }),
       { numRuns: 30 },
     )
-    expect(seen).toBeGreaterThan(30)
+    expect(seen).toBeGreaterThan(10)
   })
 
   test('the same seed sets the same chains, another seed others', () => {
