@@ -4,7 +4,6 @@ import { exact, ZERO } from '../../core/number/exact'
 import { AMERICAN, BRITISH, inWords } from '../../core/number/words'
 import { plan } from '../../core/index'
 import { predictionOf } from '../../core/speech/predict'
-import { blocks } from '../../core/representation/blocks/blocks'
 
 test.each([
   ['0', 'nought', 'zero'],
