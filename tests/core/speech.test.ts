@@ -1,4 +1,4 @@
-import { EXCHANGE_WORDS } from '../../core/choices'
+import { EXCHANGE_WORDS, WORD_SETS } from '../../core/choices'
 import { inEnglish, packOf } from '../../core/speech/words'
 import { exact, ZERO } from '../../core/number/exact'
 import { AMERICAN, BRITISH, inWords } from '../../core/number/words'
