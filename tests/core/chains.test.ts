@@ -139,7 +139,7 @@ describe('what is set', () => {
       }),
       { numRuns: 30 },
     )
-    expect(seen).toBeGreaterThan(10)
+    expect(seen).toBeGreaterThan(5)
   })
 
   test('the same seed sets the same chains, another seed others', () => {
