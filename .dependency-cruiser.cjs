@@ -2,7 +2,7 @@
 const floors = [
   'number',
   'problem',
-  'act',
+  'act|mistakes',
   'representation|way|speech',
   'plan',
   'record',

@@ -28,6 +28,29 @@ export interface Choices {
   readonly columnMethod: boolean
   /** How the abacus is worked. */
   readonly abacus: AbacusChoices
+  /** How numbers below nought are worked. */
+  readonly signed: SignedChoices
+}
+
+export const OWN_SIGNS = ['brackets', 'raised'] as const
+export const STORIES = ['none', 'tower', 'tokens', 'lamp'] as const
+
+/** How a class works with plus and minus (practice, section 10; common practice, no source). */
+export interface SignedChoices {
+  /** How many zero pairs are brought in where too few lie there: just enough, or as many as are taken. */
+  readonly bring: 'enough' | 'number'
+  /** Whether pairs are cleared away once they are lined up, or left standing. */
+  readonly pairs: 'clear' | 'stand'
+  /** On the line: whether one stands at the first number, or its arrow comes from nought. */
+  readonly from: 'first' | 'nought'
+  /** Whether the marks of the line have their numbers. */
+  readonly marks: 'labelled' | 'blank'
+  /** How a number's own sign is drawn: `−3 − (−5)`, or raised: `⁻3 − ⁻5`. */
+  readonly ownSign: (typeof OWN_SIGNS)[number]
+  /** What plus and minus are told as: steps of the tower, tokens owned and owed, the charge of a lamp. */
+  readonly story: (typeof STORIES)[number]
+  /** Whether a guess is asked for first. */
+  readonly estimate: boolean
 }
 
 /** How a class works its abacus (practice, section 9; common practice, no source). */
@@ -142,6 +165,15 @@ export const DEFAULT_CHOICES: Choices = {
     hands: 'right',
     names: 'complement',
     frameBeads: 9,
+  },
+  signed: {
+    bring: 'enough',
+    pairs: 'clear',
+    from: 'first',
+    marks: 'labelled',
+    ownSign: 'brackets',
+    story: 'none',
+    estimate: false,
   },
 }
 

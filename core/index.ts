@@ -29,7 +29,10 @@ export {
   MINUS_WORDS,
   NEGATIVES,
   ONES_WORDS,
+  OWN_SIGNS,
   PLUS_WORDS,
+  type SignedChoices,
+  STORIES,
   withDefaults,
   WORD_SETS,
   type Words,
@@ -41,13 +44,14 @@ export { printExact, printNumeral, valueOf } from './number/numeral'
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'
 export { listed, type Trail } from './number/trail'
 export { pieceName, type Pieces, type Units } from './number/units'
+export { procedureFor, PROCEDURES } from './mistakes/index'
 export { capital, formOf } from './number/words'
 export { onPage } from './plan/lines'
 export { plan, type Plan, type PlanStep, standingFor } from './plan/plan'
 export { type PlanRequest, type Setup, setUp } from './plan/setup'
 export { tellingOf } from './plan/telling'
 export { parseProblem } from './problem/parse'
-export { answer, decimalsIn, MAX_PROBLEM_LENGTH, printProblem, type Problem, totals } from './problem/problem'
+export { answer, decimalsIn, hasBelow, MAX_PROBLEM_LENGTH, printProblem, type Problem, totals } from './problem/problem'
 export { ahead, nextAct, nextMoves } from './record/ahead'
 export type { Bench, Mode, Moment, Stone } from './record/moment'
 export { enter, openBench } from './record/bench'
@@ -63,7 +67,7 @@ export { printCounts } from './representation/text'
 export { type BeadDetail, detailOf, moveInWords, ruleName } from './speech/beads'
 export { sayMatch } from './speech/match'
 export { sayOpening } from './speech/opening'
-export { type Prediction, predictionOf } from './speech/predict'
+export { directionReason, fieldOf, type Prediction, predictionOf, SIGN_FIELDS, type SignField } from './speech/predict'
 export { askInWords, labelOf, sayAct } from './speech/say'
 export { inEnglish, spokenList, packOf, pretty, say, sayNumeral, type WordPack } from './speech/words'
 export { wayById, waysOf } from './way/index'

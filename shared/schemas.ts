@@ -8,7 +8,9 @@ import {
   MINUS_WORDS,
   NEGATIVES,
   ONES_WORDS,
+  OWN_SIGNS,
   PLUS_WORDS,
+  STORIES,
   REPRESENTATION_IDS,
   WAY_IDS,
   WORD_SETS,
@@ -105,6 +107,17 @@ const hands = {
       hands: oneOf(['right', 'left', 'both']).default('right'),
       names: complementNames.default('complement'),
       frameBeads: z.union([z.literal(9), z.literal(10)], 'A rod has nine or ten beads.').default(9),
+    })
+    .prefault({}),
+  signed: z
+    .strictObject({
+      bring: oneOf(['enough', 'number']).default('enough'),
+      pairs: oneOf(['clear', 'stand']).default('clear'),
+      from: oneOf(['first', 'nought']).default('first'),
+      marks: oneOf(['labelled', 'blank']).default('labelled'),
+      ownSign: oneOf(OWN_SIGNS).default('brackets'),
+      story: oneOf(STORIES).default('none'),
+      estimate: z.boolean('Guessed first or not is wanted.').default(false),
     })
     .prefault({}),
 }

@@ -21,6 +21,8 @@ import type { BeadRule } from './beads'
  * - `exchange`: pieces for others of the same worth, of any number of kinds on either side; also for none, where what comes or goes
  *   is worth nothing together.
  * - `share`: to each of so many the same pieces are dealt, which so go from what is there.
+ * - `rewrite`: what is asked is written another way, or a part of the working is written aside; both sides are worth the same, and
+ *   nothing changes.
  * - `read`: what is there is read as a number (which may be misread); of a sharing, how many each has, and what is left over.
  *
  * `parts` are smaller acts that together are this one; their changes add up to its change.
@@ -51,6 +53,7 @@ export type Act =
   | { readonly kind: 'split' | 'gather'; readonly whole: Exact; readonly parts: readonly Exact[] }
   | ExchangeAct
   | ShareAct
+  | RewriteAct
   | {
       readonly kind: 'read'
       readonly value: Exact
@@ -73,6 +76,26 @@ export interface ShareAct {
   readonly each: readonly Pieces[]
   readonly among: Exact
 }
+
+/** Numbers one after another as a line has them, each with the operation before it; the first with `+`. */
+export type Sum = readonly { readonly operation: Sign; readonly number: Exact }[]
+
+/**
+ * By which rule something is written another way: taking away is adding the opposite; numbers change places; sizes are added, or the
+ * smaller is taken from the greater (practice, section 10; common practice, no source).
+ */
+export type RewriteRule = 'opposite' | 'commute' | 'same-signs' | 'different-signs'
+
+export interface RewriteAct {
+  readonly kind: 'rewrite'
+  readonly left: Sum
+  readonly right: Sum
+  readonly rule: RewriteRule
+}
+
+/** A sum in plain ASCII arithmetic: `-14 + 50`, `8 - -4`. */
+export const printSum = (sum: Sum): string =>
+  sum.map(({ operation, number }, i) => (i === 0 ? printExact(number) : `${operation} ${printExact(number)}`)).join(' ')
 
 /** A count begun in equal steps; just one of `to` and `times` is not null. */
 export interface BeginAct {
@@ -104,6 +127,7 @@ export function change(act: Act): Exact {
     case 'split':
     case 'gather':
     case 'exchange':
+    case 'rewrite':
     case 'read':
       return ZERO
   }

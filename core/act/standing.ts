@@ -1,8 +1,17 @@
 import { add, compare, divide, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
 import { valueOf, type Numeral } from '../number/numeral'
-import { addPieces, opposite, piecesFor, piecesOfNumeral, worthOf, type Pieces, type Units } from '../number/units'
+import {
+  addPieces,
+  opposite,
+  pairPieces,
+  piecesFor,
+  piecesOfNumeral,
+  worthOf,
+  type Pieces,
+  type Units,
+} from '../number/units'
 import { answer, quotientOf, type Problem, type Sign } from '../problem/problem'
-import { change, goalOf, inUnits, type Act, type BeginAct } from './act'
+import { change, goalOf, inUnits, type Act, type BeginAct, type RewriteRule } from './act'
 
 /** What the work is after. Each says by itself how much is still owed. */
 export type Aim =
@@ -37,6 +46,8 @@ export interface Standing {
   /** How many of the numbers begun have been parted, and whether what stands has been gathered into one number again. */
   readonly parted: number
   readonly gathered: boolean
+  /** By which rules what is asked was written another way, since a number was last asked or worked in. */
+  readonly rewritten: readonly RewriteRule[]
   /** The last reading, until something changes after it; of a sharing, how many each has, and what was said to be left over. */
   readonly read: Exact | null
   readonly remainder: Exact | null
@@ -49,6 +60,9 @@ function inPieces(value: Exact, units: Units, numeral?: Numeral): readonly Piece
   return sign(value) < 0 ? opposite(inPieces(negate(value), units)) : [{ count: 1, unit: value }]
 }
 
+/** The zero pairs that are asked for with the first number, where a material has pieces of both signs. */
+const pairsOf = ({ pairs }: Problem, units: Units): readonly Pieces[] => (pairs ? pairPieces(pairs, units) : [])
+
 export function standingAtStart(problem: Problem, units: Units): Standing {
   return {
     units,
@@ -59,9 +73,10 @@ export function standingAtStart(problem: Problem, units: Units): Standing {
     doing: 'lay',
     laid: false,
     unposed: ZERO,
-    left: inPieces(valueOf(problem.first), units, problem.first),
+    left: addPieces(inPieces(valueOf(problem.first), units, problem.first), pairsOf(problem, units)),
     parted: 0,
     gathered: true,
+    rewritten: [],
     read: null,
     remainder: null,
   }
@@ -132,6 +147,8 @@ export function stand(problem: Problem, s: Standing, made: Act): Standing {
         read: null,
       }
     }
+    case 'rewrite':
+      return { ...s, rewritten: [...s.rewritten, act.rule], read: null }
     case 'split':
       return { ...s, parted: s.begun }
     case 'gather':
@@ -155,6 +172,7 @@ export function stand(problem: Problem, s: Standing, made: Act): Standing {
         held: whole(value, held),
         left: whole(worthOf(left), left),
         gathered: act.kind === 'lay' || !act.pieces,
+        rewritten: [],
         read: null,
       }
     }
@@ -181,6 +199,7 @@ function pose(problem: Problem, s: Standing, operation: Sign, amount: Exact): St
     doing: operation,
     unposed: subtract(number, amount),
     left: termDone(s) ? pieces : addPieces(s.left, pieces),
+    rewritten: [],
     read: null,
   }
 }

@@ -44,6 +44,15 @@ export const SIGNED: Units = {
   names: { '1': ['plus', 'pluses'], '-1': ['minus', 'minuses'] },
 }
 
+/** So many zero pairs: a plus and a minus each; none in a material that has not both. */
+export const pairPieces = (count: number, { worths }: Units): readonly Pieces[] =>
+  worths.includes(exact(1)) && worths.includes(exact(-1))
+    ? [
+        { count, unit: exact(1) },
+        { count, unit: exact(-1) },
+      ]
+    : []
+
 /** A whole and equal parts of it: `parts(2, 4, 8)` is wholes, halves, fourths and eighths. */
 export const parts = (...denominators: readonly number[]): Units => ({
   worths: [exact(1), ...[...denominators].sort((a, b) => a - b).map((n) => exact(`1/${n}`))],

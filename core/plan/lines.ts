@@ -1,4 +1,5 @@
 import { change, isMaking, type Act } from '../act/act'
+import type { SignedChoices } from '../choices'
 import { divide, ZERO, type Exact } from '../number/exact'
 import { printExact } from '../number/numeral'
 import { placeName, placeOfUnit, unitOf, type Place } from '../number/places'
@@ -69,11 +70,12 @@ function sequence(lines: Trail<Line>): string {
 export function write(
   page: EquationsState,
   act: Act,
+  ownSign?: SignedChoices['ownSign'],
 ): { readonly page: EquationsState; readonly lines: readonly WrittenLine[] } {
   const next = equations.write(page, act)
   const lines = since(next.lines, page.lines).map(({ text, act: made }): WrittenLine => {
     if (made.kind === 'count') return { text: sequence(next.lines) }
-    return text.includes(' = ') ? { text: pretty(text), equation: text } : { text: pretty(text) }
+    return text.includes(' = ') ? { text: pretty(text, ownSign), equation: text } : { text: pretty(text, ownSign) }
   })
   return { page: next, lines: [...lines, ...ruleLine(act)] }
 }

@@ -7,6 +7,8 @@ import { equations } from '../representation/equations/equations'
 import { performIn, type RepresentationId } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
 import { sayAct } from '../speech/say'
+import { storyOf } from '../speech/story'
+import { packOf } from '../speech/words'
 import { nextOf } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
@@ -83,10 +85,15 @@ export function plan(request: PlanRequest): Plan {
     const own = performIn(main, before, act)
     const followed = follow(setup, here, [act], { on: main.id, moves: own })
     here = followed
-    const said = [columnAloud(setup, act), sayAct(act, standing.value, tellingOf(setup, standing)), how]
+    const said = [
+      columnAloud(setup, act),
+      sayAct(act, standing.value, tellingOf(setup, standing)),
+      storyOf(act, standing.value, choices.signed.story, packOf(choices.words)),
+      how,
+    ]
       .filter((t) => t !== '')
       .join(' ')
-    const written = write(page, act)
+    const written = write(page, act, choices.signed.ownSign)
     const lines = columnLines(setup, before, act, written.lines)
     page = written.page
     standing = stand(setup.worked, standing, act)

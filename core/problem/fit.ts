@@ -6,10 +6,12 @@ import { decimalsIn, isChain, totals, type Problem } from './problem'
 
 /**
  * The sorts of ways: by kinds that are exchanged (`places`); numbers parted into kinds and gathered again (`parts`); numbers worked
- * whole; things counted one by one; the trick of the nines; beads on rods; or pieces dealt out to so many (`sharing`). A material says
+ * whole; things counted one by one; the trick of the nines; beads on rods; or pieces dealt out to so many (`sharing`); plus and
+ * minus ones that make zero pairs (`pairs`); arrows along a line (`arrows`); or the rule of signs in writing (`signs`). A material says
  * for which of them its hands are made.
  */
-export type Sort = 'places' | 'parts' | 'whole' | 'counting' | 'nines' | 'beads' | 'sharing'
+export type Sort =
+  'places' | 'parts' | 'whole' | 'counting' | 'nines' | 'beads' | 'sharing' | 'pairs' | 'arrows' | 'signs'
 
 /** Whether a material can hold a problem; where it cannot, why, in words, and which representations could. */
 export type Fit =
@@ -32,11 +34,16 @@ export interface WholeLimits {
   readonly numbers?: number
   /** Whether totals on the way may fall below nought. */
   readonly below?: boolean
+  /** Whether numbers and totals of either sign are at home on it. */
+  readonly signed?: boolean
   /** Whether it also multiplies and divides. */
   readonly groups?: boolean
   /** Representations that go further. */
   readonly instead: readonly RepresentationId[]
 }
+
+/** What shows numbers below nought. */
+const BELOW: readonly RepresentationId[] = ['signed', 'line', 'openline', 'signs']
 
 /** As many numbers as one page of work holds. */
 const PAGE = 12
@@ -57,6 +64,7 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
     why: capital(why),
     instead,
   })
+  if (problem.pairs) return no(`${limits.name} has no zero pairs: plus and minus counters have.`, ['signed'])
   if (problem.groups)
     return no(`${limits.name} works numbers one after another; it does not add equal groups together.`, [])
   if (!isChain(problem) && !limits.groups)
@@ -74,20 +82,21 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
       if (!limits.decimals) return no(`${text} is not a whole number, and ${limits.name} shows whole numbers only.`, [])
       return no(`${text} goes beyond ${limits.name}: it has ${limits.decimals} places after the point.`, [])
     }
-    if (sign(value) < 0 && limits.below)
+    if (sign(value) < 0 && limits.below && !limits.signed)
       return no(
         `${text} is below nought. On ${limits.name} a total may come there, but a number is set from nought up: ask ${fromNoughtUp(problem)}.`,
-        [],
+        BELOW,
       )
-    if (sign(value) < 0) return no(`${text} is below nought, and ${limits.name} shows nothing below nought.`, [])
-    if (compare(value, greatest) > 0)
+    if (sign(value) < 0 && !limits.signed)
+      return no(`${text} is below nought, and ${limits.name} shows nothing below nought.`, BELOW)
+    if (compare(sizeOf(value), greatest) > 0)
       return no(`${limits.name} holds ${most} at most: ${limits.because}; ${text} is more.`, limits.instead)
   }
   for (const [step, total] of totals(problem).entries()) {
-    if (compare(total, ZERO) < 0 && !limits.below)
+    if (compare(total, ZERO) < 0 && !limits.below && !limits.signed)
       return no(
         `At number ${step + 1} of the chain the total is ${total}, below nought, and ${limits.name} shows nothing below nought.`,
-        ['abacus'],
+        [...BELOW, 'abacus'],
       )
     if (compare(sizeOf(total), greatest) > 0)
       return no(`the total comes to ${total}; ${limits.name} holds ${most} at most: ${limits.because}.`, limits.instead)

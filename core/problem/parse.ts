@@ -54,6 +54,22 @@ const WORDS: Readonly<Record<string, Operation>> = {
 }
 const PHRASE = /\p{L}+(?:\s+\p{L}+)?/uy
 
+/** Numbers that are said in words where pairs are asked for. */
+const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
+/** More pairs than any mat has room for are no pairs asked for. */
+const MOST_PAIRS = 20
+const PAIRED = /^\s*([+−–-]?\d{1,9})\s*,?\s*(?:shown\s+)?with\s+(\d{1,3}|[a-z]+)\s+(?:zero\s+)?pairs?\s*$/i
+
+/** One number to be set out with zero pairs (`4 with 3 pairs`), or undefined where it is something else. @throws Refusal for too many. */
+function withPairs(text: string): Problem | undefined {
+  const [, number, said] = PAIRED.exec(text) ?? []
+  if (number === undefined || said === undefined) return undefined
+  const pairs = /^\d/.test(said) ? Number(said) : SMALL.indexOf(said.toLowerCase())
+  if (pairs < 1 || pairs > MOST_PAIRS)
+    throw new Refusal(`“${said}” is no number of pairs to set out.`, `From 1 to ${MOST_PAIRS}, like 4 with 3 pairs.`)
+  return { first: parseNumeral(number.replace(/^[−–]/, '-').replace(/^\+/, '')), terms: [], pairs }
+}
+
 /** The asking side of what was typed: without `=`, `= ?` or `equals` at its end. */
 function askingSide(text: string): string {
   let end = text.length
@@ -236,7 +252,8 @@ function sumOfGroups(all: readonly Item[]): Problem {
  * @throws Refusal with the span of the first trouble; where two things could be meant, with both of them to choose from.
  */
 export function parseProblem(text: string): Problem {
-  const asking = askingSide(text)
+  // A small raised sign is the number's own.
+  const asking = askingSide(text.replace(/⁻\s*(\d[\d,.]*(?:\/\d+)?)/gu, '(-$1)'))
   if (asking.trim() === '')
     throw new Refusal('There is no problem yet.', 'Type one, like 52 − 37.', { at: 0, length: 0 })
   const digits = text.match(/\d+/g)?.reduce((n, run) => Math.max(n, run.length), 0) ?? 0
@@ -248,6 +265,8 @@ export function parseProblem(text: string): Problem {
       'Ask a shorter problem.',
       { at: MAX_PROBLEM_LENGTH, length: text.length - MAX_PROBLEM_LENGTH },
     )
+  const paired = withPairs(asking)
+  if (paired) return paired
   const read = tokens(asking)
   askWhich(read)
   const all = items(read)

@@ -28,6 +28,8 @@ export interface Problem {
   readonly terms: readonly Term[]
   /** Of a sum of equal groups: how each of its numbers is written, the first included. */
   readonly groups?: readonly Group[]
+  /** So many zero pairs lie with the one number when it is set out: `4 with 3 pairs`. */
+  readonly pairs?: number
 }
 
 /** How long a typed problem may be before Sett stops reading, in characters. */
@@ -36,7 +38,8 @@ export const MAX_PROBLEM_LENGTH = 1500
 export const MAX_NUMBERS = 100
 
 /** The problem as plain text that `parseProblem` (problem/parse.ts) reads back to the same Problem. */
-export function printProblem({ first, terms, groups }: Problem): string {
+export function printProblem({ first, terms, groups, pairs }: Problem): string {
+  if (pairs) return `${printNumeral(first)} with ${pairs} ${pairs === 1 ? 'pair' : 'pairs'}`
   // A fraction alone stands in brackets, since 3/8 by itself could be a division.
   if (terms.length === 0 && first.form === 'fraction' && !groups) return `(${printNumeral(first)})`
   const text = (number: Numeral, i: number): string => {
@@ -68,6 +71,10 @@ export const decimalsIn = (problem: Problem): number =>
 /** Whether a problem is a chain of adding and taking away. */
 export const isChain = (problem: Problem): boolean =>
   !problem.groups && problem.terms.every((t) => t.operation === '+' || t.operation === '-')
+
+/** Whether some number, or some total on the way, is below nought. */
+export const hasBelow = (problem: Problem): boolean =>
+  [...totals(problem), ...problem.terms.map((t) => valueOf(t.number))].some((n) => sign(n) < 0)
 
 /** What a division comes to: how many each, and how many are left over; of whole numbers from nought up. */
 export interface Quotient {

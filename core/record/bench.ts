@@ -1,3 +1,4 @@
+import { parseNumeral, valueOf } from '../number/numeral'
 import { extended, START } from '../number/trail'
 import { standingFor } from '../plan/plan'
 import { besideOf, secondOf, setUp, type PlanRequest, type Setup } from '../plan/setup'
@@ -27,6 +28,7 @@ function emptyMoment(setup: Setup): Moment {
     page: equations.start(worked, choices, beside),
     stones: START,
     second: null,
+    guess: null,
     open: null,
   }
 }
@@ -74,10 +76,18 @@ function redo(bench: Bench, entry: Entry): Bench {
   return { ...next, log: extended(bench.log, entry) }
 }
 
+/** Keeps a guess, to be held against the answer once it is read. Another one takes its place until then. */
+function guess({ now }: Bench, move: string): Moment {
+  if (now.standing.read !== null) throw new Refusal('The answer is read already.', 'A guess comes before it.')
+  const value = valueOf(parseNumeral(move.slice('guess'.length).trim().replace(/[−–⁻]/u, '-')))
+  return { ...now, guess: value }
+}
+
 function onBench(bench: Bench, move: string): Moment {
   if (move === 'ask') return ask(bench)
   if (move === 'go on') return goOn(bench)
-  throw new Refusal(`The bench has no move “${move}”.`, 'It knows ask, go on, undo and redo.')
+  if (/^guess\b/.test(move)) return guess(bench, move)
+  throw new Refusal(`The bench has no move “${move}”.`, 'It knows ask, go on, guess, undo and redo.')
 }
 
 /** A move on the bench's own representations, or on the second one. */

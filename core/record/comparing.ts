@@ -1,6 +1,6 @@
-import { inUnits, sameExchange, type Act, type AmountAct } from '../act/act'
+import { change, inUnits, printSum, sameExchange, type Act, type AmountAct } from '../act/act'
 import { stand } from '../act/standing'
-import { compare, ZERO, type Exact } from '../number/exact'
+import { compare, sign, sizeOf, ZERO, type Exact } from '../number/exact'
 import { countOf, samePieces } from '../number/units'
 import type { Setup } from '../plan/setup'
 import { nextOf } from '../way/index'
@@ -34,7 +34,9 @@ export function compareWithWay(
 function sameAct(a: Act, b: Act): boolean {
   // A number kept in the head is not one that lies there.
   if (isAmount(a) && isAmount(b) && (a.inHead ?? false) !== (b.inHead ?? false)) return false
-  if (isAmount(a) && isAmount(b) && (!a.pieces || !b.pieces)) return a.kind === b.kind && a.amount === b.amount
+  // A number worked whole: an arrow four up is just what taking away four below nought asks for.
+  if (isAmount(a) && isAmount(b) && (!a.pieces || !b.pieces))
+    return (a.kind === 'lay') === (b.kind === 'lay') && change(a) === change(b)
   return sameOfKind(a, b)
 }
 
@@ -63,6 +65,8 @@ function sameOfKind(a: Act, b: Act): boolean {
       return b.kind === 'count' && a.by === b.by && a.word === b.word
     case 'group':
       return b.kind === 'group' && a.count === b.count && a.size === b.size
+    case 'rewrite':
+      return b.kind === 'rewrite' && printSum(a.left) === printSum(b.left) && printSum(a.right) === printSum(b.right)
     case 'split':
     case 'gather':
       return b.kind === a.kind && a.whole === b.whole && samePlain(a.parts, b.parts)
@@ -75,7 +79,11 @@ function isPart(whole: Act, act: Act): boolean {
     return whole.operation === act.operation && compare(act.amount, whole.amount) < 0
   if (whole.kind === 'share' && act.kind === 'share')
     return whole.among === act.among && act.each.every((p) => countOf(whole.each, p.unit) >= p.count)
-  if (!isAmount(whole) || !isAmount(act) || whole.kind !== act.kind) return false
-  if (!whole.pieces || !act.pieces) return compare(act.amount, whole.amount) < 0
+  if (!isAmount(whole) || !isAmount(act) || (whole.kind === 'lay') !== (act.kind === 'lay')) return false
+  if (!whole.pieces || !act.pieces) {
+    const [all, some] = [change(whole), change(act)]
+    return sign(all) === sign(some) && compare(sizeOf(some), sizeOf(all)) < 0
+  }
+  if (whole.kind !== act.kind) return false
   return act.pieces.every((p) => countOf(whole.pieces!, p.unit) >= p.count)
 }

@@ -45,6 +45,8 @@ export interface Moment {
   readonly stones: Trail<Stone>
   /** The representation that is worked by hand besides, with moments of its own; null where there is none. */
   readonly second: Moment | null
+  /** What was guessed before it was worked; null where nothing was. */
+  readonly guess: Exact | null
   /** The stone still growing: what it grew from and the moves so far. */
   readonly open: { readonly on: RepresentationId; readonly moves: readonly unknown[]; readonly from: Moment } | null
 }
@@ -61,7 +63,7 @@ export interface HandMoves {
   readonly detail?: BeadDetail | null
 }
 
-/** One entry of a record: milliseconds since the start, where, and the move as text. On `bench`: `ask`, `go on`, `undo`, `redo`. */
+/** One entry of a record: milliseconds since the start, where, and the move as text. On `bench`: `ask`, `go on`, `guess -10`, `undo`, `redo`. */
 export interface Entry {
   readonly at: number
   readonly on: RepresentationId | 'bench'

@@ -1,6 +1,10 @@
-import type { Act, AmountAct } from '../act/act'
+import { change, type Act, type AmountAct } from '../act/act'
 import { allDone, owing, shareOf, stepsOf, type Standing } from '../act/standing'
-import { add, compare, divide, exact, negate, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
+import { add, compare, divide, exact, negate, sign, sizeOf, subtract, toCount, ZERO, type Exact } from '../number/exact'
+import { procedureFor } from '../mistakes/index'
+import { dropsSign, operationAsOwn } from '../mistakes/signed'
+import { countOf } from '../number/units'
+import type { Sort } from '../problem/fit'
 import { isAnswer, type Problem } from '../problem/problem'
 
 /** Slips in counting that practitioners know by name (practice, section 14; common practice, no source). */
@@ -24,6 +28,13 @@ export const SLIPS = {
   wrongFinger: 'folded the wrong finger',
   shareShort: 'stopped sharing out too early',
   shareMisread: 'read the wrong share, or what is left over',
+  pairAsTwo: 'counted a pair as two',
+  pairAsOne: 'counted a pair as one',
+  halfPair: 'brought in pairs and forgot the other half',
+  unlikeCleared: 'cleared unlike numbers of the two signs',
+  wrongWay: 'drew the arrow the wrong way',
+  arrowFromNought: 'started the second arrow at nought',
+  arrowApart: 'started an arrow where none ends',
   copied: 'copied the answer without its acts',
   falseLine: 'wrote a line that does not hold',
   misaligned: 'wrote the digits in the wrong columns',
@@ -35,6 +46,43 @@ export const SLIPS = {
   wrongRod: 'worked on the wrong rod',
 } as const
 
+/** What a slip is told from besides the acts: the question, as it was asked and as it is worked, and what the way has next. */
+interface Asked {
+  readonly asked: Problem
+  readonly worked: Problem
+  readonly next: Act | null
+  readonly sort: Sort
+}
+
+/** Slips of plus and minus: a half pair, a sign taken for another, an arrow the wrong way. */
+function slipInSigns([act, more]: readonly Act[], before: Standing, next: Act | null, sort: Sort): string {
+  if (more || !act || (act.kind !== 'join' && act.kind !== 'take') || before.begun < 2) return ''
+  if (sort === 'pairs') {
+    const [only, other] = act.pieces ?? []
+    if (!only || other) return ''
+    const brings = next?.kind === 'exchange' && next.from.length === 0
+    const adds = (act.kind === 'join') === (before.doing === '+')
+    if (brings && act.kind === 'join' && before.doing === '-' && only.unit !== owedUnit(before)) return ''
+    if (brings && act.kind === 'join') return SLIPS.halfPair
+    if (!adds || sign(owing(before)) === 0 || sign(act.amount) === sign(owing(before))) return ''
+    return before.doing === '-' && sign(act.amount) < 0 ? operationAsOwn.name : dropsSign.name
+  }
+  if (sort !== 'arrows' || !next || (next.kind !== 'join' && next.kind !== 'take')) return ''
+  return sign(change(act)) === -sign(change(next)) ? SLIPS.wrongWay : ''
+}
+
+/** Of which kind counters are still owed. */
+const owedUnit = (s: Standing): Exact | undefined => s.left[0]?.unit
+
+/** Pairs left standing that were counted with the rest, each as two or as one. */
+function pairsMiscounted(read: Exact, { held }: Standing): string {
+  const [plus, minus] = [countOf(held, exact(1)), countOf(held, exact(-1))]
+  if (plus <= 0 || minus <= 0) return ''
+  const size = toCount(sizeOf(read))
+  if (size === plus + minus) return SLIPS.pairAsTwo
+  return size === Math.max(plus, minus) ? SLIPS.pairAsOne : ''
+}
+
 /**
  * The slip in acts that led from one standing to another, by name; empty where there is none. An answer given before the work is
  * done is no misreading: `asked` is the problem as it was asked, `worked` as the way works it.
@@ -44,9 +92,11 @@ export function slipIn(
   before: Standing,
   now: Standing,
   last: Act | undefined,
-  { asked, worked }: { readonly asked: Problem; readonly worked: Problem },
+  { asked, worked, next, sort }: Asked,
 ): string {
   const act = acts.at(-1)
+  const ofSigns = slipInSigns(acts, before, next, sort)
+  if (ofSigns) return ofSigns
   const started = before.aim.kind === 'total' && before.begun === 1 && before.laid && sign(owing(before)) !== 0
   if (started && acts[0]?.kind === 'take') return SLIPS.wrongStart
   const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
@@ -56,7 +106,11 @@ export function slipIn(
   if (act?.kind === 'read') {
     if (act.value !== before.value) {
       const done = allDone(worked, before)
-      const slip = isAnswer(asked, act.value, act.remainder) ? '' : misreading(act.value, before, last)
+      if (isAnswer(asked, act.value, act.remainder)) return ''
+      const slip =
+        pairsMiscounted(act.value, before) ||
+        procedureFor(asked, act.value)?.name ||
+        misreading(act.value, before, last)
       return slip === SLIPS.misread && !done ? '' : slip
     }
     const left = sign(owing(before))

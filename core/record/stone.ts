@@ -1,5 +1,6 @@
 import type { Act } from '../act/act'
 import { stand, type Standing } from '../act/standing'
+import { add, negate, sizeOf, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { extended, listed } from '../number/trail'
 import { follow } from '../plan/follow'
@@ -17,7 +18,9 @@ import {
 } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
-import { packOf, say } from '../speech/words'
+import { storyOf } from '../speech/story'
+import { packOf, say, type WordPack } from '../speech/words'
+import { nextOf, wayById } from '../way/index'
 import { compareWithWay, isAmount } from './comparing'
 import { goesOn, judgedOf } from './judging'
 import { laidTooMuch, relaid, startsElsewhere } from './laying'
@@ -85,16 +88,18 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
   for (const act of acts) {
     said.push(columnAloud(setup, act))
     said.push(sayAct(act, standing.value, { ...tellingOf(setup, standing), where }))
+    said.push(storyOf(act, standing.value, setup.choices.signed.story, pack))
     if (acts.length === 1 && isWorked(act)) {
       const how = withRule(setup, from.states[setup.representation], act)
       said.push(how.say)
       detail = how.detail
     }
-    const written = write(page, act)
+    const written = write(page, act, setup.choices.signed.ownSign)
     page = written.page
     lines.push(...columnLines(setup, from.states[setup.representation], act, written.lines))
     standing = stand(setup.worked, standing, act)
   }
+  if (from.guess !== null && acts.at(-1)?.kind === 'read') said.push(guessed(from.guess, standing.value, pack))
   if (startsElsewhere(from, acts)) said.push(`The problem starts with ${say(valueOf(setup.worked.first), pack)}.`)
   if (hand.step === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))
   const before = from.standing.value
@@ -104,7 +109,15 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
     ...followed.states,
     ...(setup.all.includes('equations') && hand.on !== 'equations' ? { equations: page } : {}),
   }
-  const shared = { states, followers: followed.followers, standing, page, second: from.second, open: null }
+  const shared = {
+    states,
+    followers: followed.followers,
+    standing,
+    page,
+    second: from.second,
+    guess: from.guess,
+    open: null,
+  }
   if (acts.length === 0 && owed === '') return { ...shared, stones: from.stones }
   const stone: Stone = {
     on: hand.on,
@@ -125,6 +138,14 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
   return { ...shared, stones: extended(from.stones, stone) }
 }
 
+/** A guess held against what stands there in the end. */
+function guessed(guess: Exact, there: Exact, pack: WordPack): string {
+  const off = sizeOf(add(guess, negate(there)))
+  return off === ZERO
+    ? `Just as guessed: ${say(guess, pack)}.`
+    : `The guess was ${say(guess, pack)}: ${say(off, pack)} away.`
+}
+
 /** Whether an act is just what its rule makes of it, so that it can be told how it went; a reading is told too. */
 const isWorked = (act: Act): boolean =>
   act.kind === 'read' || act.kind === 'lay' || (isAmount(act) && act.rule !== undefined)
@@ -139,6 +160,8 @@ function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Stan
   return slipIn(acts, from.standing, standing, from.stones.last?.acts.at(-1), {
     asked: setup.problem,
     worked: setup.worked,
+    next: nextOf(setup, from.standing),
+    sort: wayById(setup.way).sort,
   })
 }
 
@@ -146,6 +169,8 @@ function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Stan
 function owedSlip(owed: Owed | null | undefined): string {
   if (owed?.kind === 'false-line') return SLIPS.falseLine
   if (owed?.kind === 'align') return SLIPS.misaligned
+  if (owed?.kind === 'half-pair') return owed.plus > 0 && owed.minus > 0 ? SLIPS.unlikeCleared : ''
+  if (owed?.kind === 'loose-arrow') return owed.from === ZERO ? SLIPS.arrowFromNought : SLIPS.arrowApart
   if (owed?.kind !== 'look-again' || !owed.said) return ''
   return slipInColumn(owed.said.map(Number), owed.above, owed.below, owed.operation === '-')
 }

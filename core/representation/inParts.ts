@@ -5,13 +5,13 @@ import { partOf } from '../number/text'
 import { countOf, ladderOf, worthOf, type Pieces, type Units } from '../number/units'
 import { attempt } from '../refusal'
 
-/** One kind of pieces as it stands in a line: `40`, `10 * 100`, `5/8`, `(-3)`. */
+/** One kind of pieces as it stands in a line: `40`, `10 * 100`, `5/8`, `-3`. */
 function partText({ count, unit }: Pieces, pieces: readonly Pieces[], units: Units): string {
-  if (sign(unit) < 0) return `(${printExact(multiply(exact(count), unit))})`
+  if (sign(unit) < 0) return printExact(multiply(exact(count), unit))
   const parts = partOf(unit)
   if (parts) return `${count}/${parts}`
   const ladder = ladderOf(units)
-  if (!ladder && count > 1) return `${count} * ${printExact(unit)}`
+  if (!ladder && count > 1 && unit !== '1') return `${count} * ${printExact(unit)}`
   // Ten hundreds with no thousand before them would read as one thousand, and a hundred ones as one hundred.
   const above = ladder?.find((r) => r.lower === unit)
   const next = above && ladder?.find((r) => r.lower === above.unit)

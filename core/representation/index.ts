@@ -10,13 +10,16 @@ import { counters } from './counters/counters'
 import { drawn } from './drawn/drawn'
 import { equations } from './equations/equations'
 import { fingers } from './fingers/fingers'
+import { line } from './line/line'
 import { nines } from './nines/nines'
 import { openline } from './openline/openline'
 import { joints } from './joints/joints'
+import { signed } from './signed/signed'
 import { tallies } from './tallies/tallies'
 import { plates } from './plates/plates'
 import { touch } from './touch/touch'
 import { friendly, partials, splits } from './writing/pages'
+import { signs } from './writing/signs'
 import { REPRESENTATION_IDS, type RepresentationId } from '../materials'
 import type { Representation } from './representation'
 
@@ -27,16 +30,19 @@ const ALL: Readonly<Record<RepresentationId, Representation>> = {
   fingers: fingers as Representation,
   nines: nines as Representation,
   counters: counters as Representation,
+  signed: signed as Representation,
   tallies: tallies as Representation,
   plates: plates as Representation,
   joints: joints as Representation,
   touch: touch as Representation,
   'touch-columns': touchColumns as Representation,
   columns: columns as Representation,
+  line: line as Representation,
   openline: openline as Representation,
   partials: partials as Representation,
   friendly: friendly as Representation,
   splits: splits as Representation,
+  signs: signs as Representation,
   abacus: abacus as Representation,
   'two-five': twoFive as Representation,
   frame: beadFrame as Representation,

@@ -54,6 +54,10 @@ export type Owed =
   | { readonly kind: 'laid'; readonly there: Exact; readonly asked: Exact }
   /** Not every plate has the same: these have less, numbered from 1; `short` is what is in hand, where it is not enough for them. */
   | { readonly kind: 'uneven'; readonly plates: readonly number[]; readonly short: Pieces | null }
+  /** Counters of both signs went back to the store, not as many of the one as of the other: that was no zero pair. */
+  | { readonly kind: 'half-pair'; readonly plus: number; readonly minus: number }
+  /** An arrow was drawn that does not start where the one before it ends. */
+  | { readonly kind: 'loose-arrow'; readonly from: Exact; readonly here: Exact }
   | { readonly kind: 'nothing' }
 
 /** The acts that moves make; or what is unfinished about them; or undefined, where they are not one thing done. */
@@ -177,7 +181,8 @@ export function performIn<State, Move>(r: Representation<State, Move>, state: St
 /** Why a representation never shows an act that changes nothing, said quietly; empty where it does. */
 export function notShown(r: Representation, act: Act): string {
   const own = r.cannotShow?.(act) ?? ''
-  if (own !== '' || act.kind !== 'exchange' || inUnits(act, r.units)) return own
+  // A page writes whatever pieces it is begun beside.
+  if (own !== '' || r.write || act.kind !== 'exchange' || inUnits(act, r.units)) return own
   return `There are no such pieces among the ${r.title}: nothing changes there.`
 }
 

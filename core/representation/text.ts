@@ -13,7 +13,7 @@ import {
   type Pieces,
   type Units,
 } from '../number/units'
-import type { Exact } from '../number/exact'
+import { negate, type Exact } from '../number/exact'
 import { Refusal } from '../refusal'
 
 /** A word of a typed move, and where it stands. */
@@ -41,6 +41,21 @@ export function numberAt(word: Word | undefined, whole: string): string {
 export function decimalAt(word: Word | undefined, whole: string): Exact {
   if (!word || !/^\d[\d,]*\.\d+$/.test(word.text)) return numberAt(word, whole) as Exact
   return valueOf(parseNumeral(word.text))
+}
+
+/** A line in plain ASCII, with a number's own sign before it and no brackets: `8 − (−4) = 12` is `8 - -4 = 12`. */
+export const plainly = (line: string): string =>
+  line
+    .replace(/[−–⁻]/gu, '-')
+    .replace(/\(\s*(-?\s*\d+(?:\.\d+)?)\s*\)/g, (_, number: string) => number.replace(/\s/g, ''))
+    .replace(/\s+/g, ' ')
+    .trim()
+
+/** Reads a number that may be below nought: `-7.5`, `−3`. @throws Refusal at the word. */
+export function signedAt(word: Word | undefined, whole: string): Exact {
+  const minus = word !== undefined && /^[-−⁻]/u.test(word.text)
+  const size = decimalAt(minus ? { text: word.text.slice(1), at: word.at + 1 } : word, whole)
+  return minus ? negate(size) : size
 }
 
 /** Reads the name of a place, `width` of them from the ones up and `decimals` below. @throws Refusal at the word. */

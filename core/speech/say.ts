@@ -1,4 +1,16 @@
-import { after, isMaking, plainPieces, type Act, type AmountAct, type BeginAct, type ExchangeAct } from '../act/act'
+import {
+  after,
+  change,
+  isMaking,
+  plainPieces,
+  type Act,
+  type AmountAct,
+  type BeginAct,
+  type ExchangeAct,
+  type RewriteAct,
+  type RewriteRule,
+  type Sum,
+} from '../act/act'
 import { add, negate, sign, sizeOf, subtract, ZERO, type Exact } from '../number/exact'
 import { digitsOf } from '../number/places'
 import { numberText } from '../number/text'
@@ -7,6 +19,7 @@ import { printExact } from '../number/numeral'
 import { answer, isAnswer, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
 import { moveInWords, saySlip } from './beads'
+import { formOf } from '../number/words'
 import { capital, spokenList, named, operationWord, pretty, say, sayNumeral, type WordPack } from './words'
 
 /** What words are chosen by: the question, the class's words, and what the main material brings of its own. */
@@ -72,12 +85,53 @@ function beginInWords({ from, step, to, times }: BeginAct, pack: WordPack): stri
     : `Count in steps of ${say(step, pack)} up to ${say(to, pack)}`
 }
 
+const RULE_LABELS: Readonly<Record<RewriteRule, string>> = {
+  opposite: 'add the opposite',
+  commute: 'change places',
+  'same-signs': 'add the sizes',
+  'different-signs': 'difference of the sizes',
+}
+
+/** Why something may be written so (practice, section 10; common practice, no source). */
+function ruleInWords({ rule, right }: RewriteAct, pack: WordPack): string {
+  switch (rule) {
+    case 'opposite': {
+      const below = sign(right.at(-1)!.number) < 0
+      return below ? 'taking away a plus is adding a minus' : 'taking away a minus is adding a plus'
+    }
+    case 'commute':
+      return 'in adding, the numbers may change places'
+    case 'same-signs':
+      return `the signs are the same, so ${pack.add} the sizes and keep the sign`
+    case 'different-signs':
+      return 'the signs are different, so take the difference of the sizes, with the sign of the longer arrow'
+  }
+}
+
+const sumInWords = (sum: Sum, pack: WordPack): string =>
+  sum
+    .map(({ operation, number }, i) =>
+      i === 0 ? say(number, pack) : `${operationWord(operation, pack)} ${say(number, pack)}`,
+    )
+    .join(' ')
+
+const rewriteInWords = (act: RewriteAct, pack: WordPack): string =>
+  `${capital(ruleInWords(act, pack))}: ${sumInWords(act.left, pack)} ${pack.equals} ${sumInWords(act.right, pack)}.`
+
+/** A hop or an arrow, and where it lands; what was asked the other way round (taking away a minus) is said before it. */
+function landing(act: AmountAct, before: Exact, { pack, hands, from = ZERO }: Telling): string {
+  const by = change(act)
+  const there = say(add(from, after(before, act)), pack)
+  const move = `${sign(by) < 0 ? hands!.take : hands!.join} ${say(sizeOf(by), pack)}, to ${there}.`
+  const asked = act.kind === 'take' ? pack.take : pack.add
+  return sign(act.amount) < 0 ? `${capital(asked)} ${say(act.amount, pack)}: ${move}` : capital(move)
+}
+
 /** What to say for an act done when `before` stood there. */
 export function sayAct(act: Act, before: Exact, telling: Telling): string {
-  const { problem, pack, hands, units, from = ZERO, where = 'mat', shared } = telling
+  const { problem, pack, hands, units, where = 'mat', shared } = telling
   const now = say(after(before, act), pack)
-  if (hands?.lands && (act.kind === 'join' || act.kind === 'take'))
-    return `${capital(hands[act.kind])} ${say(act.amount, pack)}, to ${say(add(from, after(before, act)), pack)}.`
+  if (hands?.lands && (act.kind === 'join' || act.kind === 'take')) return landing(act, before, telling)
   switch (act.kind) {
     case 'lay': {
       if (act.inHead) return `Keep ${say(act.amount, pack)} in the head.`
@@ -91,6 +145,8 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
       return `${capital(say(act.whole, pack))} is ${spokenList(act.parts.map((n) => say(n, pack)))}.`
     case 'gather':
       return `${capital(spokenList(act.parts.map((n) => say(n, pack))))} ${pack.equals} ${say(act.whole, pack)}.`
+    case 'rewrite':
+      return rewriteInWords(act, pack)
     case 'begin':
       return `${beginInWords(act, pack)}.`
     case 'group': {
@@ -108,7 +164,7 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
     case 'take':
       if (act.said) return `${countedOut(act.said, pack)} ${capital(now)} left.`
       if (hands) return `${capital(hands.take)} ${say(act.amount, pack)}. ${capital(now)} left.`
-      return `${capital(pack.take)} ${amountInWords(act, pack, units)}. ${capital(now)} left.`
+      return `${capital(pack.take)} ${amountInWords(act, pack, units)}. ${capital(now)} ${sign(change(act)) < 0 && sign(after(before, act)) >= 0 ? 'left' : 'now'}.`
     case 'exchange':
       return exchangeInWords(act, now, pack, units)
     case 'share': {
@@ -172,6 +228,8 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Uni
       return `part ${printExact(act.whole)}`
     case 'gather':
       return act.parts.map(printExact).join(' + ')
+    case 'rewrite':
+      return RULE_LABELS[act.rule]
     case 'begin':
       return act.step === '1' ? `from ${printExact(act.from)}` : `in ${act.step}s`
     case 'group':
@@ -208,6 +266,15 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
       return ''
     case 'laid':
       return `${capital(say(owed.there, pack))} is there now; the problem starts with ${say(owed.asked, pack)}.`
+    case 'half-pair': {
+      const [more, sign, fewer] =
+        owed.plus > owed.minus
+          ? [owed.plus - owed.minus, 'minus', 'pluses']
+          : [owed.minus - owed.plus, 'plus', 'minuses']
+      return `That takes ${more} more ${fewer} away than go in pairs: ${now} now. Clear ${more} ${formOf(more, [sign, `${sign}es`])} with them, or put them back.`
+    }
+    case 'loose-arrow':
+      return `The arrow starts at ${printExact(owed.from)}, and one stands at ${printExact(owed.here)}. Slide it: each arrow starts where the one before it ends.`
     case 'beads': {
       const left = sign(owed.rest) === 0 ? '' : ` Still wanted: ${signedFigures(owed.rest)}.`
       return `${saySlip(owed.slip)}${left}`

@@ -1,4 +1,4 @@
-import { WORD_SETS, type Words, type WordSetId } from '../choices'
+import { WORD_SETS, type SignedChoices, type Words, type WordSetId } from '../choices'
 import { AMERICAN, BRITISH, decimalInWords, partsName, type NumberWords } from '../number/words'
 import { exact, type Exact } from '../number/exact'
 import { valueOf, type Numeral } from '../number/numeral'
@@ -89,9 +89,19 @@ export const operationWord = (operation: Operation, pack: WordPack): string =>
   ({ '+': pack.plus, '-': pack.minus, '*': 'times', '/': 'divided by' })[operation]
 
 export { capital } from '../number/words'
-/** ASCII arithmetic as it is shown: a real minus sign and a multiplication sign; a hyphen in a word stays one. */
-export const pretty = (ascii: string): string =>
+/** A number below nought, at the start of a side or after an operation: its sign is its own. */
+const OWN = /(^|[=(] ?|[+*/<>-] )-(\d[\d.]*(?:\/\d+)?)/g
+
+/**
+ * ASCII arithmetic as it is shown: a real minus sign and a multiplication sign; a hyphen in a word stays one. A number's own sign
+ * stands in brackets after an operation (`8 − (−4)`), or is raised everywhere (`8 − ⁻4`).
+ */
+export const pretty = (ascii: string, ownSign: SignedChoices['ownSign'] = 'brackets'): string =>
   ascii
+    .replace(OWN, (_, before: string, number: string) => {
+      if (ownSign === 'raised') return `${before}⁻${number}`
+      return /^[+*/<>-]/.test(before) ? `${before}(-${number})` : `${before}-${number}`
+    })
     .replace(/(?<!\p{L})-/gu, '−')
     .replaceAll(' * ', ' × ')
     .replaceAll(' / ', ' ÷ ')

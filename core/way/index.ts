@@ -3,13 +3,16 @@ import { isRead, owing, type Standing } from '../act/standing'
 import { wholly } from '../act/unfold'
 import type { Choices } from '../choices'
 import { exact, sign } from '../number/exact'
-import { ladderOf, type Units } from '../number/units'
+import { ladderOf, pairPieces, type Units } from '../number/units'
 import type { Sort } from '../problem/fit'
 import type { Problem } from '../problem/problem'
 import { countAll, countBack, countOn, countOnFromGreater, countUp, skipCount, takeAway } from './counting'
+import { arrows, combineOpposites, decompose } from './arrows'
 import { compensate, countBeads } from './beads'
 import { nines } from './nines'
+import { zeroPairs } from './pairs'
 import { shareOut } from './sharing'
+import { signRule } from './signRule'
 import { byColumn, exchangesFirst, onesFirst } from './places'
 import type { Way, WayId } from './way'
 import { apartWay, hops, hopUp, makeFriendly, overAndBack } from './whole'
@@ -32,6 +35,11 @@ const WAYS: Readonly<Record<WayId, Way>> = {
   'count-up': countUp,
   'skip-count': skipCount,
   'share-out': shareOut,
+  pairs: zeroPairs,
+  arrows,
+  'combine-opposites': combineOpposites,
+  decompose,
+  'sign-rule': signRule,
   nines,
   compensate,
   'count-beads': countBeads,
@@ -86,6 +94,9 @@ const NEEDS: Readonly<Record<Sort, (units: Units) => boolean>> = {
   nines: (units) => ladderOf(units)?.[0]?.times === 10,
   beads: (units) => ladderOf(units)?.every((r) => r.times === 10) ?? false,
   sharing: (units) => ladderOf(units) !== undefined,
+  pairs: (units) => pairPieces(1, units).length > 0,
+  arrows: () => true,
+  signs: () => true,
 }
 
 /** The ways in which a problem can be worked in a material, the default first. */

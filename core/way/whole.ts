@@ -7,7 +7,7 @@ import { MAX_DIGITS, valueOf } from '../number/numeral'
 import { unitOf } from '../number/places'
 import { countOf, ladderOf, piecesFor, worthOf, type Pieces } from '../number/units'
 import { friendlyNear, reach } from '../problem/friendly'
-import { decimalsIn, isChain, type Problem } from '../problem/problem'
+import { decimalsIn, hasBelow, isChain, type Problem } from '../problem/problem'
 import type { Way } from './way'
 
 /** Working with numbers whole, or parted into tens and ones (practice, section 8; common practice, no source). */
@@ -26,7 +26,8 @@ const partsOf = (value: Exact, s: Standing): readonly Exact[] => worths(piecesFo
 /** What every way here shares: asking, laying, and the end. `work` is what is done with the number in hand. */
 function frame(problem: Problem, s: Standing, work: () => Act | null): Act | null {
   if (compare(s.unposed, ZERO) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
-  if (!s.laid) return piecesAct('lay', s.left)
+  // Nothing is so many pieces below nought: such a number is laid whole.
+  if (!s.laid) return sign(owing(s)) < 0 ? whole('lay', owing(s)) : piecesAct('lay', s.left)
   const term = problem.terms[s.begun - 1]
   const parts = work()
   if (parts) return parts
@@ -121,7 +122,8 @@ export const hopUp: Way = {
   at: 'The open number line, where the two numbers lie near each other.',
   sort: 'whole',
   aim: 'steps',
-  suits: (p) => p.terms.length === 1 && p.terms[0]!.operation === '-' && sign(valueOf(p.terms[0]!.number)) > 0,
+  suits: (p) =>
+    p.terms.length === 1 && p.terms[0]!.operation === '-' && sign(valueOf(p.terms[0]!.number)) > 0 && !hasBelow(p),
   next: (problem, s, choices) => {
     const begun = stepsOf(s)
     const from = valueOf(problem.terms[0]!.number)
@@ -141,7 +143,10 @@ export const hopUp: Way = {
 
 /** One step whose way over friendly numbers stays among the numbers that can be named. */
 const oneTerm = (p: Problem, way: 'make-friendly' | 'over-and-back'): boolean =>
-  isChain(p) && p.terms.length === 1 && compare(reach(way, p), exact(10 ** (MAX_DIGITS - decimalsIn(p)))) < 0
+  isChain(p) &&
+  p.terms.length === 1 &&
+  !hasBelow(p) &&
+  compare(reach(way, p), exact(10 ** (MAX_DIGITS - decimalsIn(p)))) < 0
 const second = (p: Problem): Exact => valueOf(p.terms[0]!.number)
 const size = (n: Exact): Exact => (sign(n) < 0 ? negate(n) : n)
 

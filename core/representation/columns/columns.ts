@@ -85,6 +85,7 @@ function performAt(s: ColumnsState, act: Act): readonly ColumnsMove[] {
     }
     case 'split':
     case 'gather':
+    case 'rewrite':
       return []
     case 'join':
     case 'take':

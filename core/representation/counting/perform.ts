@@ -76,6 +76,7 @@ export function perform(m: Material, s: CountingState, act: Act): readonly Count
     case 'exchange':
     case 'split':
     case 'gather':
+    case 'rewrite':
       return []
     case 'count': {
       const on = !act.by.startsWith('-')

@@ -110,6 +110,7 @@ function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
       return [{ kind: 'read', value: act.value }]
     case 'pose':
     case 'split':
+    case 'rewrite':
       return []
     case 'gather':
       return performAll(perform, apply, s, fullPiles(piecesOf(countingNow(s)), DRAWN))

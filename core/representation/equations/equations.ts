@@ -1,10 +1,20 @@
-import { change, inUnits, isMaking, piecesAct, stepWorth, type Act, type AmountAct, type BeginAct } from '../../act/act'
+import {
+  change,
+  inUnits,
+  isMaking,
+  piecesAct,
+  printSum,
+  stepWorth,
+  type Act,
+  type AmountAct,
+  type BeginAct,
+} from '../../act/act'
 import { wholly } from '../../act/unfold'
 import { add, exact, multiply, negate, sign, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
 import { backwards, extended, START, type Trail } from '../../number/trail'
 import { addPieces, decimal, ladderOf, ones, piecesFor, worthOf, type Pieces, type Units } from '../../number/units'
-import { fitWholes } from '../../problem/fit'
+import { fitWholes, type Sort } from '../../problem/fit'
 import {
   answer,
   decimalsIn,
@@ -16,6 +26,8 @@ import {
 } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { exchangesIn, inParts } from '../inParts'
+import { ruleSteps } from '../../act/signRule'
+import { plainly } from '../text'
 import type { Recognised, Representation } from '../representation'
 
 /** One line of running writing, in plain ASCII arithmetic, and what stood before it was written. */
@@ -41,6 +53,8 @@ export interface EquationsState {
   readonly plain: boolean
   /** Whether numbers are parted and gathered here, which elsewhere are only laid and exchanged. */
   readonly parts: boolean
+  /** Whether what is asked may be written another way, by the rule of signs. */
+  readonly rewrites: boolean
   /** Whether amounts are worked whole. */
   readonly whole: boolean
   /** Where a difference is counted or hopped up, what it is counted from. */
@@ -57,7 +71,8 @@ function amountText(act: AmountAct, s: EquationsState): string {
   if (s.plain) return printExact(act.amount)
   const [only, more] = act.pieces ?? []
   if (!only || more || only.count < 2) return printExact(act.amount)
-  const pile = ladderOf(s.units)?.find((r) => r.lower === only.unit)?.times ?? 10
+  const ladder = ladderOf(s.units)
+  const pile = ladder ? (ladder.find((r) => r.lower === only.unit)?.times ?? 10) : Infinity
   return only.count >= pile ? `${only.count} * ${printExact(only.unit)}` : printExact(act.amount)
 }
 
@@ -94,6 +109,8 @@ function lineFor(s: EquationsState, act: Act): string {
       return !s.parts || act.parts.length < 2
         ? ''
         : `${act.parts.map(printExact).join(' + ')} = ${printExact(act.whole)}`
+    case 'rewrite':
+      return `${printSum(act.left)} = ${printSum(act.right)}`
     case 'begin':
       return beginText(act)
     case 'group': {
@@ -116,14 +133,15 @@ function lineFor(s: EquationsState, act: Act): string {
       // Twelve ones alone would read as the number itself: 12 = 12 * 1.
       const [only, more] = held
       const parts = inParts(held, s.units)
-      const made = only && !more && parts === value ? `${only.count} * ${printExact(only.unit)}` : parts
+      const made =
+        only && !more && parts === value && ladderOf(s.units) ? `${only.count} * ${printExact(only.unit)}` : parts
       // Breaking starts from the number as read; making starts from what lies there.
       return isMaking(act) ? `${inParts(s.held, s.units)} = ${made}` : `${value} = ${made}`
     }
     case 'read':
       if (act.remainder !== undefined) return shareText(s, act.value, act.remainder)
       if (act.value !== s.value || s.value !== s.answer) return `read ${printExact(act.value)}`
-      return s.problem === value ? value : `${s.problem} = ${value}`
+      return s.problem === value || s.problem.includes('pair') ? value : `${s.problem} = ${value}`
   }
 }
 
@@ -171,7 +189,7 @@ const POSE = new RegExp(`^${NUMBER}(?: [+-] ${NUMBER})*? ([+-]) ${NUMBER}$`)
 const WORK = new RegExp(`^${NUMBER} ([+-]) ${NUMBER}(?: \\* (\\d+|0\\.0*1))? = ${NUMBER}$`)
 /** One number said while counting on or back. */
 const WORD = /^· (\d+)$/
-const PARTS = /^[\d.]+(?: \+ [\d.]+)*$/
+const PARTS = /^-?[\d.]+(?: \+ -?[\d.]+)*$/
 const READ = new RegExp(`^read ${NUMBER}$`)
 /** `from 8 to 14`, `from 3.7 to 5.2`, `from 0 to 12 in steps of 4`, `from 0 3 steps of 4`. */
 const BEGIN = /^from (\d+(?:\.\d+)?)(?: to (\d+(?:\.\d+)?))?(?: in steps of (\d+)|, (\d+) steps of (\d+))?$/
@@ -226,20 +244,26 @@ function* sharings(s: EquationsState, line: string): Generator<Act> {
 /** Every act that a line could be, the likeliest first; each is tried against what Sett itself would write for it. */
 function* candidates(s: EquationsState, line: string): Generator<Act> {
   const number = (text: string): Exact => valueOf(parseNumeral(text))
-  const parting = (n: Exact): readonly Pieces[] => {
+  const inPieces = (kind: AmountAct['kind'], n: Exact): Act => {
     const pieces = piecesFor(n, s.units)
-    if (!pieces) throw new Refusal(`${printExact(n)} goes further after the point than this page.`)
-    return pieces
+    if (pieces) return piecesAct(kind, pieces)
+    // What no piece here is worth of its own sign is a number worked whole.
+    if (sign(n) < 0) return { kind, amount: n }
+    throw new Refusal(`${printExact(n)} goes further after the point than this page.`)
   }
   const sentence: Act = { kind: 'read', value: s.value }
   // Once a difference is hopped up, the sentence of the problem is no taking from where one stands.
   if (s.from !== ZERO && line === lineFor(s, sentence)) yield sentence
+  if (s.rewrites) {
+    const asked = lastOf(s, 'pose', 'join', 'take')
+    if (asked?.kind === 'pose') yield* ruleSteps(s.value, asked.operation, asked.amount)
+  }
   const work = WORK.exec(line)
   if (work && !/^[0.]+$/.test(work[3]!)) {
-    const [, , sign, amount, unit] = work
-    const pieces = unit ? [{ count: Number(amount), unit: number(unit) }] : parting(number(amount!))
-    const kind = sign === '+' ? 'join' : 'take'
-    yield s.whole && !unit ? { kind, amount: number(amount!) } : piecesAct(kind, pieces)
+    const [, , operation, amount, unit] = work
+    const kind = operation === '+' ? 'join' : 'take'
+    if (unit) yield piecesAct(kind, [{ count: Number(amount), unit: number(unit) }])
+    else yield s.whole ? { kind, amount: number(amount!) } : inPieces(kind, number(amount!))
   }
 
   const word = WORD.exec(line)
@@ -262,7 +286,7 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
   const head = HEAD.exec(line)
   if (head && !begunHere) yield { kind: 'lay', amount: number(head[1]!), inHead: true }
   const lay = LAY.exec(line)
-  if (lay && !begunHere) yield piecesAct('lay', parting(number(lay[1]!)))
+  if (lay && !begunHere) yield inPieces('lay', number(lay[1]!))
   if (s.parts) yield* gatherings(s, line)
   const read = READ.exec(line)
   yield { kind: 'read', value: read ? number(read[1]!) : s.value }
@@ -317,8 +341,11 @@ function parse(text: string): EquationsMove {
   if (/^rub\b/i.test(text.trim())) throw new Refusal('Nothing is rubbed out here.', 'Strike it, or undo.')
   const line = /^write (.+)$/i.exec(text.trim())?.[1]
   if (!line) throw new Refusal('A line is written with: write 52 - 7 = 45.', '', { at: 0, length: text.length })
-  return { kind: 'write', line: line.replace(/[−–]/g, '-').replace(/\s+/g, ' ') }
+  return { kind: 'write', line: plainly(line) }
 }
+
+/** Sorts of ways in which numbers are worked whole, so that the page does not part them by itself. */
+const WHOLE: readonly Sort[] = ['whole', 'beads', 'arrows', 'signs']
 
 /** Running equations: one true line for each act. */
 export const equations: Representation<EquationsState, EquationsMove> & { write: typeof write } = {
@@ -336,11 +363,12 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
       because: `numbers here have up to ${MAX_DIGITS} digits`,
       instead: [],
       groups: true,
+      signed: true,
       numbers: MAX_NUMBERS,
       decimals: 9,
     }),
   start: (problem, _, beside) => {
-    const whole = beside?.sort === 'whole' || beside?.sort === 'beads'
+    const whole = beside !== undefined && WHOLE.includes(beside.sort)
     const counted = beside?.sort === 'counting'
     return {
       problem: printProblem(beside?.asked ?? problem),
@@ -351,7 +379,8 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
       held: [],
       lines: START,
       plain: counted || whole,
-      parts: beside?.sort === 'parts' || beside?.sort === 'whole',
+      parts: beside?.sort === 'parts' || beside?.sort === 'whole' || beside?.sort === 'arrows',
+      rewrites: beside?.sort === 'signs',
       whole,
       from: ZERO,
     }

@@ -5,7 +5,7 @@ import { decimal } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
 import { Refusal } from '../../refusal'
 import type { Recognised, Representation } from '../representation'
-import { decimalAt, spanOf, wordsOf } from '../text'
+import { decimalAt, signedAt, spanOf, wordsOf } from '../text'
 
 /**
  * An empty number line: a starting point and hops, forward or back; every landing is written. When a difference is hopped
@@ -56,11 +56,6 @@ function apply(s: OpenLineState, move: OpenLineMove): OpenLineState {
       const here = landings(s).at(-1)
       if (here === undefined) throw new Refusal('There is no starting point yet.', 'Set one first: start 37.')
       if (s.hops.length >= MOST_HOPS) throw new Refusal(`There is no room for more than ${MOST_HOPS} hops.`)
-      if (sign(add(here, move.by)) < 0)
-        throw new Refusal(
-          `From ${printExact(here)} that would go ${printExact(negate(add(here, move.by)))} below nought.`,
-          'This line begins at nought.',
-        )
       return { ...s, hops: [...s.hops, move.by] }
     }
   }
@@ -92,6 +87,7 @@ function perform(s: OpenLineState, act: Act): readonly OpenLineMove[] {
     case 'pose':
     case 'split':
     case 'gather':
+    case 'rewrite':
     case 'exchange':
       return []
   }
@@ -140,14 +136,14 @@ function parse(text: string): OpenLineMove {
       return { kind: 'read', value: null }
     case 'read':
       most(2)
-      return { kind: 'read', value: decimalAt(first, text) }
+      return { kind: 'read', value: signedAt(first, text) }
     case 'start':
       most(2)
-      return { kind: 'start', at: decimalAt(first, text) }
+      return { kind: 'start', at: signedAt(first, text) }
     case 'way': {
       most(4)
       const to = words[2]?.text === 'to' ? words[3] : words[2]
-      return { kind: 'way', from: decimalAt(first, text), to: decimalAt(to, text) }
+      return { kind: 'way', from: signedAt(first, text), to: signedAt(to, text) }
     }
     case 'hop': {
       most(2)
@@ -169,7 +165,7 @@ export const openline: Representation<OpenLineState, OpenLineMove> = {
   called: 'the open number line',
   kind: 'drawn',
   units: decimal(MAX_DIGITS, 3),
-  sorts: ['whole'],
+  sorts: ['whole', 'arrows'],
   example: 'start 45 · hop +30 · read 82',
   opening: 'start the line at {number}',
   prefers: ['hops'],
@@ -180,6 +176,7 @@ export const openline: Representation<OpenLineState, OpenLineMove> = {
       greatest: 999_999_999,
       because: `numbers here have up to ${MAX_DIGITS} digits`,
       decimals: 3,
+      signed: true,
       instead: [],
     }),
   cannotShow: (act) =>

@@ -118,6 +118,7 @@ function perform(m: PlacedMaterial, state: PlacedState, act: Act): readonly Plac
       // The number to take away is never laid: only the minuend lies on the mat.
       return act.operation === '-' || act.amount === ZERO ? [] : [carry('store', 'beside', countsFor(m, act.amount))]
     case 'split':
+    case 'rewrite':
       // Pieces lie parted as they are; a number split otherwise is a matter of writing.
       return []
     case 'gather':

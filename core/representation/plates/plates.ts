@@ -102,6 +102,7 @@ function perform(s: PlatesState, act: Act): readonly PlatesMove[] {
     case 'pose':
     case 'split':
     case 'gather':
+    case 'rewrite':
     case 'begin':
       return []
     case 'exchange': {

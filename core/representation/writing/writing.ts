@@ -3,10 +3,11 @@ import { owing, stand, standingAtStart, termDone, type Standing } from '../../ac
 import { add, negate, sign, subtract, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
 import { decimal, piecesFor, worthOf } from '../../number/units'
-import { fitWholes, type Sort } from '../../problem/fit'
+import { fitWholes, type Fit, type Sort } from '../../problem/fit'
 import { decimalsIn, printProblem, type Problem, type Sign } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { exchangesIn } from '../inParts'
+import { plainly } from '../text'
 import type { Recognised, Representation, RepresentationId } from '../representation'
 
 /** One line of a page. A false one has no act: it is struck out and stays in sight. */
@@ -39,12 +40,18 @@ export interface Dialect {
   line(s: WritingState, act: Act): string
   /** Another true line that a person may write for it. */
   also?(s: WritingState, act: Act): string | undefined
+  /** What a line could be besides, on a page that writes what others do not: tried first. */
+  reads?(s: WritingState, text: string): Iterable<Act>
+  /** Why a problem is none for this page, where that is not simply its size. */
+  refuses?(problem: Problem): Fit | undefined
+  /** Whether numbers of either sign are at home on it. */
+  readonly signed?: boolean
   /** Why an act that changes nothing is never written here; empty where it is. */
   cannotShow?(act: Act): string
 }
 
 const NUMBER = /\d+(?:\.\d+)?/g
-const SIDE = /^\d+(?:\.\d+)?(?: [+-] \d+(?:\.\d+)?)*$/
+const SIDE = /^-?\d+(?:\.\d+)?(?: [+-] -?\d+(?:\.\d+)?)*$/
 
 /** What one side of a line comes to; undefined where it is no sum or difference of numbers. */
 function sideWorth(side: string): Exact | undefined {
@@ -76,6 +83,7 @@ function* partings({ standing }: WritingState, text: string, kind: 'split' | 'ga
 
 /** Every act that a line with these numbers could be; each is tried against what the page itself would write for it. */
 function* candidates(d: Dialect, s: WritingState, text: string): Generator<Act> {
+  if (d.reads) yield* d.reads(s, text)
   const { standing } = s
   const { units } = standing
   const written = [...new Set(text.match(NUMBER) ?? [])].map((n) => valueOf(parseNumeral(n)))
@@ -177,7 +185,7 @@ function recognise(d: Dialect, before: WritingState, moves: readonly WritingMove
 function parse(text: string): WritingMove {
   const line = /^write (.+)$/i.exec(text.trim())?.[1]
   if (!line) throw new Refusal('A line is written with: write 30 + 40 = 70.', '', { at: 0, length: text.length })
-  return { kind: 'write', line: line.replace(/[−–]/g, '-').replace(/\s+/g, ' ').trim() }
+  return { kind: 'write', line: plainly(line) }
 }
 
 /** A page of one dialect. */
@@ -193,11 +201,13 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
   allows: d.allows,
   ...(d.cannotShow ? { cannotShow: d.cannotShow } : {}),
   fits: (problem) =>
+    d.refuses?.(problem) ??
     fitWholes(problem, {
       name: d.name,
       greatest: 999_999_999,
       because: `numbers here have up to ${MAX_DIGITS} digits`,
       decimals: 3,
+      ...(d.signed ? { signed: true } : {}),
       instead: [],
     }),
   start: (problem, _, beside) => ({
@@ -212,6 +222,12 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
     const own = inUnits(act, s.standing.units)
     const line = own ? d.line(s, own) : ''
     return line === '' ? [] : [{ kind: 'write', line }]
+  },
+  write: (s, act) => {
+    const own = inUnits(act, s.standing.units)
+    const text = own ? d.line(s, own) : ''
+    if (!own || text === '') return s
+    return { ...s, standing: stand(s.problem, s.standing, own), lines: [...s.lines, { text, act: own }] }
   },
   recognise: (before, moves) => recognise(d, before, moves),
   print: (move) => `write ${move.line}`,

@@ -1,0 +1,11 @@
+import type { Exact } from '../number/exact'
+import type { Problem } from '../problem/problem'
+import type { Procedure } from './procedure'
+import { addsSizes, dropsSign, operationAsOwn, ownAsOperation, signOfFirst } from './signed'
+
+/** Every mistaken procedure that is known, the most telling first. */
+export const PROCEDURES: readonly Procedure[] = [operationAsOwn, ownAsOperation, signOfFirst, addsSizes, dropsSign]
+
+/** The mistaken procedure that gives an answer, the most telling first; undefined where none does. */
+export const procedureFor = (problem: Problem, given: Exact): Procedure | undefined =>
+  PROCEDURES.find((p) => p.answers(problem).includes(given))

@@ -1,0 +1,341 @@
+import fc from 'fast-check'
+import { evaluate } from 'mathjs'
+import { change, type Act } from '../../core/act/act'
+import { DEFAULT_CHOICES, type SignedChoices } from '../../core/choices'
+import { procedureFor } from '../../core/mistakes/index'
+import { add, ZERO, type Exact } from '../../core/number/exact'
+import { listed } from '../../core/number/trail'
+import { besideOf, setUp } from '../../core/plan/setup'
+import { plan } from '../../core/plan/plan'
+import { parseProblem } from '../../core/problem/parse'
+import { printProblem, type Problem } from '../../core/problem/problem'
+import { nextAct, nextMoves } from '../../core/record/ahead'
+import { enter, openBench } from '../../core/record/bench'
+import type { Bench, Mode } from '../../core/record/moment'
+import { outcome, slipsOf } from '../../core/record/outcome'
+import { recordOf, reopen } from '../../core/record/record'
+import { attempt } from '../../core/refusal'
+import { REPRESENTATIONS } from '../../core/representation/index'
+import { applyAll, type RepresentationId } from '../../core/representation/representation'
+import { onMat, ROOM, type SignedState } from '../../core/representation/signed/state'
+import { waysOf } from '../../core/way/index'
+import { tried } from './worlds'
+
+const MATERIALS: readonly RepresentationId[] = ['signed', 'line', 'openline', 'signs']
+const IN_STEP: readonly RepresentationId[] = [...MATERIALS, 'equations']
+
+/** Chains of one to three numbers of either sign. */
+const chain = (number: fc.Arbitrary<string>): fc.Arbitrary<Problem> =>
+  fc
+    .tuple(number, fc.array(fc.tuple(fc.constantFrom('+', '-'), number), { minLength: 1, maxLength: 3 }))
+    .map(([first, rest]) => parseProblem([`${first}`, ...rest.flatMap(([op, n]) => [op, `(${n})`])].join(' ')))
+const wholes = chain(fc.integer({ min: -20, max: 20 }).map(String))
+const decimals = chain(fc.integer({ min: -9999, max: 9999 }).map((n) => (n / 100).toFixed(2)))
+const choices: fc.Arbitrary<SignedChoices> = fc.record({
+  bring: fc.constantFrom('enough', 'number'),
+  pairs: fc.constantFrom('clear', 'stand'),
+  from: fc.constantFrom('first', 'nought'),
+  marks: fc.constantFrom('labelled', 'blank'),
+  ownSign: fc.constantFrom('brackets', 'raised'),
+  story: fc.constantFrom('none', 'tower', 'tokens', 'lamp'),
+  estimate: fc.boolean(),
+})
+const HARD = [
+  '-3 - 5',
+  '8 - -4',
+  '5 + -7',
+  '-5 + 5',
+  '0 - 20',
+  '-20 - -20',
+  '-1 - 19',
+  '3 - 17',
+  '-7 + 3',
+  '-14 + 19',
+].map(parseProblem)
+
+/** Calls `law` for every way of every material that holds a problem. */
+function each(id: RepresentationId, law: (problem: Problem, way: string, signed: SignedChoices) => void): void {
+  const r = REPRESENTATIONS[id]
+  const all = (problem: Problem, signed: SignedChoices): void => {
+    if (!r.fits(problem, { ...DEFAULT_CHOICES, signed }).fits) return
+    for (const { way } of waysOf(problem, r)) law(problem, way, signed)
+  }
+  HARD.forEach((p) => all(p, DEFAULT_CHOICES.signed))
+  fc.assert(fc.property(wholes, choices, all), { numRuns: 60 })
+  if (id !== 'signed') fc.assert(fc.property(decimals, choices, all), { numRuns: 60 })
+}
+
+describe.each(MATERIALS)('%s', (id) => {
+  const r = REPRESENTATIONS[id]
+
+  test('every way comes to the outside answer by true lines, and all that goes in step shows the same after each act', () => {
+    each(id, (problem, way, signed) => {
+      const also = IN_STEP.filter((other) => other !== id && REPRESENTATIONS[other].fits(problem).fits)
+      const setup = setUp({ problem, representation: id, way: way as 'pairs', choices: { signed }, also })
+      const planned = plan({ problem, representation: id, way: way as 'pairs', choices: { signed }, also })
+      const text = printProblem(problem)
+      const right = evaluate(`fraction(0) + ${text.replace(/\d+(?:\.\d+)?/g, (n) => `fraction("${n}")`)}`) as {
+        toFraction(): string
+      }
+      expect([text, way, planned.answer]).toEqual([text, way, right.toFraction()])
+      const states = new Map(
+        setup.all.map((other) => [other, REPRESENTATIONS[other].start(setup.worked, setup.choices, besideOf(setup))]),
+      )
+      let value = ZERO
+      for (const step of planned.steps) {
+        value = add(value, change(step.act))
+        expect([text, way, step.shows]).toEqual([text, way, value])
+        for (const other of setup.all) {
+          const r2 = REPRESENTATIONS[other]
+          const state = states.get(other)
+          states.set(
+            other,
+            other !== id && r2.write ? r2.write(state, step.act) : applyAll(r2, state, step.moves[other] ?? []),
+          )
+          expect([text, way, other, REPRESENTATIONS[other].shows(states.get(other))]).toEqual([text, way, other, value])
+        }
+        for (const { equation } of step.lines)
+          if (equation) {
+            const [left, side] = equation.split(' = ').map((x) => Number(evaluate(x)))
+            expect([equation, Math.abs(left! - side!) < 1e-9]).toEqual([equation, true])
+          }
+        expect(step.say).not.toBe('')
+      }
+      expect(planned.steps.at(-1)!.act).toEqual({ kind: 'read', value: planned.answer })
+    })
+  })
+
+  test('what is performed is recognised again, printed and read back, and changes nothing that was', () => {
+    each(id, (problem, way, signed) => {
+      const setup = setUp({ problem, representation: id, way: way as 'pairs', choices: { signed } })
+      let state = r.start(setup.worked, setup.choices, besideOf(setup))
+      for (const { act, moves } of plan({ problem, representation: id, way: way as 'pairs', choices: { signed } })
+        .steps) {
+        const own = moves[id]!
+        const was = JSON.stringify(state)
+        for (const move of own) expect(r.parse(r.print(move))).toEqual(move)
+        if (own.length > 0) {
+          const known = r.recognise(state, own) as readonly Act[]
+          expect([printProblem(problem), act.kind, known.map((a) => [a.kind === 'exchange' ? a : change(a)])]).toEqual([
+            printProblem(problem),
+            act.kind,
+            [[act.kind === 'exchange' ? act : change(act)]],
+          ])
+        }
+        state = applyAll(r, state, own)
+        expect(JSON.parse(JSON.stringify(state))).toEqual(state)
+        if (own.length > 0 && act.kind !== 'read')
+          expect(JSON.stringify(r.start(setup.worked, setup.choices))).not.toBe(was + '!')
+      }
+    })
+  })
+})
+
+const open = (
+  problem: string,
+  id: RepresentationId,
+  mode: Mode = 'alone',
+  signed: Partial<SignedChoices> = {},
+): Bench =>
+  openBench(
+    { problem, representation: id, choices: { signed: { ...DEFAULT_CHOICES.signed, ...signed } }, also: ['equations'] },
+    mode,
+  )
+const work = (b: Bench, on: RepresentationId, moves: string): Bench =>
+  moves.split('; ').reduce((now, move) => enter(now, { at: 0, on, move }), b)
+const last = (b: Bench) => b.now.stones.last!
+
+describe('counters by hand', () => {
+  test('a pair is lined up, seen to be worth nothing, and cleared; or left standing', () => {
+    let b = work(open('5 + -3', 'signed', 'together'), 'signed', 'lay 5 pluses; lay 3 minuses')
+    const before = b.now.stones.length
+    b = work(b, 'signed', 'pair 2')
+    expect([b.now.stones.length, b.now.standing.value]).toEqual([before, '2'])
+    expect(b.now.states.signed).toMatchObject({ plus: 3, minus: 1, pairs: 2 })
+    b = work(b, 'signed', 'pair 1; clear 3')
+    expect(last(b)).toMatchObject({ step: 'planned', shows: '2' })
+    expect(last(b).lines.map((l) => l.equation)).toEqual(['5 + -3 = 2'])
+    expect(last(b).say).toContain('worth nought together')
+    b = work(b, 'signed', 'read 2')
+    expect([outcome(b).right, slipsOf(b)]).toEqual([true, []])
+    const stands = work(open('5 + -3', 'signed'), 'signed', 'lay 5 pluses; lay 3 minuses; read 2')
+    expect([outcome(stands).right, slipsOf(stands)]).toEqual([true, []])
+  })
+
+  test('what lies in pairs can be taken, and its other half stays', () => {
+    const b = work(open('-3 - 5', 'signed', 'together'), 'signed', 'lay 3 minuses; bring 5 pairs; take 5 pluses')
+    expect(b.now.states.signed).toMatchObject({ plus: 0, minus: 8, pairs: 0, taken: { plus: 5, minus: 0 } })
+    expect(listed(b.now.stones).map((s) => s.step)).toEqual(['planned', 'planned', 'planned', 'planned'])
+    expect(nextAct(b)).toEqual({ kind: 'read', value: '-8' })
+  })
+
+  test('as many as are taken are brought in, where the class has it so; enough lie there already: none', () => {
+    const acts = (problem: string, signed: Partial<SignedChoices>): readonly string[] =>
+      plan({
+        problem,
+        representation: 'signed',
+        choices: { signed: { ...DEFAULT_CHOICES.signed, ...signed } },
+      }).steps.flatMap(({ act }) =>
+        act.kind === 'exchange' ? [`${act.from[0]?.count ?? 0}-${act.to[0]?.count ?? 0}`] : [],
+      )
+    expect(acts('3 - 5', {})).toEqual(['0-2'])
+    expect(acts('3 - 5', { bring: 'number' })).toEqual(['0-5', '3-0'])
+    expect(acts('7 - 5', {})).toEqual([])
+    expect(acts('5 + -3', { pairs: 'stand' })).toEqual([])
+  })
+
+  test('a number is laid with its pairs, and read as it is', () => {
+    const b = work(open('4 with 3 pairs', 'signed'), 'signed', 'lay 7 pluses 3 minuses')
+    expect([last(b).step, b.now.standing.value]).toEqual(['planned', '4'])
+    expect([outcome(work(b, 'signed', 'read 4')).right]).toEqual([true])
+    expect(slipsOf(work(b, 'signed', 'read 10'))).toEqual(['counted a pair as two'])
+    expect(slipsOf(work(b, 'signed', 'read 7'))).toEqual(['counted a pair as one'])
+    expect(attempt(() => open('4 with 3 pairs', 'line'))).toMatchObject({ refused: { reason: /zero pairs/ } })
+    expect(printProblem(parseProblem('-4, shown with one pair'))).toBe('-4 with 1 pair')
+    expect(attempt(() => parseProblem('4 with 40 pairs'))).toMatchObject({ refused: { reason: /no number of pairs/ } })
+  })
+
+  test('too few of a sign, too many for the mat, unlike numbers of both: each is told', () => {
+    const b = work(open('-3 - 5', 'signed', 'together'), 'signed', 'lay 3 minuses')
+    const refused = (move: string) => attempt(() => enter(b, { at: 0, on: 'signed', move }))
+    expect(refused('take 5 pluses')).toMatchObject({
+      refused: {
+        reason: 'There are no pluses on the mat; 5 are wanted.',
+        hint: 'Bring in zero pairs first: bring 5 pairs.',
+      },
+    })
+    expect(refused('bring 19 pairs')).toMatchObject({ refused: { reason: /room for 40/ } })
+    expect(refused('pair 1')).toMatchObject({ refused: { reason: /a plus and a minus/ } })
+    expect(refused('clear 1')).toMatchObject({ refused: { hint: 'Line them up first: pair 1.' } })
+    expect(attempt(() => open('-3 - 25', 'signed'))).toMatchObject({
+      refused: { reason: /the line and the rule go further/ },
+    })
+  })
+})
+
+describe('slips have their names in the Daybook', () => {
+  test.each([
+    [
+      '-3 - 5',
+      'lay 3 minuses; bring 2 pairs; take 5 minuses; read 2',
+      'took the operation sign for the number’s own sign',
+    ],
+    ['8 - (-4)', 'lay 8 pluses; take 4 pluses; read 4', 'dropped a sign'],
+    ['-3 - 5', 'lay 3 minuses; lay 5 pluses; read 2', 'brought in pairs and forgot the other half'],
+    [
+      '6 + -4',
+      'lay 6 pluses; lay 4 minuses; return 4 pluses; return 3 minuses; read 1',
+      'cleared unlike numbers of the two signs',
+    ],
+    ['6 + -4', 'lay 6 pluses; lay 4 minuses; read 10', 'counted a pair as two'],
+    ['6 + -4', 'lay 6 pluses; lay 4 minuses; read 6', 'counted a pair as one'],
+  ])('%s: %s', (problem, moves, slip) => {
+    const b = work(open(problem, 'signed'), 'signed', moves)
+    expect(slipsOf(b)).toContain(slip)
+    expect(outcome(b).right).toBe(false)
+    expect(slipsOf(reopen(recordOf(b)))).toEqual(slipsOf(b))
+  })
+
+  test.each([
+    ['-3 - 5', 'stand -3; arrow +5; read 2', 'drew the arrow the wrong way'],
+    ['4 - 7', 'stand 4; arrow -7 from 0', 'started the second arrow at nought'],
+    ['4 - 7', 'stand 4; arrow -7 from 5', 'started an arrow where none ends'],
+  ])('on the line, %s: %s', (problem, moves, slip) => {
+    expect(slipsOf(work(open(problem, 'line'), 'line', moves))).toContain(slip)
+  })
+
+  test('a loose arrow counts for nothing until it is slid to where one stands', () => {
+    let b = work(open('4 - 7', 'line', 'together'), 'line', 'stand 4; arrow -7 from 0')
+    expect([b.now.standing.value, last(b).owed]).toEqual(['4', expect.stringContaining('Slide it')])
+    b = work(b, 'line', 'slide')
+    expect([b.now.standing.value, last(b).step, last(b).lines.map((l) => l.equation)]).toEqual([
+      '-3',
+      'planned',
+      ['4 - 7 = -3'],
+    ])
+  })
+
+  test('an arrow up is just what taking away a minus asks for', () => {
+    const b = work(open('8 - (-4)', 'line', 'together'), 'line', 'stand 8; arrow +4')
+    expect([last(b).step, last(b).lines.map((l) => l.text)]).toEqual(['planned', ['8 − (−4) = 12']])
+    expect(last(b).say).toBe('Take away negative four: up four, to twelve.')
+  })
+
+  test.each([
+    ['-3 - 5', '2', 'took the operation sign for the number’s own sign'],
+    ['8 - (-4)', '4', 'took the number’s own sign for the operation sign'],
+    ['-7 + 9', '-2', 'gave the answer the sign of the first number'],
+    ['-7 + 3', '10', 'added the sizes although the signs differ'],
+    ['-3 + -5', '8', 'dropped a sign'],
+    ['-3 - 5', '-8', undefined],
+    ['9 - 4', '13', undefined],
+  ])('%s answered %s', (problem, given, name) => {
+    expect(procedureFor(parseProblem(problem), given as Exact)?.name).toBe(name)
+  })
+})
+
+test('a guess is kept, held against the answer, replayed, and taken only before it is read', () => {
+  let b = open('-3 - 5', 'line', 'together')
+  b = enter(b, { at: 0, on: 'bench', move: 'guess -10' })
+  b = work(b, 'line', 'stand -3; arrow -5; read -8')
+  expect(last(b).say).toContain('The guess was negative ten: two away.')
+  expect(reopen(recordOf(b)).now.guess).toBe('-10')
+  expect(attempt(() => enter(b, { at: 0, on: 'bench', move: 'guess 3' }))).toMatchObject({
+    refused: { reason: /read already/ },
+  })
+  expect(enter(b, { at: 0, on: 'bench', move: 'undo' }).now.guess).toBe('-10')
+  expect(attempt(() => enter(open('1 + 1', 'line'), { at: 0, on: 'bench', move: 'guess much' }))).toMatchObject({
+    refused: { reason: /not a number/ },
+  })
+})
+
+test('whatever hands do on counters and line, the bench accepts what the material does, and Sett finds back', () => {
+  const sign = fc.constantFrom('pluses', 'minuses')
+  const n = fc.integer({ min: 1, max: 6 })
+  const counters = fc.oneof(
+    fc.tuple(fc.constantFrom('lay', 'return', 'take', 'give'), n, sign).map(([v, k, s]) => `${v} ${k} ${s}`),
+    fc.tuple(fc.constantFrom('pair', 'part', 'clear', 'bring'), n).map(([v, k]) => `${v} ${k}`),
+  )
+  const arrows = fc.oneof(
+    fc
+      .tuple(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -9, max: 9 }))
+      .map(([by, from]) => `arrow ${by} from ${from}`),
+    fc.integer({ min: -9, max: 9 }).map((by) => `arrow ${by}`),
+    fc.integer({ min: -9, max: 9 }).map((at) => `stand ${at}`),
+    fc.constant('slide'),
+  )
+  const smaller = fc
+    .tuple(fc.integer({ min: -6, max: 6 }), fc.constantFrom('+', '-'), fc.integer({ min: -6, max: 6 }))
+    .map(([a, op, b]) => `${a} ${op} (${b})`)
+  for (const [id, hand] of [
+    ['signed', counters],
+    ['line', arrows],
+  ] as const)
+    fc.assert(
+      fc.property(smaller, fc.array(hand, { maxLength: 8 }), (problem, moves) => {
+        let b = open(problem, id, 'together')
+        for (const move of moves) b = tried(b, id, move)
+        if (id === 'signed') expect(onMat(b.now.states.signed as SignedState)).toBeLessThanOrEqual(ROOM)
+        expect(REPRESENTATIONS[id].shows(b.now.states[id])).toBe(b.now.standing.value)
+        for (const s of listed(b.now.stones))
+          for (const { equation } of s.lines)
+            if (equation) expect([equation, evaluate(equation.replace('=', '=='))]).toEqual([equation, true])
+        // From there the way leads to the end, as far as the mat has room.
+        for (let i = 0; i < 40 && nextAct(b); i++) {
+          const found = attempt(() => nextMoves(b))
+          if ('refused' in found || found.ok.length === 0) break
+          for (const move of found.ok) b = tried(b, id, REPRESENTATIONS[id].print(move))
+        }
+        if (nextAct(b) === null) expect(b.now.standing.read).toBe(b.now.standing.value)
+      }),
+      { numRuns: 150 },
+    )
+})
+
+test('what cannot hold a number below nought says so, and what would', () => {
+  for (const id of ['blocks', 'chips', 'columns', 'abacus', 'partials', 'fingers'] as const)
+    expect([id, attempt(() => open('-3 - 5', id))]).toMatchObject([id, { refused: { reason: /below nought/ } }])
+  expect(attempt(() => open('-3 - 5', 'blocks'))).toMatchObject({
+    refused: { hint: 'It would fit on: plus and minus counters, number line, open number line.' },
+  })
+})
