@@ -3,6 +3,7 @@ import {
   type Act,
   type BeadMove,
   decimalsIn,
+  type Exact,
   hasMat,
   type Mode,
   packOf,
@@ -23,6 +24,8 @@ import type { NinesState } from '../core/representation/nines/nines'
 import type { OpenLineState } from '../core/representation/openline/openline'
 import type { PlacedMaterial, PlacedState } from '../core/representation/placed/state'
 import type { PlatesState } from '../core/representation/plates/state'
+import type { LineState } from '../core/representation/line/line'
+import type { SignedState } from '../core/representation/signed/state'
 import type { WritingState } from '../core/representation/writing/writing'
 import { exchangeIn } from './utils/lit'
 
@@ -34,6 +37,8 @@ export interface MatView {
   readonly setup: Setup
   readonly standing: Standing
   readonly mode: Mode
+  /** What was guessed before the work, or null. */
+  readonly guess: Exact | null
   readonly places: number
   readonly litPlaces: readonly number[]
   /** The stone picked out, what was done for it, how many there are, and whether it is the newest. */
@@ -151,6 +156,29 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
       ones: ones(v),
     }),
   ),
+  signed: mat(
+    () => import('./components/mats/signed/SignedMat.vue'),
+    (v) => ({
+      state: v.state as SignedState,
+      movable: movable(v),
+      mode: v.mode,
+      newest: v.newest,
+      taking: v.standing.doing === '-',
+    }),
+    { worth: 'none', small: false },
+  ),
+  line: mat(
+    () => import('./components/mats/line/NumberLineMat.vue'),
+    (v) => ({
+      state: v.state as LineState,
+      setup: v.setup,
+      mode: v.mode,
+      newest: v.newest,
+      guess: v.guess,
+      small: v.small,
+    }),
+    { worth: 'none' },
+  ),
   openline: mat(
     () => import('./components/mats/line/OpenLineMat.vue'),
     (v) => ({ state: v.state as OpenLineState, setup: v.setup, movable: movable(v), newest: v.newest }),
@@ -158,6 +186,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   partials: writing,
   friendly: writing,
   splits: writing,
+  signs: writing,
   fingers: counting(() => import('./components/mats/counting/HandsDrawing.vue')),
   joints: counting(() => import('./components/mats/counting/JointsDrawing.vue')),
   tallies: counting(() => import('./components/mats/counting/TalliesDrawing.vue')),

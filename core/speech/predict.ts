@@ -8,6 +8,8 @@ export interface Prediction {
   readonly direction: 'up' | 'down' | 'same'
   /** The kinds of pieces of which there will be more or fewer; of a number worked whole, the places whose digit changes. */
   readonly kinds: readonly Exact[]
+  /** Why plus and minus go that way; empty where there is no sign to mind. */
+  readonly why: string
 }
 
 /** One of four things that can be done with plus and minus. */
@@ -40,9 +42,14 @@ export function predictionOf(act: Act, before: Exact): Prediction {
   const moved = sign(change(act))
   const direction = moved > 0 ? 'up' : moved < 0 ? 'down' : 'same'
   const pieces = piecesIn(act)
-  if (!pieces) return { direction, kinds: changedPlaces(before, after(before, act)).map(unitOf) }
-  return { direction, kinds: [...new Set(pieces.map((p) => p.unit))].sort((a, b) => compare(b, a)) }
+  const why = sign(before) < 0 || sign(after(before, act)) < 0 || belowIn(act) ? directionReason(act) : ''
+  if (!pieces) return { direction, kinds: changedPlaces(before, after(before, act)).map(unitOf), why }
+  return { direction, why, kinds: [...new Set(pieces.map((p) => p.unit))].sort((a, b) => compare(b, a)) }
 }
+
+/** Whether an act has to do with minuses. */
+const belowIn = (act: Act): boolean =>
+  ('amount' in act && sign(act.amount) < 0) || (piecesIn(act) ?? []).some((p) => sign(p.unit) < 0)
 
 /** The pieces that an act moves; undefined where it names none. */
 function piecesIn(act: Act): readonly Pieces[] | undefined {

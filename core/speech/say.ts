@@ -191,11 +191,19 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
 const exchangeVerb = (act: ExchangeAct, { exchange }: WordPack): string =>
   isMaking(act) ? exchange.verb : exchange.breaks
 
-/** An exchange; where one side is none, what comes or goes is worth nothing together. */
+const PAIR = ['pair', 'pairs'] as const
+/** How many zero pairs an exchange brings or clears; 0 where it is another exchange. */
+const pairsIn = ({ from, to }: ExchangeAct): number =>
+  from.length === 0 || to.length === 0 ? ([...from, ...to][0]?.count ?? 0) : 0
+
+/** An exchange; what comes or goes for nothing goes in zero pairs. */
 function exchangeInWords(act: ExchangeAct, now: string, pack: WordPack, units?: Units): string {
+  const pairs = pairsIn(act)
+  if (pairs > 0) {
+    const [verb, said] = [act.from.length === 0 ? 'Bring in' : 'Clear away', say(pairs, pack)]
+    return `${verb} ${said} zero ${formOf(pairs, PAIR)}: worth ${pack.numbers.zero}. Still ${now}.`
+  }
   const [from, to] = [act.from, act.to].map((side) => piecesInWords(side, pack, units))
-  if (act.from.length === 0) return `Bring in ${to}: worth ${pack.numbers.zero} together. Still ${now}.`
-  if (act.to.length === 0) return `Clear away ${from}: worth ${pack.numbers.zero} together. Still ${now}.`
   return `${capital(exchangeVerb(act, pack))} ${from} ${pack.exchange.link} ${to}. Still ${now}.`
 }
 
@@ -223,7 +231,7 @@ function shareInWords(
 export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Units): string {
   switch (act.kind) {
     case 'lay':
-      return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${printExact(act.amount)}`
+      return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${pretty(printExact(act.amount))}`
     case 'split':
       return `part ${printExact(act.whole)}`
     case 'gather':
@@ -240,19 +248,22 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Uni
       return pretty(`${act.operation} ${printExact(act.amount)}`)
     case 'join':
     case 'take': {
-      if (hands) return `${act.kind === 'join' ? hands.join : hands.take} ${printExact(act.amount)}`
+      if (hands) {
+        const up = sign(change(act)) >= 0
+        return `${(hands.lands ? up : act.kind === 'join') ? hands.join : hands.take} ${printExact(hands.lands ? sizeOf(act.amount) : act.amount)}`
+      }
       const verb = act.kind === 'join' ? 'add' : pack.take.split(' ')[0]!
       const pieces = plainPieces(act)
       return `${verb} ${pieces ? piecesInFigures(pieces, pack, units) : numberText(act.amount, units)}`
     }
     case 'exchange':
-      return act.from.length === 0
-        ? `bring ${piecesInFigures(act.to, pack, units)}`
-        : `${exchangeVerb(act, pack)} ${piecesInFigures(act.from, pack, units)}`
+      if (pairsIn(act) > 0)
+        return `${act.from.length === 0 ? 'bring' : 'clear'} ${pairsIn(act)} ${formOf(pairsIn(act), PAIR)}`
+      return `${exchangeVerb(act, pack)} ${piecesInFigures(act.from, pack, units)}`
     case 'share':
       return `deal ${piecesInFigures(act.each, pack, units)} each`
     case 'read':
-      return `read ${printExact(act.value)}${act.remainder === undefined ? '' : ` r ${printExact(act.remainder)}`}`
+      return `read ${pretty(printExact(act.value))}${act.remainder === undefined ? '' : ` r ${printExact(act.remainder)}`}`
   }
 }
 

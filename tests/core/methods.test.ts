@@ -28,6 +28,8 @@ function short(act: Act): string {
     case 'split':
     case 'gather':
       return `${act.kind} ${act.whole}=${act.parts.join('+')}`
+    case 'rewrite':
+      return act.rule
     case 'read':
       return `read ${act.value}${act.remainder === undefined ? '' : ` r ${act.remainder}`}`
     default:
@@ -95,6 +97,20 @@ const METHODS: readonly (readonly [string, RepresentationId, WayId, string])[] =
   ['4 * 9', 'nines', 'nines', '4 of 9, read 36'],
   ['38 + 27', 'abacus', 'compensate', 'lay 38, ask +27, join 20, join 7, read 65'],
   ['12 + 3', 'frame', 'count-beads', 'lay 12, ask +3, join 1, join 1, join 1, read 15'],
+  ['-3 - 5', 'signed', 'pairs', 'lay 3×-1, ask -5, →5×1+5×-1, take 5×1, read -8'],
+  ['6 + -4', 'signed', 'pairs', 'lay 6×1, ask +-4, join 4×-1, 4×1+4×-1→, read 2'],
+  ['8 - -4', 'line', 'arrows', 'lay 8, ask --4, take -4, read 12'],
+  ['-7 + 3', 'line', 'combine-opposites', 'lay -7, ask +3, split -7=-4+-3, join 3, read -4'],
+  ['-3 + 7', 'line', 'combine-opposites', 'lay -3, ask +7, split 7=3+4, join 3, join 4, read 4'],
+  [
+    '9.2 - 3.75',
+    'line',
+    'decompose',
+    'lay 46/5, ask -15/4, split 15/4=3+7/10+1/20, take 3, take 7/10, take 1/20, read 109/20',
+  ],
+  ['-3 - 5', 'signs', 'sign-rule', 'lay -3, ask -5, opposite, same-signs, take 5, read -8'],
+  ['-14 + 50', 'signs', 'sign-rule', 'lay -14, ask +50, commute, join 50, read 36'],
+  ['-9 + 4', 'signs', 'sign-rule', 'lay -9, ask +4, different-signs, join 4, read -5'],
   [
     '612 / 7',
     'plates',

@@ -155,7 +155,7 @@ describe('counters by hand', () => {
     b = work(b, 'signed', 'pair 1; clear 3')
     expect(last(b)).toMatchObject({ step: 'planned', shows: '2' })
     expect(last(b).lines.map((l) => l.equation)).toEqual(['5 + -3 = 2'])
-    expect(last(b).say).toContain('worth nought together')
+    expect(last(b).say).toContain('Clear away three zero pairs: worth nought.')
     b = work(b, 'signed', 'read 2')
     expect([outcome(b).right, slipsOf(b)]).toEqual([true, []])
     const stands = work(open('5 + -3', 'signed'), 'signed', 'lay 5 pluses; lay 3 minuses; read 2')

@@ -44,10 +44,10 @@ test('a prediction says the way it goes and the columns that change', () => {
     return steps.map((s, i) => predictionOf(s.act, steps[i - 1]?.shows ?? ZERO))
   }
   const acts = foretold('52 - 37')
-  expect(acts[2]).toEqual({ direction: 'same', kinds: ['10', '1'] })
-  expect(acts[3]).toEqual({ direction: 'down', kinds: ['1'] })
+  expect(acts[2]).toEqual({ direction: 'same', kinds: ['10', '1'], why: '' })
+  expect(acts[3]).toEqual({ direction: 'down', kinds: ['1'], why: '' })
   // A number worked whole changes the columns whose digit is another afterwards: 95 + 20 = 115.
-  expect(foretold('95 + 20', 'hops')[2]).toEqual({ direction: 'up', kinds: ['100', '10'] })
+  expect(foretold('95 + 20', 'hops')[2]).toEqual({ direction: 'up', kinds: ['100', '10'], why: '' })
 })
 
 test('an American room hears zero where a British one hears nought', () => {

@@ -240,7 +240,7 @@ describe('pens in ones, dozens and grosses', () => {
 /* --- nothing foreign ever throws anything but a Refusal --- */
 
 const ALL = Object.keys(REPRESENTATIONS) as readonly RepresentationId[]
-const ASKED: Partial<Record<RepresentationId, string>> = { nines: '4 * 9', plates: '61 / 7' }
+const ASKED: Partial<Record<RepresentationId, string>> = { nines: '4 * 9', plates: '61 / 7', signs: '-3 - 5' }
 const asked = (id: RepresentationId): string => ASKED[id] ?? '12 - 5'
 
 /** The acts of one plan of a material, and stranger ones in its own pieces. */

@@ -34,6 +34,7 @@ const view = computed<MatView>(() => {
     setup: { ...bench.bench.setup, representation: id },
     standing: moment.standing,
     mode: bench.bench.mode,
+    guess: bench.bench.now.guess,
     places,
     litPlaces,
     lit,

@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { REPRESENTATIONS, type ColumnsState } from '../../../core/index'
+import { hasBelow, REPRESENTATIONS, type ColumnsState } from '../../../core/index'
 
 defineProps<{ litPlaces: readonly number[] }>()
 const bench = useBench()
 const shows = useLocalStorage<'both' | 'lines' | 'columns'>('sett.page', 'both')
 /** On beads the page is the running totals with their rules, and the chain as a plain column. */
 const beads = computed(() => REPRESENTATIONS[bench.bench.setup.representation].sorts.includes('beads'))
+/** Where plus and minus are at work: which way they go, and a guess first where the class guesses. */
+const signs = computed(() => hasBelow(bench.bench.setup.problem))
+const guesses = computed(() => signs.value && bench.bench.setup.choices.signed.estimate)
 const sheet = computed(() => bench.bench.now.states.columns as ColumnsState | undefined)
 const onMat = computed(() => bench.bench.setup.representation === 'columns' || bench.second === 'columns')
 const writable = computed(() => bench.bench.mode === 'together')
@@ -36,6 +39,8 @@ function write(texts: readonly string[]): void {
         {{ beads && c.id === 'lines' ? 'Totals' : beads && c.id === 'columns' ? 'Column' : c.label }}
       </button>
     </div>
+    <LazyGuessFirst v-if="guesses" />
+    <LazySignCard v-if="signs && bench.bench.mode !== 'alone'" />
     <div class="squared" tabindex="0" role="region" aria-label="Written so far">
       <div v-if="sheet && !onMat && shows !== 'lines'" class="part">
         <ColumnSheet
@@ -66,7 +71,7 @@ function write(texts: readonly string[]): void {
 <style scoped>
 .page {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template-rows: auto auto auto minmax(0, 1fr);
   align-content: stretch;
   min-height: 0;
   background: var(--sheet);
@@ -83,7 +88,7 @@ function write(texts: readonly string[]): void {
   padding: 0.2rem 0.75rem;
 }
 .squared {
-  grid-row: 2;
+  grid-row: 4;
   overflow: auto;
   padding: 10px;
   background-image:

@@ -1,14 +1,21 @@
 <script setup lang="ts">
-import { type Exact, spokenList, pieceName, type Prediction, type Units } from '../../../core/index'
+import { type Exact, sign, spokenList, pieceName, type Prediction, type Units } from '../../../core/index'
 
-const props = defineProps<{ prediction: Prediction; kinds: readonly Exact[]; units: Units }>()
+const props = defineProps<{
+  prediction: Prediction
+  /** What may change; of what is worked whole nothing is asked but the way it goes. */
+  kinds: readonly Exact[]
+  units: Units
+}>()
 const emit = defineEmits<{ see: [verdict: string] }>()
+/** Places lie in columns; pluses and minuses do not. */
+const ladder = computed(() => !props.units.worths.some((w) => sign(w) < 0))
 const direction = ref<Prediction['direction'] | null>(null)
 const chosen = ref<readonly Exact[]>([])
 const first = ref<HTMLButtonElement | null>(null)
 const DIRECTIONS = [
-  { id: 'up', label: 'more' },
-  { id: 'down', label: 'less' },
+  { id: 'up', label: 'up: more' },
+  { id: 'down', label: 'down: less' },
   { id: 'same', label: 'the same' },
 ] as const
 const words = { up: 'It is more now', down: 'It is less now', same: 'It is worth the same' }
@@ -24,7 +31,10 @@ function see(): void {
       : direction.value === props.prediction.direction
         ? ', as you said'
         : ', not as you said'
-  emit('see', `${words[props.prediction.direction]}${agrees}. Changed: the ${changed}.`)
+  const missed = direction.value !== null && direction.value !== props.prediction.direction
+  const why = missed && props.prediction.why ? ` ${props.prediction.why}` : ''
+  const what = props.kinds.length > 0 ? ` Changed: the ${changed}.` : ''
+  emit('see', `${words[props.prediction.direction]}${agrees}.${why}${what}`)
 }
 </script>
 
@@ -48,8 +58,8 @@ function see(): void {
         {{ d.label }}
       </button>
     </div>
-    <p>Which columns change?</p>
-    <div class="set">
+    <p v-if="kinds.length > 0">{{ ladder ? 'Which columns change?' : 'Which counters change?' }}</p>
+    <div v-if="kinds.length > 0" class="set">
       <button
         v-for="kind in kinds"
         :key="kind"

@@ -42,6 +42,7 @@ const view = computed<MatView>(() => ({
   setup: setup.value,
   standing: standing.value,
   mode: 'show',
+  guess: null,
   places: placesFor(problem.value),
   litPlaces: [],
   lit: -1,

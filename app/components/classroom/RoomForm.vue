@@ -174,6 +174,8 @@ defineExpose({ unsaved, keep })
       >
       <h2>On the abacus</h2>
       <AbacusForm v-model="hands.abacus" />
+      <h2>Above and below nought</h2>
+      <SignedForm v-model="hands.signed" />
       <h2>On the open number line</h2>
       <label
         >It starts from

@@ -14,6 +14,7 @@ interface Side {
   readonly text?: string
 }
 
+const cross = (x: number, y: number): string => `M${x - 3} ${y - 9}h6v6h6v6h-6v6h-6v-6h-6v-6h6Z`
 const box = (x: number, y: number, w: number, h: number): string => `M${x} ${y}h${w}v${h}h${-w}Z`
 const dot = (x: number, y: number, r = 4): string =>
   `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`
@@ -194,6 +195,26 @@ export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
       to: { fill: dot(17, 22) + dot(27, 22) },
     },
   ],
+  signed: [
+    {
+      title: 'Lay',
+      text: 'Tap plus or minus in the store, or drag it: pluses lie above the line, minuses below.',
+      from: { line: 'M4 24H40' },
+      to: { fill: cross(22, 10) + box(14, 30, 16, 6), line: 'M4 24H40' },
+    },
+    {
+      title: 'Zero pair',
+      text: 'Drag a plus onto a minus, or press Line up: together they are worth nothing. Clear takes them off.',
+      from: { fill: cross(10, 12) + box(26, 30, 16, 6), line: 'M4 24H40' },
+      to: { line: 'M4 24H40M22 12a12 12 0 1 0 0.1 0Z' },
+    },
+    {
+      title: 'Take away',
+      text: 'Drag counters to the tray. Too few there? Bring in pairs first: they change nothing.',
+      from: { fill: cross(12, 14) },
+      to: { fill: cross(32, 14), line: 'M22 4V40' },
+    },
+  ],
   plates: [
     {
       title: 'Take in hand',
@@ -257,6 +278,27 @@ export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
       to: { text: '1 | 1' },
     },
   ],
+  line: [
+    {
+      title: 'Stand',
+      text: 'Tap the line where the first number is.',
+      from: { line: 'M2 30H42M22 24V36' },
+      to: { line: 'M2 30H42M22 24V36', fill: dot(32, 30, 4) },
+    },
+    {
+      title: 'Arrow',
+      text: 'Drag from where you stand: right is up, left is down. Each arrow starts where the last one ends.',
+      from: { line: 'M2 30H42', fill: dot(32, 30, 4) },
+      to: { line: 'M2 30H42M32 16H14', fill: 'M8 16l8 -5v10Z' + dot(8, 30, 4) },
+    },
+    {
+      title: 'By keyboard',
+      text: 'Arrow keys move the pointer to where the arrow is to end; Enter draws it.',
+      from: { text: '← →' },
+      to: { text: '↵' },
+    },
+  ],
+  signs: lines('Write what is asked with plus instead of minus, work with the sizes, then give the sign.'),
   openline: [
     { title: 'Start', text: 'Press the number to start from.', from: {}, to: { line: 'M2 30H42M10 24V36' } },
     {

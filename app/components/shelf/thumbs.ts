@@ -19,6 +19,8 @@ const dot = (x: number, y: number, r: number): string =>
   `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`
 const many = (n: number, draw: (i: number) => string): string => Array.from({ length: n }, (_, i) => draw(i)).join('')
 
+const cross = (x: number, y: number): string => `M${x - 3} ${y - 9}h6v6h6v6h-6v6h-6v-6h-6v-6h6Z`
+
 /** A hand: a palm and five fingers, those named by `down` folded. */
 const hand = (x: number, down: readonly number[], turned = false): string => {
   const heights = [16, 22, 25, 22]
@@ -60,6 +62,24 @@ const [seven, three, four] = [numeral(7, 28, 4, 0.4), numeral(3, 50, 1, 0.2), nu
 
 /** The drawing of every material on the shelf. Drawn for Sett. */
 export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
+  signed: {
+    ground: 'felt',
+    fill: many(3, (i) => cross(22 + i * 20, 18)) + many(2, (i) => box(14 + i * 20, 44, 16, 6)),
+    line: 'M6 34H90',
+  },
+  line: {
+    ground: 'felt',
+    fill: 'M74 20l-9 -6v12Z',
+    line: 'M4 46H92M40 38V54M22 20H66',
+    thin: many(9, (i) => `M${10 + i * 10} 42V50`),
+  },
+  signs: {
+    ground: 'paper',
+    text: [
+      [8, 24, '8 − (−4)'],
+      [8, 50, '= 8 + 4'],
+    ],
+  },
   blocks: {
     ground: 'felt',
     fill: box(8, 14, 36, 36) + box(54, 14, 5, 36) + box(63, 14, 5, 36) + many(3, (i) => box(76, 14 + i * 9, 6, 6)),
@@ -197,12 +217,15 @@ const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
   'two-five': 'beads',
   frame: 'beads',
   'stay-put': 'beads',
+  signed: 'things',
+  line: 'lines',
   openline: 'lines',
   columns: 'written',
   'touch-columns': 'written',
   partials: 'written',
   friendly: 'written',
   splits: 'written',
+  signs: 'written',
 }
 
 /** What stands in each group, in the order in which materials are offered. */

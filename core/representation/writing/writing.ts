@@ -188,6 +188,14 @@ function parse(text: string): WritingMove {
   return { kind: 'write', line: plainly(line) }
 }
 
+/** A page with an act written on it; the same where it writes nothing for it. */
+function written(d: Dialect, s: WritingState, act: Act): WritingState {
+  const own = inUnits(act, s.standing.units)
+  const text = own ? d.line(s, own) : ''
+  if (!own || text === '') return s
+  return { ...s, standing: stand(s.problem, s.standing, own), lines: [...s.lines, { text, act: own }] }
+}
+
 /** A page of one dialect. */
 export const writing = (d: Dialect): Representation<WritingState, WritingMove> => ({
   id: d.id,
@@ -223,12 +231,8 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
     const line = own ? d.line(s, own) : ''
     return line === '' ? [] : [{ kind: 'write', line }]
   },
-  write: (s, act) => {
-    const own = inUnits(act, s.standing.units)
-    const text = own ? d.line(s, own) : ''
-    if (!own || text === '') return s
-    return { ...s, standing: stand(s.problem, s.standing, own), lines: [...s.lines, { text, act: own }] }
-  },
+  // Where a line could be several acts, what follows is written down at once.
+  ...(d.reads ? { write: (s: WritingState, act: Act) => written(d, s, act) } : {}),
   recognise: (before, moves) => recognise(d, before, moves),
   print: (move) => `write ${move.line}`,
   parse,

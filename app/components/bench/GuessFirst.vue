@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { pretty } from '../../../core/index'
+
+/** A guess before the work: it is taken, kept, and held against the answer at the end. */
+const bench = useBench()
+const guess = computed(() => bench.bench.now.guess)
+const text = ref('')
+const wrong = computed(() => text.value.trim() !== '' && !/^[+−-]?\d+(?:\.\d+)?$/.test(text.value.trim()))
+function keep(): void {
+  if (text.value.trim() === '' || wrong.value) return
+  if (bench.make('bench', `guess ${text.value.trim().replace('−', '-').replace('+', '')}`)) text.value = ''
+}
+</script>
+
+<template>
+  <form v-if="guess === null" class="guess" @submit.prevent="keep">
+    <label for="guess">Guess first: about how much?</label>
+    <input id="guess" v-model="text" class="learner" inputmode="text" maxlength="9" :aria-invalid="wrong" />
+    <button type="submit" class="stone-button" :disabled="text.trim() === '' || wrong">Keep the guess</button>
+  </form>
+  <p v-else class="guess" role="status">
+    The guess: <strong class="learner">{{ pretty(guess) }}</strong>
+  </p>
+</template>
+
+<style scoped>
+.guess {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  margin: 0;
+  padding: 4px 12px;
+  border-bottom: 1.5px solid var(--edge);
+  background: var(--paper-2);
+}
+input {
+  width: 6rem;
+  min-height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 4px;
+  background: var(--sheet);
+  color: var(--ink);
+  text-align: center;
+  font-size: 1.2rem;
+}
+</style>

@@ -1,0 +1,283 @@
+<script setup lang="ts">
+import {
+  exact,
+  type Exact,
+  hasBelow,
+  type Mode,
+  parts,
+  pretty,
+  printExact,
+  type Setup,
+  totals,
+  valueOf,
+} from '../../../../core/index'
+import { hereOn, points, type LineState } from '../../../../core/representation/line/line'
+import { marksOf, ruled } from './ruling'
+
+/**
+ * A ruled line through nought. An arrow is drawn along it with a finger or the mouse; by keyboard a pointer is moved to where the
+ * arrow is to end, and Enter draws it.
+ */
+const props = defineProps<{
+  state: LineState
+  setup: Setup
+  mode: Mode
+  newest: boolean
+  guess: Exact | null
+  small?: boolean
+}>()
+const emit = defineEmits<{ move: [text: string]; say: [text: string] }>()
+
+const root = ref<HTMLElement | null>(null)
+const { width, height } = useElementSize(root)
+const movable = computed(() => props.mode !== 'show' && !props.small)
+const asNumber = (e: Exact): number => {
+  const { numerator, denominator } = parts(e)
+  return Number(numerator) / Number(denominator)
+}
+/** A mark’s number as text, exactly: marks are decimals of at most three places. */
+const textOf = (n: number): string => printExact(exact(String(Number(n.toFixed(3)))))
+const shown = (text: string): string => pretty(text, props.setup.choices.signed.ownSign)
+
+const numbers = computed(() => {
+  const { worked } = props.setup
+  const asked = [worked.first, ...worked.terms.map((t) => t.number)].map(valueOf)
+  const drawn = [...points(props.state), ...(props.guess ? [props.guess] : [])]
+  return [...totals(worked), ...asked, ...drawn].map(asNumber)
+})
+const decimals = computed(() =>
+  [props.setup.worked.first, ...props.setup.worked.terms.map((t) => t.number)].reduce(
+    (most, n) => Math.max(most, n.form === 'places' ? n.decimals : 0),
+    0,
+  ),
+)
+const ruling = computed(() => ruled(numbers.value, 10 ** decimals.value, width.value))
+const marks = computed(() => marksOf(ruling.value))
+const labels = computed(() => props.setup.choices.signed.marks === 'labelled')
+const base = computed(() => Math.round(height.value * 0.68))
+const here = computed(() => (props.state.start === null ? null : asNumber(hereOn(props.state))))
+
+/** Arrows one above the other, the first nearest to the line: each at its true length. */
+const arrows = computed(() => {
+  const { state } = props
+  const all = points(state).map(asNumber)
+  const list = [
+    ...(state.fromNought && state.start !== null ? [{ from: 0, to: all[0]!, loose: false }] : []),
+    ...state.arrows.map((_, i) => ({ from: all[i]!, to: all[i + 1]!, loose: false })),
+    ...(state.loose
+      ? [{ from: asNumber(state.loose.from), to: asNumber(state.loose.from) + asNumber(state.loose.by), loose: true }]
+      : []),
+  ]
+  const step = Math.min(46, (base.value - 40) / Math.max(1, list.length))
+  return list.map((a, i) => ({
+    ...a,
+    ...drawnArrow(a.from, a.to, base.value - 26 - i * step),
+    last: i === list.length - 1,
+  }))
+})
+function drawnArrow(from: number, to: number, y: number) {
+  const [a, b] = [ruling.value.x(from), ruling.value.x(to)]
+  const way = Math.sign(b - a) || 1
+  const tip = Math.min(13, Math.abs(b - a))
+  return {
+    y,
+    a,
+    b,
+    path: `M${a} ${y}H${b - way * tip * 0.7}`,
+    tip: `M${b} ${y}L${b - way * tip} ${y - 8}V${y + 8}Z`,
+    text: shown(`${to > from ? '+' : '-'}${textOf(Math.abs(to - from))}`).replace('⁻', '−'),
+    x: (a + b) / 2,
+  }
+}
+const described = computed(() => {
+  const { state } = props
+  if (state.start === null) return 'Nothing stands on the line yet.'
+  const all = points(state)
+  const said = state.arrows.map((by, i) => `${printExact(by)} to ${printExact(all[i + 1]!)}`)
+  const loose = state.loose
+    ? ` A loose arrow of ${printExact(state.loose.by)} starts at ${printExact(state.loose.from)}.`
+    : ''
+  return `Starts at ${printExact(all[0]!)}. ${said.length > 0 ? `Arrows: ${said.join(', ')}.` : 'No arrow yet.'}${loose}`
+})
+
+/* --- by hand: where a finger comes down the arrow starts, where it goes up it ends --- */
+const pulling = ref<{ readonly from: number; readonly to: number } | null>(null)
+const REACH = 26
+const inside = (event: PointerEvent): number => event.clientX - root.value!.getBoundingClientRect().left
+function down(event: PointerEvent): void {
+  if (!movable.value) return
+  const x = inside(event)
+  const near = here.value !== null && Math.abs(ruling.value.x(here.value) - x) <= REACH
+  const from = near ? here.value! : ruling.value.nearest(x)
+  pulling.value = { from, to: from }
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+}
+function drag(event: PointerEvent): void {
+  if (pulling.value) pulling.value = { ...pulling.value, to: ruling.value.nearest(inside(event)) }
+}
+function up(): void {
+  const pull = pulling.value
+  pulling.value = null
+  if (!pull) return
+  aim.value = null
+  if (pull.from !== pull.to) return draw(pull.from, pull.to)
+  if (here.value === null) emit('move', `stand ${textOf(pull.to)}`)
+}
+const preview = computed(() => {
+  const pull = pulling.value
+  if (pull && pull.from !== pull.to) return drawnArrow(pull.from, pull.to, base.value - 10)
+  if (aim.value === null || here.value === null || aim.value === here.value) return null
+  return drawnArrow(here.value, aim.value, base.value - 10)
+})
+function draw(from: number, to: number): void {
+  const by = Number((to - from).toFixed(3))
+  const start = from === (here.value ?? 0) ? '' : ` from ${textOf(from)}`
+  emit('move', `arrow ${by > 0 ? '+' : '-'}${textOf(Math.abs(by))}${start}`)
+}
+
+/* --- by keyboard --- */
+const aim = ref<number | null>(null)
+watch(
+  () => props.state,
+  () => (aim.value = null),
+)
+const pointed = computed(() => aim.value ?? here.value ?? 0)
+function key(event: KeyboardEvent): void {
+  const { mark, labelled, from, to } = ruling.value
+  const steps: Readonly<Record<string, number>> = {
+    ArrowRight: mark,
+    ArrowUp: mark,
+    ArrowLeft: -mark,
+    ArrowDown: -mark,
+    PageUp: labelled,
+    PageDown: -labelled,
+  }
+  const step = steps[event.key]
+  if (step !== undefined) aim.value = Math.max(from, Math.min(to, Number((pointed.value + step).toFixed(3))))
+  else if (event.key === 'Home') aim.value = 0
+  else if (event.key === 'Escape' && aim.value !== null) aim.value = null
+  else if (event.key === 'Enter' || event.key === ' ') {
+    if (here.value === null) emit('move', `stand ${textOf(pointed.value)}`)
+    else if (aim.value !== null && aim.value !== here.value) draw(here.value, aim.value)
+    else emit('say', 'Move the pointer to where the arrow is to end.')
+  } else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+
+const own = ref('')
+const trouble = computed(() => own.value.trim() !== '' && !/^[+\-−]?\d+(?:\.\d+)?$/.test(own.value.trim()))
+function drawOwn(): void {
+  const typed = own.value.trim().replace('−', '-')
+  if (typed === '' || trouble.value) return
+  emit('move', here.value === null ? `stand ${typed}` : `arrow ${typed}`)
+  own.value = ''
+}
+const below = computed(() => hasBelow(props.setup.problem))
+</script>
+
+<template>
+  <div class="number-line felt" role="group" aria-label="The mat">
+    <div ref="root" class="room">
+      <p class="sr-only" aria-live="polite">{{ described }}</p>
+      <svg
+        :viewBox="`0 0 ${width} ${height}`"
+        role="img"
+        :aria-label="`Number line from ${textOf(ruling.from)} to ${textOf(ruling.to)}. ${described}`"
+        :class="{ movable }"
+        @pointerdown="down"
+        @pointermove="drag"
+        @pointerup="up"
+        @pointercancel="pulling = null"
+      >
+        <path class="line" :d="`M6 ${base}H${width - 6}`" />
+        <path class="end" :d="`M${width - 18} ${base - 8}L${width - 6} ${base}L${width - 18} ${base + 8}`" />
+        <path class="end" :d="`M18 ${base - 8}L6 ${base}L18 ${base + 8}`" />
+        <g v-for="m in marks" :key="m.n" class="mark" :class="{ long: m.long, nought: m.n === 0 }">
+          <path
+            :d="`M${ruling.x(m.n)} ${base - (m.n === 0 ? 22 : m.long ? 12 : 6)}V${base + (m.n === 0 ? 22 : m.long ? 12 : 6)}`"
+          />
+          <text v-if="m.n === 0 || (m.long && labels)" :x="ruling.x(m.n)" :y="base + 46" text-anchor="middle">
+            {{ shown(textOf(m.n)) }}
+          </text>
+        </g>
+        <g
+          v-for="(a, i) in arrows"
+          :key="i"
+          class="arrow"
+          :class="{ now: a.last && newest, loose: a.loose, down: a.b < a.a }"
+        >
+          <path class="drop" :d="`M${a.a} ${a.y}V${base}M${a.b} ${a.y}V${base}`" />
+          <path class="shaft" :d="a.path" />
+          <path class="tip" :d="a.tip" />
+          <text :x="a.x" :y="a.y - 10" text-anchor="middle">{{ a.text }}</text>
+        </g>
+        <g v-if="preview" class="arrow preview">
+          <path class="shaft" :d="preview.path" />
+          <path class="tip" :d="preview.tip" />
+          <text :x="preview.x" :y="preview.y - 10" text-anchor="middle">{{ preview.text }}</text>
+        </g>
+        <g v-if="guess" class="guess">
+          <path :d="`M${ruling.x(asNumber(guess))} ${base}V${base + 62}h34l-8 9l8 9h-34`" />
+          <text :x="ruling.x(asNumber(guess)) + 6" :y="base + 77">?</text>
+        </g>
+        <circle v-if="here !== null" class="here" :cx="ruling.x(here)" :cy="base" r="9" />
+        <text
+          v-if="here !== null && (labels || mode !== 'alone')"
+          class="landing"
+          :x="ruling.x(here)"
+          :y="base + 84"
+          text-anchor="middle"
+        >
+          {{ shown(textOf(here)) }}
+        </text>
+      </svg>
+      <div
+        v-if="movable"
+        class="pointer"
+        role="slider"
+        tabindex="0"
+        :aria-label="here === null ? 'Where to stand' : 'Where the arrow ends'"
+        :aria-valuemin="ruling.from"
+        :aria-valuemax="ruling.to"
+        :aria-valuenow="pointed"
+        :aria-valuetext="textOf(pointed)"
+        aria-description="Arrow keys move the pointer, Page Up and Page Down by more; Enter draws the arrow."
+        :style="{ left: `${ruling.x(pointed)}px`, top: `${base}px` }"
+        @keydown="key"
+      />
+      <p v-if="state.start === null && movable" class="empty">
+        Tap the line to stand there{{ below ? ', or drag from nought to draw the first arrow' : '' }}.
+      </p>
+    </div>
+    <div v-if="movable" class="acts">
+      <button
+        v-if="state.start === null"
+        type="button"
+        class="stone-button main"
+        @click="emit('move', `stand ${printExact(valueOf(setup.worked.first))}`)"
+      >
+        Stand at {{ shown(printExact(valueOf(setup.worked.first))) }}
+      </button>
+      <button v-if="state.loose" type="button" class="stone-button main" @click="emit('move', 'slide')">
+        Slide it to where one stands
+      </button>
+      <form class="own" @submit.prevent="drawOwn">
+        <label class="sr-only" for="own-arrow">{{ here === null ? 'Stand at' : 'Arrow of your own' }}</label>
+        <input
+          id="own-arrow"
+          v-model="own"
+          class="learner"
+          maxlength="9"
+          :placeholder="here === null ? '−3' : '+4 or −8'"
+          :aria-invalid="trouble"
+        />
+        <button type="submit" class="stone-button" :disabled="own.trim() === '' || trouble">
+          {{ here === null ? 'Stand there' : 'Draw the arrow' }}
+        </button>
+      </form>
+    </div>
+  </div>
+</template>
+
+<style scoped src="./numberLine.css"></style>
