@@ -279,10 +279,9 @@ describe('the open number line', () => {
       '52 − 37 = 15',
     ])
   })
-  test('no hop goes below nought', () => {
-    expect(() => work('12 - 5', 'openline', 'hops', 'start 12', 'hop -13')).toThrow(
-      'From 12 that would go 1 below nought.',
-    )
+  test('hops go through nought and on below it', () => {
+    const b = work('12 - 15', 'openline', 'hops', 'start 12', 'hop -13', 'hop -2')
+    expect([b.now.standing.value, listed(b.now.stones).at(-1)!.lines.at(-1)!.equation]).toEqual(['-3', '12 - 15 = -3'])
   })
 })
 

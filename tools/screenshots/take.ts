@@ -119,19 +119,27 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'drawn-tens',
+    name: 'plus-and-minus',
     path: '/bench',
     act: async (d) => {
-      await choose(d, 'drawn tens')
-      await press(d, STEP, STEP, STEP, STEP)
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '12 - 3')
+      await choose(d, 'plus and minus counters')
+      await ask(d, '9 + (-14)')
+      await move(d, 'lay 9 pluses', 'lay 14 minuses', 'pair 4')
+      await d.executeScript('document.activeElement.blur()')
     },
   },
   {
-    name: 'open-line',
+    name: 'number-line',
     path: '/bench',
     act: async (d) => {
-      await choose(d, 'open number line', 'hop up to the greater number')
-      await press(d, STEP, STEP, STEP)
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '12 - 3')
+      await choose(d, 'number line')
+      await ask(d, '-3 - 5 + 12')
+      await move(d, 'stand -3', 'arrow -5', 'arrow +12')
+      await d.executeScript('document.activeElement.blur()')
     },
   },
   {

@@ -7,6 +7,7 @@ import {
   parts,
   pretty,
   printExact,
+  subtract,
   type Setup,
   totals,
   valueOf,
@@ -41,9 +42,11 @@ const shown = (text: string): string => pretty(text, props.setup.choices.signed.
 
 const numbers = computed(() => {
   const { worked } = props.setup
-  const asked = [worked.first, ...worked.terms.map((t) => t.number)].map(valueOf)
   const drawn = [...points(props.state), ...(props.guess ? [props.guess] : [])]
-  return [...totals(worked), ...asked, ...drawn].map(asNumber)
+  const reached = totals(worked)
+  // Where hands work, the line goes as far the other way as well: its ends do not tell which way is right.
+  const other = worked.terms.map((t, i) => subtract(reached[i]!, subtract(reached[i + 1]!, reached[i]!)))
+  return [...reached, ...drawn, ...(props.mode === 'show' ? [] : other)].map(asNumber)
 })
 const decimals = computed(() =>
   [props.setup.worked.first, ...props.setup.worked.terms.map((t) => t.number)].reduce(

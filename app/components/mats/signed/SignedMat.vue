@@ -19,6 +19,8 @@ const root = ref<HTMLElement | null>(null)
 const many = ref(1)
 const count = computed(() => Math.min(20, Math.max(1, Math.round(many.value) || 1)))
 const most = computed(() => Math.min(props.state.plus, props.state.minus))
+/** So many pairs the button lines up: all of them, unless fewer are wanted. */
+const lining = computed(() => (count.value === 1 ? most.value : Math.min(count.value, most.value)))
 const size = computed(() => (onMat(props.state) > 24 ? 'small' : onMat(props.state) > 12 ? 'middle' : 'large'))
 
 const move = (verb: string, n: number, what: keyof typeof NAMES): void =>
@@ -156,13 +158,8 @@ function drop(from: Held['from'], sign: Held['sign'], to: string, on: string | u
       >
         Lay {{ count }} {{ nameOf(sign, count) }}
       </button>
-      <button
-        v-if="most > 0"
-        type="button"
-        class="stone-button main"
-        @click="move('pair', Math.min(count === 1 ? most : count, most), 'pair')"
-      >
-        Line up {{ count === 1 ? 'all pairs' : `${Math.min(count, most)} ${nameOf('pair', count)}` }}
+      <button v-if="most > 0" type="button" class="stone-button main" @click="move('pair', lining, 'pair')">
+        Line up {{ lining === most ? 'all pairs' : `${lining} ${nameOf('pair', lining)}` }}
       </button>
       <button v-if="state.pairs > 0" type="button" class="stone-button" @click="move('clear', state.pairs, 'pair')">
         Clear the {{ nameOf('pair', state.pairs) }}
