@@ -38,7 +38,7 @@ export {
   type Words,
 } from './choices'
 export { REPRESENTATION_IDS, type RepresentationId } from './materials'
-export { compare, type Exact, exact, parts, sign, sizeOf, subtract, timesIn, toCount, ZERO } from './number/exact'
+export { add, compare, type Exact, exact, parts, sign, sizeOf, subtract, timesIn, toCount, ZERO } from './number/exact'
 export { grouped, groupedAlike, groupedIn, type Separator } from './number/grouped'
 export { printExact, printNumeral, valueOf } from './number/numeral'
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'

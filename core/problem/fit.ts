@@ -45,6 +45,9 @@ export interface WholeLimits {
 /** What shows numbers below nought. */
 const BELOW: readonly RepresentationId[] = ['signed', 'line', 'openline', 'signs']
 
+/** A number as a sentence has it, with a real minus sign. */
+const shown = (text: string): string => text.replace('-', '−')
+
 /** As many numbers as one page of work holds. */
 const PAGE = 12
 
@@ -77,7 +80,7 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
   const most = printNumeral(numeralOf(greatest))
   for (const number of [problem.first, ...problem.terms.map((t) => t.number)]) {
     const value = valueOf(number)
-    const text = printNumeral(number)
+    const text = shown(printNumeral(number))
     if (number.form === 'fraction' || number.decimals > (limits.decimals ?? 0)) {
       if (!limits.decimals) return no(`${text} is not a whole number, and ${limits.name} shows whole numbers only.`, [])
       return no(`${text} goes beyond ${limits.name}: it has ${limits.decimals} places after the point.`, [])
@@ -95,11 +98,14 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
   for (const [step, total] of totals(problem).entries()) {
     if (compare(total, ZERO) < 0 && !limits.below && !limits.signed)
       return no(
-        `At number ${step + 1} of the chain the total is ${total}, below nought, and ${limits.name} shows nothing below nought.`,
+        `At number ${step + 1} of the chain the total is ${shown(total)}, below nought, and ${limits.name} shows nothing below nought.`,
         [...BELOW, 'abacus'],
       )
     if (compare(sizeOf(total), greatest) > 0)
-      return no(`the total comes to ${total}; ${limits.name} holds ${most} at most: ${limits.because}.`, limits.instead)
+      return no(
+        `the total comes to ${shown(total)}; ${limits.name} holds ${most} at most: ${limits.because}.`,
+        limits.instead,
+      )
   }
   return FITS
 }

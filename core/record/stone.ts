@@ -123,7 +123,12 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
     on: hand.on,
     acts,
     moves: followed.moves,
-    label: acts.length > 0 ? acts.map((a) => labelOf(a, pack, hands, setup.units)).join(' · ') : 'on the sheet',
+    label:
+      acts.length > 0
+        ? acts.map((a) => labelOf(a, pack, hands, setup.units)).join(' · ')
+        : hand.owed?.kind === 'loose-arrow'
+          ? 'loose arrow'
+          : 'on the sheet',
     say: owed || said.filter((t) => t !== '').join(' '),
     lines,
     before,

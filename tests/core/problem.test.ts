@@ -162,7 +162,7 @@ describe('what does not fit says why and what would', () => {
   test.each([
     ['9999 + 1', 'The total comes to 10000; the chart holds 9999 at most: it has no place above the thousands.'],
     ['12000 - 5', 'The chart holds 9999 at most: it has no place above the thousands; 12000 is more.'],
-    ['3 - 5', 'At number 2 of the chain the total is -2, below nought, and the chart shows nothing below nought.'],
+    ['3 - 5', 'At number 2 of the chain the total is −2, below nought, and the chart shows nothing below nought.'],
     ['3/8 + 2/8', '3/8 is not a whole number, and the chart shows whole numbers only.'],
   ])('%s', (problem, reason) => expect(why(problem)).toBe(reason))
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  add,
   exact,
   type Exact,
   hasBelow,
@@ -42,7 +43,12 @@ const shown = (text: string): string => pretty(text, props.setup.choices.signed.
 
 const numbers = computed(() => {
   const { worked } = props.setup
-  const drawn = [...points(props.state), ...(props.guess ? [props.guess] : [])]
+  const { loose } = props.state
+  const drawn = [
+    ...points(props.state),
+    ...(loose ? [loose.from, add(loose.from, loose.by)] : []),
+    ...(props.guess ? [props.guess] : []),
+  ]
   const reached = totals(worked)
   // Where hands work, the line goes as far the other way as well: its ends do not tell which way is right.
   const other = worked.terms.map((t, i) => subtract(reached[i]!, subtract(reached[i + 1]!, reached[i]!)))
