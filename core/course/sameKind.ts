@@ -67,7 +67,7 @@ export function sameKind(
       terms.push(found.term)
       total = found.total
     }
-    const made = { first, terms }
+    const made: Problem = { first, terms, ...(problem.pairs ? { pairs: problem.pairs } : {}) }
     if (terms.length === problem.terms.length && !used.has(printProblem(made)) && suits(made)) return made
   }
   return undefined

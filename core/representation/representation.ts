@@ -75,6 +75,8 @@ export interface Representation<State = unknown, Move = unknown> {
   /** What it is called within a sentence: “the abacus”, but “chips”. */
   readonly called: string
   readonly kind: 'concrete' | 'drawn' | 'written'
+  /** Whether its numbers stand in a diagram with their parts under them, besides the lines. */
+  readonly diagram?: boolean
   /** What is always written along with it, besides the running equations. */
   readonly along?: readonly RepresentationId[]
   /** What its pieces are worth and are called; of a page or a line, the places in which its numbers are parted. */

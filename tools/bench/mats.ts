@@ -30,6 +30,13 @@ const MATS = [
     moves: ['start 476'],
     press: '[aria-label="Hop on 1"]',
   },
+  {
+    title: 'plus and minus counters',
+    problem: '-9 - 9',
+    option: /^plus and minus/,
+    moves: ['lay 9 minuses', 'bring 9 pairs'],
+    press: '[aria-label="Lay one minus"]',
+  },
   { title: 'touch numerals', problem: '9 + 8', option: /^touch numerals$/, moves: ['hold 9'] },
 ] as const satisfies readonly Mat[]
 

@@ -24,7 +24,8 @@ const WayShelf = defineAsyncComponent(() => import('../shelf/WayShelf.vue'))
 const bench = useBench()
 const presenting = usePresenting()
 const { pinned, lately, used } = useShelf()
-const text = ref(pretty(bench.problem))
+const shown = (problem: string): string => pretty(problem, bench.bench.setup.choices.signed.ownSign)
+const text = ref(shown(bench.problem))
 const refused = shallowRef<Refusal | null>(null)
 const box = ref<HTMLInputElement | null>(null)
 const read = ref('')
@@ -32,7 +33,7 @@ const shelf = ref<'material' | 'way' | null>(null)
 watch(
   () => [bench.problem, bench.id],
   () => {
-    text.value = pretty(bench.problem)
+    text.value = shown(bench.problem)
     read.value = ''
     refused.value = null
   },
@@ -54,7 +55,7 @@ const onMat = computed(() => bench.bench.setup.problem)
 const wanted = computed(() => ('ok' in typed.value ? typed.value.ok : onMat.value))
 /** Whether the box says another problem than the mat. */
 const differs = computed(() =>
-  'ok' in typed.value ? printProblem(typed.value.ok) !== bench.problem : text.value.trim() !== pretty(bench.problem),
+  'ok' in typed.value ? printProblem(typed.value.ok) !== bench.problem : text.value.trim() !== shown(bench.problem),
 )
 /** The nearest materials that hold what is typed: the one in hand, those pinned and used lately, then the others. */
 const nearest = computed<readonly RepresentationId[]>(() => {
@@ -78,7 +79,7 @@ function select(refusal: Refusal): void {
 }
 /** What was asked lies on the mat, and so does the focus. */
 function done(): void {
-  text.value = pretty(bench.problem)
+  text.value = shown(bench.problem)
   shelf.value = null
   void nextTick(() => focusHome()?.focus())
 }
@@ -119,7 +120,7 @@ function readIt(): void {
   focusHome()?.focus()
 }
 function leave(): void {
-  text.value = pretty(bench.problem)
+  text.value = shown(bench.problem)
   read.value = ''
   refused.value = null
   focusHome()?.focus()
@@ -219,17 +220,17 @@ defineExpose({
       <button v-for="id in instead" :key="id" type="button" class="stone-button" @click="workWith(id)">
         Work it with {{ REPRESENTATIONS[id].called }}
       </button>
-      <span v-if="differs" class="still">The mat still has {{ pretty(bench.problem) }}.</span>
+      <span v-if="differs" class="still">The mat still has {{ shown(bench.problem) }}.</span>
     </p>
     <p v-else-if="differs && nearest.length > 0 && !presenting" class="under" role="status">
-      <span>Work {{ pretty(printProblem(wanted)) }} with</span>
+      <span>Work {{ shown(printProblem(wanted)) }} with</span>
       <button v-for="id in nearest" :key="id" type="button" class="stone-button" @click="workWith(id)">
         {{ REPRESENTATIONS[id].called }}
       </button>
       <button type="button" class="stone-button bare" aria-haspopup="dialog" @click="openShelf('material')">
         another material …
       </button>
-      <span class="still">The mat still has {{ pretty(bench.problem) }}.</span>
+      <span class="still">The mat still has {{ shown(bench.problem) }}.</span>
     </p>
     <MaterialShelf
       v-if="shelf === 'material'"

@@ -6,6 +6,23 @@ import { Refusal } from '../../refusal'
 import { countsIn, numberAt, signedAt, spanOf, wordsOf, type Word } from '../text'
 import { signsFor, signsOf, type SignedMove, type Signs } from './state'
 
+/** What Sett says aloud, as it is typed: “bring in 5 zero pairs”, “line up 3 pairs”, “take away 5 pluses”. */
+const SAID: Readonly<Record<string, readonly [string, string]>> = {
+  bring: ['in', 'bring'],
+  put: ['in', 'lay'],
+  line: ['up', 'pair'],
+  clear: ['away', 'clear'],
+  take: ['away', 'take'],
+}
+function asMoves(words: readonly Word[]): readonly Word[] {
+  const [verb, second] = words
+  const [more, meant] = (verb && SAID[verb.text]) ?? []
+  const rest = words
+    .slice(second && second.text === more ? 2 : 1)
+    .filter((w) => w.text !== 'zero' && w.text !== 'counters')
+  return verb && meant && (second?.text === more || verb.text === meant) ? [{ ...verb, text: meant }, ...rest] : words
+}
+
 const CARRIES = ['lay', 'return', 'take', 'give'] as const
 const PAIRS = ['pair', 'part', 'clear', 'bring'] as const
 const isOne = <T extends string>(all: readonly T[], text: string): text is T =>
@@ -34,7 +51,7 @@ export function printMove(move: SignedMove): string {
 
 /** Reads a typed move; a bare number is so many of its own sign (`lay -3`). @throws Refusal with the place in the text. */
 export function parseMove(text: string): SignedMove {
-  const words = wordsOf(text)
+  const words = asMoves(wordsOf(text))
   const [verb, ...rest] = words
   if (!verb) throw new Refusal('There is no move yet.', 'Type one, like: lay 3 minuses.', { at: 0, length: 0 })
   const most = (n: number): void => {

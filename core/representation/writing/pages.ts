@@ -132,6 +132,7 @@ export const friendly = writing({
 /** The split diagram: a number with its parts under it, and what becomes of each part. */
 export const splits = writing({
   id: 'splits',
+  diagram: true,
   title: 'split diagram',
   called: 'the split diagram',
   example: 'write 45 = 40 + 5',

@@ -35,6 +35,7 @@ export interface Dialect {
   readonly called?: string
   readonly name: string
   readonly example: string
+  readonly diagram?: boolean
   readonly sorts: readonly Sort[]
   allows(way: string, problem: Problem): boolean
   line(s: WritingState, act: Act): string
@@ -202,6 +203,7 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
   title: d.title,
   called: d.called ?? d.title,
   kind: 'written',
+  ...(d.diagram ? { diagram: true } : {}),
   units: decimal(MAX_DIGITS, 3),
   sorts: d.sorts,
   example: d.example,

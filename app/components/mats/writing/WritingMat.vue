@@ -40,12 +40,14 @@ const heads = computed(() => {
   }
   return all
 })
+const page = computed(() => REPRESENTATIONS[id.value])
+const ownSign = computed(() => props.setup.choices.signed.ownSign)
 const isHead = (kind: string | undefined): boolean => kind === 'lay' || kind === 'pose' || kind === 'split'
 /** What is written beneath: on the diagram without what stands in it already. */
 const lines = computed(() =>
   props.state.lines
-    .map((l, i) => ({ ...l, i, text: pretty(l.text).split(' = ') }))
-    .filter((l) => id.value !== 'splits' || !isHead(l.act?.kind))
+    .map((l, i) => ({ ...l, i, text: pretty(l.text, ownSign.value).split(' = ') }))
+    .filter((l) => !page.value.diagram || !isHead(l.act?.kind))
     // A number that only stands there is said again by the line that parts it or asks more.
     .filter((l, k, all) => !(l.act?.kind === 'lay' && all[k + 1])),
 )
@@ -70,7 +72,7 @@ const begun = computed(() => {
   }
 })
 function begin(): void {
-  text.value = pretty(begun.value)
+  text.value = pretty(begun.value, ownSign.value)
   box.value?.focus()
 }
 /** A number of the diagram put into the line that is being written; touched first, it begins its own parting. */
@@ -80,9 +82,14 @@ function put(number: string, begins: boolean): void {
   else text.value = /[+−=-]$/.test(now) ? `${now} ${number} ` : `${now} + ${number} `
   box.value?.focus()
 }
-const PAD = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '+', '−', '='] as const
+/** A number's own sign has a key of its own, where numbers below nought are written. */
+const OWN = '⁻'
+const PAD = computed(() => [
+  ...['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '+', '−', '='],
+  ...(page.value.sorts.includes('signs') ? [OWN] : []),
+])
 function pad(key: string): void {
-  text.value = /\d/.test(key) ? text.value + key : `${text.value.trimEnd()} ${key} `
+  text.value = /\d/.test(key) || key === OWN ? text.value + key : `${text.value.trimEnd()} ${key} `
 }
 function write(): void {
   if (text.value.trim() === '') return
@@ -96,7 +103,7 @@ function write(): void {
     <p class="sr-only" aria-live="polite">{{ described }}</p>
     <div class="sheet learner" tabindex="0" role="region" aria-label="The page of this way">
       <p v-if="state.lines.length === 0" class="quiet empty">The first line comes here.</p>
-      <div v-if="id === 'splits'" class="heads" :aria-hidden="!movable">
+      <div v-if="page.diagram" class="heads" :aria-hidden="!movable">
         <template v-for="(h, i) in heads" :key="i">
           <span v-if="h.sign" class="op">{{ h.sign }}</span>
           <span class="head">
@@ -157,7 +164,9 @@ function write(): void {
         placeholder="Write the next line"
       />
       <button type="submit" class="stone-button main" :disabled="text.trim() === ''">Write</button>
-      <button v-if="begun" type="button" class="stone-button learner" @click="begin">{{ pretty(begun) }}…</button>
+      <button v-if="begun" type="button" class="stone-button learner" @click="begin">
+        {{ pretty(begun, ownSign) }}…
+      </button>
       <div class="pad learner" role="group" aria-label="Write by touch">
         <button v-for="k in PAD" :key="k" type="button" class="stone-button" @mousedown.prevent @click="pad(k)">
           {{ k }}
