@@ -7,7 +7,7 @@ import { Refusal } from '../../refusal'
 import { exchangesIn } from '../inParts'
 import { ruleSteps } from '../../act/signRule'
 import { lineFor } from './lines'
-import type { EquationsState, Line } from './state'
+import type { EquationsState } from './state'
 
 const NUMBER = String.raw`(-?\d+(?:\.\d+)?)`
 const LAY = new RegExp(`^${NUMBER}(?: = (.+))?$`)
