@@ -56,11 +56,14 @@ const amountInWords = (act: AmountAct, pack: WordPack, units?: Units): string =>
 const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack, units?: Units): string =>
   pieces.map((p) => `${p.count} ${pieceName(p.unit, p.count, units, pack.ones)}`).join(' ')
 
+const PAIR = ['pair', 'pairs'] as const
+
 /** The whole question in words: “fifty-two take away thirty-seven”. */
 export const askInWords = (problem: Problem, pack: WordPack): string =>
   [
     sayNumeral(problem.first, pack),
     ...problem.terms.map((t) => `${operationWord(t.operation, pack)} ${sayNumeral(t.number, pack)}`),
+    ...(problem.pairs ? [`with ${say(problem.pairs, pack)} zero ${formOf(problem.pairs, PAIR)}`] : []),
   ].join(' ')
 
 /** A wrong reading is compared with what is there, without giving it away. */
@@ -191,7 +194,6 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
 const exchangeVerb = (act: ExchangeAct, { exchange }: WordPack): string =>
   isMaking(act) ? exchange.verb : exchange.breaks
 
-const PAIR = ['pair', 'pairs'] as const
 /** How many zero pairs an exchange brings or clears; 0 where it is another exchange. */
 const pairsIn = ({ from, to }: ExchangeAct): number =>
   from.length === 0 || to.length === 0 ? ([...from, ...to][0]?.count ?? 0) : 0

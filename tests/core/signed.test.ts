@@ -15,6 +15,7 @@ import type { Bench, Mode } from '../../core/record/moment'
 import { outcome, slipsOf } from '../../core/record/outcome'
 import { recordOf, reopen } from '../../core/record/record'
 import { attempt } from '../../core/refusal'
+import { directionReason, fieldOf, predictionOf } from '../../core/speech/predict'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { applyAll, type RepresentationId } from '../../core/representation/representation'
 import { onMat, ROOM, type SignedState } from '../../core/representation/signed/state'
@@ -187,7 +188,8 @@ describe('counters by hand', () => {
   test('a number is laid with its pairs, and read as it is', () => {
     const b = work(open('4 with 3 pairs', 'signed'), 'signed', 'lay 7 pluses 3 minuses')
     expect([last(b).step, b.now.standing.value]).toEqual(['planned', '4'])
-    expect([outcome(work(b, 'signed', 'read 4')).right]).toEqual([true])
+    const read = work(b, 'signed', 'read 4')
+    expect([outcome(read).right, last(read).say]).toEqual([true, 'Four with three zero pairs.'])
     expect(slipsOf(work(b, 'signed', 'read 10'))).toEqual(['counted a pair as two'])
     expect(slipsOf(work(b, 'signed', 'read 7'))).toEqual(['counted a pair as one'])
     expect(attempt(() => open('4 with 3 pairs', 'line'))).toMatchObject({ refused: { reason: /zero pairs/ } })
@@ -338,4 +340,73 @@ test('what cannot hold a number below nought says so, and what would', () => {
   expect(attempt(() => open('-3 - 5', 'blocks'))).toMatchObject({
     refused: { hint: 'It would fit on: plus and minus counters, number line, open number line.' },
   })
+})
+
+test('what Sett says aloud may be typed, and a wrong word is told at its place', () => {
+  const b = open('-3 - 5', 'signed', 'together')
+  const done = work(b, 'signed', 'put in 3 minuses; bring in 5 zero pairs; take away 5 pluses; read -8')
+  expect([outcome(done).right, slipsOf(done)]).toEqual([true, []])
+  const paired = work(
+    open('2 + -2', 'signed', 'together'),
+    'signed',
+    'lay 2; lay -2; line up 2 pairs; clear away 2 pairs',
+  )
+  expect(paired.now.states.signed).toMatchObject({ plus: 0, minus: 0, pairs: 0 })
+  for (const [move, why] of [
+    ['jump 3', 'have no move “jump”'],
+    ['lay 3 tens', '“tens” is not a place here'],
+    ['lay', 'does not say how many'],
+    ['bring 0', '0 is no number of pairs'],
+    ['pair 2 pairs now', '“now” is one word too many'],
+    ['read x', 'is not a whole number'],
+  ])
+    expect([move, attempt(() => enter(b, { at: 0, on: 'signed', move: move! }))]).toMatchObject([
+      move,
+      { refused: { reason: expect.stringContaining(why!) } },
+    ])
+})
+
+test('each of the four is foretold up or down, with its reason', () => {
+  const foretold = (problem: string) =>
+    plan({ problem, representation: 'line' })
+      .steps.filter((s) => s.act.kind === 'join' || s.act.kind === 'take')
+      .map((s) => [fieldOf(s.act), predictionOf(s.act, '1' as Exact).direction, directionReason(s.act)])
+  expect(['2 + 3', '2 + -3', '2 - 3', '2 - -3'].flatMap(foretold)).toEqual([
+    ['add-plus', 'up', 'More pluses: up.'],
+    ['add-minus', 'down', 'More minuses: down.'],
+    ['take-plus', 'down', 'Fewer pluses: down.'],
+    ['take-minus', 'up', 'Fewer minuses: up. What pulled down is gone.'],
+  ])
+  const [, , bring] = plan({ problem: '-3 - 5', representation: 'signed' }).steps
+  expect(predictionOf(bring!.act, '-3' as Exact)).toEqual({
+    direction: 'same',
+    kinds: ['1', '-1'],
+    why: 'A plus and a minus together are worth nothing.',
+  })
+})
+
+test('each story tells the same acts in its own words', () => {
+  const told = (story: SignedChoices['story'], problem: string): string =>
+    plan({
+      problem,
+      representation: 'line',
+      choices: { signed: { ...DEFAULT_CHOICES.signed, story } },
+    }).steps.map((s) => s.say)[2]!
+  expect(told('tower', '8 - (-4)')).toContain('Four steps down are taken back: twelve above the ground.')
+  expect(told('tower', '3 + -5')).toContain('Down the tower by five: two below the ground.')
+  expect(told('tokens', '3 + -5')).toContain('Five tokens more are owed: two owed.')
+  expect(told('lamp', '3 - 3')).toContain('A charge of three is undone: neither charged nor short.')
+  expect(told('none', '3 - 3')).toBe('Down three, to nought.')
+})
+
+test('a number’s own sign is drawn in brackets after an operation, or raised everywhere', () => {
+  const lines = (ownSign: SignedChoices['ownSign']): readonly string[] =>
+    plan({
+      problem: '-3 - -5',
+      representation: 'line',
+      choices: { signed: { ...DEFAULT_CHOICES.signed, ownSign } },
+    }).steps.flatMap((s) => s.lines.map((l) => l.text))
+  expect(lines('brackets')).toEqual(['−3', '−3 − (−5)', '−3 − (−5) = 2', '−3 − (−5) = 2'])
+  expect(lines('raised')).toEqual(['⁻3', '⁻3 − ⁻5', '⁻3 − ⁻5 = 2', '⁻3 − ⁻5 = 2'])
+  expect(printProblem(parseProblem('⁻3 − ⁻5'))).toBe('-3 - -5')
 })

@@ -7,7 +7,10 @@ const shows = useLocalStorage<'both' | 'lines' | 'columns'>('sett.page', 'both')
 /** On beads the page is the running totals with their rules, and the chain as a plain column. */
 const beads = computed(() => REPRESENTATIONS[bench.bench.setup.representation].sorts.includes('beads'))
 /** Where plus and minus are at work: which way they go, and a guess first where the class guesses. */
-const signs = computed(() => hasBelow(bench.bench.setup.problem))
+const signs = computed(() => {
+  const { problem } = bench.bench.setup
+  return hasBelow(problem) && problem.terms.length > 0
+})
 const guesses = computed(() => signs.value && bench.bench.setup.choices.signed.estimate)
 const sheet = computed(() => bench.bench.now.states.columns as ColumnsState | undefined)
 const onMat = computed(() => bench.bench.setup.representation === 'columns' || bench.second === 'columns')

@@ -61,9 +61,11 @@ export function marksOf({
   mark,
   labelled,
 }: Ruling): readonly { readonly n: number; readonly long: boolean }[] {
+  const first = Math.round(from / mark)
   const count = Math.round((to - from) / mark)
   return Array.from({ length: count + 1 }, (_, i) => {
-    const n = clean(from + i * mark)
+    // Counted in marks from nought, so that nought itself is one.
+    const n = clean((first + i) * mark)
     return { n, long: isMultiple(n, labelled) }
   })
 }
