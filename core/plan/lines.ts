@@ -66,18 +66,28 @@ function sequence(lines: Trail<Line>): string {
   return `${from} · ${words.join(' ')}`
 }
 
-/** The lines that an act adds to the running page, and the page after it. */
+/** The lines that an act has added to the running page. */
+export function linesOf(
+  next: EquationsState,
+  page: EquationsState,
+  act: Act,
+  ownSign?: SignedChoices['ownSign'],
+): readonly WrittenLine[] {
+  const lines = since(next.lines, page.lines).map(({ text, act: made }): WrittenLine => {
+    if (made.kind === 'count') return { text: sequence(next.lines) }
+    return text.includes(' = ') ? { text: pretty(text, ownSign), equation: text } : { text: pretty(text, ownSign) }
+  })
+  return [...lines, ...ruleLine(act)]
+}
+
+/** An act written on the running page: the page after it, and the lines that it adds. */
 export function write(
   page: EquationsState,
   act: Act,
   ownSign?: SignedChoices['ownSign'],
 ): { readonly page: EquationsState; readonly lines: readonly WrittenLine[] } {
   const next = equations.write(page, act)
-  const lines = since(next.lines, page.lines).map(({ text, act: made }): WrittenLine => {
-    if (made.kind === 'count') return { text: sequence(next.lines) }
-    return text.includes(' = ') ? { text: pretty(text, ownSign), equation: text } : { text: pretty(text, ownSign) }
-  })
-  return { page: next, lines: [...lines, ...ruleLine(act)] }
+  return { page: next, lines: linesOf(next, page, act, ownSign) }
 }
 
 /**

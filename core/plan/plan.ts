@@ -3,7 +3,7 @@ import { stand, standingAtStart, type Standing } from '../act/standing'
 import type { Exact } from '../number/exact'
 import { answer, printProblem, quotientOf, type Problem } from '../problem/problem'
 import { REPRESENTATIONS } from '../representation/index'
-import { equations } from '../representation/equations/equations'
+import { equations, type EquationsState } from '../representation/equations/equations'
 import { performIn, type RepresentationId } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
 import { sayAct } from '../speech/say'
@@ -12,7 +12,7 @@ import { packOf } from '../speech/words'
 import { nextOf } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
-import { columnLines, write, type WrittenLine } from './lines'
+import { columnLines, linesOf, type WrittenLine } from './lines'
 import { tellingOf, withRule } from './telling'
 import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from './setup'
 
@@ -78,6 +78,7 @@ export function plan(request: PlanRequest): Plan {
   }
   let page = equations.start(setup.worked, choices, beside)
   let standing = standingFor(setup)
+  const paged = setup.all.slice(1).includes('equations')
   const main = REPRESENTATIONS[setup.representation]
   const steps = actsAhead(setup, standing).map((planned): PlanStep => {
     const { act, say: how, detail } = withRule(setup, here.states[main.id], planned)
@@ -93,9 +94,11 @@ export function plan(request: PlanRequest): Plan {
     ]
       .filter((t) => t !== '')
       .join(' ')
-    const written = write(page, act, choices.signed.ownSign)
-    const lines = columnLines(setup, before, act, written.lines)
-    page = written.page
+    // Where the page goes in step anyway, it is not written twice.
+    const next = paged ? (here.states.equations as EquationsState) : equations.write(page, act)
+    const written = linesOf(next, page, act, choices.signed.ownSign)
+    const lines = columnLines(setup, before, act, written)
+    page = next
     standing = stand(setup.worked, standing, act)
     const shows = main.shows(here.states[main.id])
     return {
