@@ -33,6 +33,8 @@ export interface Choices {
 }
 
 export const OWN_SIGNS = ['brackets', 'raised'] as const
+/** Parts of a whole that a line may be ruled in, whose marks are decimals of up to three places. */
+export const RULINGS = [0, 2, 4, 5, 8, 10, 100] as const
 export const STORIES = ['none', 'tower', 'tokens', 'lamp'] as const
 
 /** How a class works with plus and minus (practice, section 10; common practice, no source). */
@@ -45,6 +47,8 @@ export interface SignedChoices {
   readonly from: 'first' | 'nought'
   /** Whether the marks of the line have their numbers. */
   readonly marks: 'labelled' | 'blank'
+  /** Into how many parts each whole of the line is ruled; 0 for as many as the numbers need. */
+  readonly ruled: (typeof RULINGS)[number]
   /** How a number's own sign is drawn: `−3 − (−5)`, or raised: `⁻3 − ⁻5`. */
   readonly ownSign: (typeof OWN_SIGNS)[number]
   /** What plus and minus are told as: steps of the tower, tokens owned and owed, the charge of a lamp. */
@@ -171,6 +175,7 @@ export const DEFAULT_CHOICES: Choices = {
     pairs: 'clear',
     from: 'first',
     marks: 'labelled',
+    ruled: 0,
     ownSign: 'brackets',
     story: 'none',
     estimate: false,

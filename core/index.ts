@@ -32,6 +32,7 @@ export {
   OWN_SIGNS,
   PLUS_WORDS,
   type SignedChoices,
+  RULINGS,
   STORIES,
   withDefaults,
   WORD_SETS,

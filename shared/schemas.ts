@@ -10,6 +10,7 @@ import {
   ONES_WORDS,
   OWN_SIGNS,
   PLUS_WORDS,
+  RULINGS,
   STORIES,
   REPRESENTATION_IDS,
   WAY_IDS,
@@ -115,6 +116,9 @@ const hands = {
       pairs: oneOf(['clear', 'stand']).default('clear'),
       from: oneOf(['first', 'nought']).default('first'),
       marks: oneOf(['labelled', 'blank']).default('labelled'),
+      ruled: z
+        .literal(RULINGS, 'A line is ruled in 2, 4, 5, 8, 10 or 100 parts, or 0 for as many as are needed.')
+        .default(0),
       ownSign: oneOf(OWN_SIGNS).default('brackets'),
       story: oneOf(STORIES).default('none'),
       estimate: z.boolean('Guessed first or not is wanted.').default(false),

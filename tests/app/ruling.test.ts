@@ -6,7 +6,7 @@ const numbers = fc.array(fc.integer({ min: -9999, max: 9999 }), { minLength: 1, 
 
 test('a line reaches past its numbers and nought, its marks can be told apart, and a mark is where it is pointed to', () => {
   fc.assert(
-    fc.property(numbers, fc.constantFrom(1, 10, 100), fc.constantFrom(...WIDTHS), (all, parts, width) => {
+    fc.property(numbers, fc.constantFrom(1, 2, 4, 5, 8, 10, 100), fc.constantFrom(...WIDTHS), (all, parts, width) => {
       const shown = all.map((n) => n / parts)
       const line = ruled(shown, parts, width)
       for (const n of [0, ...shown]) {
@@ -23,6 +23,12 @@ test('a line reaches past its numbers and nought, its marks can be told apart, a
       for (const m of marks) expect(line.nearest(line.x(m.n))).toBeCloseTo(m.n, 9)
     }),
   )
+})
+
+test('it is ruled in halves or eighths where there is room, and in ones where there is not', () => {
+  expect(ruled([-2, 3], 2, 900).mark).toBe(0.5)
+  expect(ruled([0, 1], 8, 900).mark).toBe(0.125)
+  expect(ruled([-60, 0], 8, 900).mark).toBe(1)
 })
 
 test('it is legible from −31 to 5 and from nought to 1', () => {

@@ -37,6 +37,7 @@ const choices: fc.Arbitrary<SignedChoices> = fc.record({
   pairs: fc.constantFrom('clear', 'stand'),
   from: fc.constantFrom('first', 'nought'),
   marks: fc.constantFrom('labelled', 'blank'),
+  ruled: fc.constantFrom(0, 2, 8, 100),
   ownSign: fc.constantFrom('brackets', 'raised'),
   story: fc.constantFrom('none', 'tower', 'tokens', 'lamp'),
   estimate: fc.boolean(),

@@ -11,7 +11,11 @@ const signs = computed(() => {
   const { problem } = bench.bench.setup
   return hasBelow(problem) && problem.terms.length > 0
 })
-const guesses = computed(() => signs.value && bench.bench.setup.choices.signed.estimate)
+const guesses = computed(() => {
+  const { representation, choices } = bench.bench.setup
+  const onLine = REPRESENTATIONS[representation].sorts.includes('arrows')
+  return choices.signed.estimate && (signs.value || onLine)
+})
 const sheet = computed(() => bench.bench.now.states.columns as ColumnsState | undefined)
 const onMat = computed(() => bench.bench.setup.representation === 'columns' || bench.second === 'columns')
 const writable = computed(() => bench.bench.mode === 'together')

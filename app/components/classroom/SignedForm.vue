@@ -1,16 +1,25 @@
 <script setup lang="ts">
-import type { SignedChoices } from '../../../core/index'
+import { RULINGS, type SignedChoices } from '../../../core/index'
 
 /** How plus and minus are worked: where schools differ. */
 const choices = defineModel<SignedChoices>({ required: true })
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
-function set(key: keyof SignedChoices, value: string | boolean): void {
+function set(key: keyof SignedChoices, value: string | boolean | number): void {
   choices.value = { ...choices.value, [key]: value }
 }
 interface Row {
-  readonly key: Exclude<keyof SignedChoices, 'estimate'>
+  readonly key: Exclude<keyof SignedChoices, 'estimate' | 'ruled'>
   readonly label: string
   readonly options: readonly (readonly [string, string])[]
+}
+const RULED: Readonly<Record<SignedChoices['ruled'], string>> = {
+  0: 'as the numbers need',
+  2: 'halves',
+  4: 'quarters',
+  5: 'fifths',
+  8: 'eighths',
+  10: 'tenths',
+  100: 'hundredths',
 }
 const ROWS: readonly Row[] = [
   {
@@ -72,6 +81,12 @@ const ROWS: readonly Row[] = [
       >{{ row.label }}
       <select :value="choices[row.key]" @change="(e) => set(row.key, valueOf(e))">
         <option v-for="[value, name] in row.options" :key="value" :value="value">{{ name }}</option>
+      </select></label
+    >
+    <label
+      >The number line is ruled in
+      <select :value="choices.ruled" @change="(e) => set('ruled', Number(valueOf(e)))">
+        <option v-for="n in RULINGS" :key="n" :value="n">{{ RULED[n] }}</option>
       </select></label
     >
     <label class="check"

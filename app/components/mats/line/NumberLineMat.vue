@@ -60,7 +60,13 @@ const decimals = computed(() =>
     0,
   ),
 )
-const ruling = computed(() => ruled(numbers.value, 10 ** decimals.value, width.value))
+/** As the class rules its line, where the numbers of the problem have marks on that; else as they need. */
+const partsOfOne = computed(() => {
+  const { ruled: wanted } = props.setup.choices.signed
+  const onMarks = totals(props.setup.worked).every((n) => Number.isInteger(asNumber(n) * wanted))
+  return wanted > 0 && onMarks ? wanted : 10 ** decimals.value
+})
+const ruling = computed(() => ruled(numbers.value, partsOfOne.value, width.value))
 const marks = computed(() => marksOf(ruling.value))
 const labels = computed(() => props.setup.choices.signed.marks === 'labelled')
 const base = computed(() => Math.round(height.value * 0.68))

@@ -15,9 +15,11 @@ export interface Ruling {
 const [LEAST_MARK, LEAST_LABEL] = [9, 52]
 const EDGE = 44
 
-/** Powers of ten, with their halves and fifths, from a least one up. */
-function* steps(least: number): Generator<number> {
-  for (let power = least; ; power *= 10) for (const times of [1, 2, 5]) yield power * times
+/** How far apart marks may be: one part; then, from the least decimal or from ones up, powers of ten with their doubles and fives. */
+function* steps(parts: number): Generator<number> {
+  const decimal = /^10*$/.test(String(parts))
+  if (!decimal) yield 1 / parts
+  for (let power = decimal ? 1 / parts : 1; ; power *= 10) for (const times of [1, 2, 5]) yield power * times
 }
 
 /** Rounds away what binary fractions leave behind: 0.1 × 3 is 0.3. */
@@ -32,7 +34,7 @@ export function ruled(numbers: readonly number[], parts: number, width: number):
   const reach = Math.max(high - low, 4 / parts)
   const room = Math.max(1, width - 2 * EDGE)
   const fits = (step: number, least: number): boolean => (room * step) / (reach * 1.2) >= least
-  const whole = [...take(steps(1 / parts), 24)]
+  const whole = [...take(steps(parts), 24)]
   const mark = whole.find((step) => fits(step, LEAST_MARK)) ?? reach
   const labelled = whole.find((step) => fits(step, LEAST_LABEL) && isMultiple(step, mark)) ?? reach
   const from = clean(Math.floor((low - reach * 0.08) / mark) * mark)
