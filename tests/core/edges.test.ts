@@ -9,7 +9,10 @@ import { attempt, Refusal } from '../../core/refusal'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { applyAll } from '../../core/representation/representation'
 import { named, packOf } from '../../core/speech/words'
+import { PROCEDURES } from '../../core/mistakes/index'
+import { SLIPS } from '../../core/record/slips'
 import { wayById } from '../../core/way/index'
+import { WAY_IDS } from '../../core/way/way'
 
 /** Edges that mutants drawn at random have shown to be held by no other test. */
 
@@ -75,4 +78,29 @@ test('where both numbers are as near to a ten, the first one keeps its place', (
   const arranged = (text: string): string =>
     printProblem(wayById('make-friendly').arrange!(parseProblem(text), DEFAULT_CHOICES))
   expect([arranged('19 + 29'), arranged('17 + 29'), arranged('29 + 17')]).toEqual(['19 + 29', '29 + 17', '29 + 17'])
+})
+
+test('every material and every way says what it is, and its example can be typed', () => {
+  for (const r of Object.values(REPRESENTATIONS)) {
+    expect([r.id, r.title, r.called].every((text) => /^[a-z][a-z -]+$/.test(text))).toBe(true)
+    if (r.opening) expect([r.id, r.opening.length > 8 && /\{number\}|first/.test(r.opening)]).toEqual([r.id, true])
+    for (const move of r.example.split(' · '))
+      expect([r.id, move, r.print(r.parse(move)) !== '']).toEqual([r.id, move, true])
+  }
+  for (const id of WAY_IDS) {
+    const { title, school, at } = wayById(id)
+    expect([id, title.length > 3, /^[A-Z−0-9].{20,}[.]$/.test(school), /^[A-Z].{20,}[.]$/.test(at)]).toEqual([
+      id,
+      true,
+      true,
+      true,
+    ])
+  }
+  expect(new Set(WAY_IDS.map((id) => wayById(id).title)).size).toBe(WAY_IDS.length)
+})
+
+test('every slip and every mistaken procedure has a name of its own', () => {
+  const names = [...Object.values(SLIPS), ...PROCEDURES.map((p) => p.name)]
+  for (const name of names) expect(name).toMatch(/^[a-z].{10,}[^.]$/)
+  expect(new Set(names).size).toBe(names.length)
 })

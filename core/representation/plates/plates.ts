@@ -71,7 +71,9 @@ function apply(s: PlatesState, move: PlatesMove): PlatesState {
     case 'tie': {
       const [one, ten] = [countsAt(move.place, move.times, WIDTH), countsAt(move.place - 1, 10 * move.times, WIDTH)]
       const [goes, comes] = move.kind === 'break' ? [one, ten] : [ten, one]
-      return { ...s, hand: changed(changed(s.hand, goes, -1, 'in hand'), comes, 1, 'in hand') }
+      // What is too few to be tied is not broken for it.
+      const where = move.kind === 'break' ? 'in hand' : 'in hand to be tied'
+      return { ...s, hand: changed(changed(s.hand, goes, -1, where), comes, 1, 'in hand') }
     }
     case 'deal':
     case 'collect': {

@@ -1,0 +1,302 @@
+import { enter, openBench } from '../../core/index'
+import { attempt } from '../../core/refusal'
+import type { RepresentationId } from '../../core/representation/representation'
+
+/**
+ * What is said of moves that cannot be made, word for word: clear, kind, and where there is one with the way out. After some moves in a
+ * material, each wrong one with its reason and its hint.
+ */
+const REFUSED: readonly (readonly [
+  RepresentationId,
+  string,
+  readonly string[],
+  readonly (readonly [string, string, string])[],
+])[] = [
+  [
+    'blocks',
+    '52 - 37',
+    ['lay 52'],
+    [
+      ['', 'There is no move yet.', 'Type one, like: take 7 ones.'],
+      ['jump 3', 'Blocks have no move “jump”.', 'They know lay, set, push, take, give, return, break, tie and read.'],
+      ['take 7 ones', 'There are only 2 ones on the mat; 7 are wanted.', 'Break one ten first.'],
+      ['take 9 hundreds', 'There are no hundreds on the mat; 9 are wanted.', ''],
+      ['break hundred', 'There are no hundreds on the mat; 1 is wanted.', ''],
+      ['break one', 'A one cannot be broken here.', 'Chips go below the ones.'],
+      ['break 0 tens', '0 is no number of pieces to break.', ''],
+      ['break tens now', '“now” is one word too many.', ''],
+      ['tie ten', 'It takes 10 ones to make one ten; the mat has 2.', ''],
+      ['tie one', 'Ones are not tied from anything smaller here.', 'Say tie ten, or a greater one.'],
+      ['tie thousand', 'It takes 10 hundreds to make one thousand; the mat has 0.', ''],
+      ['take 3 elephants', '“elephants” is not a place here.', 'Places go from ones to thousands.'],
+      ['take', '“take” does not say how many.', 'Say, for example, 7 ones.'],
+      ['take 0', 'Nought pieces cannot be moved.', ''],
+      ['take 3 ones 4 ones', '“ones” is named twice.', ''],
+      ['take 12345', '12345 is more than the places here can hold.', ''],
+      ['lay 3.5', '3.5 goes further after the point than the places here.', ''],
+      ['read', '“read” needs a number.', ''],
+      ['read x', '“x” is not a whole number.', 'Write it in digits, like 52.'],
+      ['read 5 now', '“now” is one word too many.', ''],
+      ['give 1 one', 'There are no ones on the tray; 1 is wanted.', ''],
+      ['push 1 one', 'There are no ones beside the mat; 1 is wanted.', ''],
+      ['lay 300 ones', 'The ones column has room for 200; that would make 302.', ''],
+      [
+        'unread now',
+        'Blocks have no move “unread”.',
+        'They know lay, set, push, take, give, return, break, tie and read.',
+      ],
+    ],
+  ],
+  [
+    'chips',
+    '5.2 - 3.7',
+    ['lay 5.2'],
+    [
+      ['take 7 tenths', 'There are only 2 tenths on the mat; 7 are wanted.', 'Break one one first.'],
+      [
+        'break tenth',
+        'This mat is laid out without hundredths.',
+        'A problem with decimals brings them, like 7.4 − 2.6.',
+      ],
+      ['tie tenth', 'It takes 10 hundredths to make one tenth; the mat has 0.', ''],
+      [
+        'take 3 hundredths',
+        'This mat is laid out without hundredths.',
+        'A problem with decimals brings them, like 7.4 − 2.6.',
+      ],
+      ['lay 5.23', 'This mat is laid out without hundredths.', 'A problem with decimals brings them, like 7.4 − 2.6.'],
+    ],
+  ],
+  [
+    'drawn',
+    '52 - 37',
+    ['draw 52'],
+    [
+      ['', 'There is no move yet.', 'Type one, like: cross 7 ones.'],
+      ['jump', 'Drawn tens have no move “jump”.', 'They know draw, cross, ring, break and read.'],
+      ['cross 7 ones', 'There are only 2 ones drawn; 7 are wanted.', 'Break one ten first.'],
+      ['break hundred', 'There are no hundreds drawn; 1 is wanted.', ''],
+      ['ring ten', 'There are only 2 ones drawn; 10 are wanted.', ''],
+      ['draw 300 tens', 'There is room for 60 tens on the drawing.', ''],
+      ['draw', '“draw” does not say how many.', 'Say, for example, 7 ones.'],
+      ['cross 3 thousands', 'There are no thousands drawn; 3 are wanted.', ''],
+    ],
+  ],
+  [
+    'fingers',
+    '8 + 5',
+    [],
+    [
+      ['', 'There is no move yet.', 'Type one, like: raise 5.'],
+      [
+        'jump',
+        'Fingers have no move “jump”.',
+        'They know raise, ready, fold, hold, count, on, back, store, recall and read.',
+      ],
+      ['raise 0', '0 is no number of things to move.', 'From 1 to 99 at once.'],
+      [
+        'raise 12',
+        'There are 10 fingers left; 12 are wanted.',
+        'Keep what is counted in the head and begin again: store.',
+      ],
+      ['raise 3 now', '“now” is one word too many.', ''],
+      ['hold x', '“x” is not a whole number.', 'Write it in digits, like 52.'],
+      ['on 9', 'There is no number in the head to count from.', 'Hold one first: hold 8.'],
+      ['back 3', 'There is no number in the head to count from.', 'Hold one first: hold 8.'],
+      ['fold 1', 'There are no fingers out; 1 is wanted.', ''],
+      ['count from 3', 'A count begins from a number, up to another or so many times.', 'Like: count from 8 to 14.'],
+      ['count from 8 to 3', 'From 8, steps of 1 do not lead to 3.', 'Count up, and in steps that come out.'],
+      ['count from 0 to 7 by 2', 'From 0, steps of 2 do not lead to 7.', 'Count up, and in steps that come out.'],
+      ['read 5.5', '“5.5” is not a whole number.', 'Write it in digits, like 52.'],
+      ['recall', 'Nothing is kept in the head.', ''],
+      ['raise 1 at 0', 'There is no thing number 0 here.', ''],
+    ],
+  ],
+  [
+    'columns',
+    '52 - 37',
+    ['write 52'],
+    [
+      ['', 'There is no mark yet.', 'Type one, like: answer 5 ones.'],
+      [
+        'jump',
+        'The column sheet has no mark “jump”.',
+        'It knows write, under, digit, pull, answer, strike, above, one, carry, say and read.',
+      ],
+      ['write 5', 'The first number is written already.', 'Write the next one under it.'],
+      ['under 37', '“under” needs the sign and the number.', 'Like: under - 37.'],
+      ['under - x', '“x” is not a whole number.', 'Write it in digits, like 52.'],
+      ['answer 12 ones', 'An answer digit needs a number written underneath first.', 'Write it with: under + 358.'],
+      ['answer 3 hundreds', 'This sheet has no hundreds column.', ''],
+      ['strike hundred', 'This sheet has no hundreds column.', ''],
+      ['strike', '“strike” needs a place: ones, tens …', ''],
+      [
+        'small 3 tens',
+        'The column sheet has no mark “small”.',
+        'It knows write, under, digit, pull, answer, strike, above, one, carry, say and read.',
+      ],
+      ['above 3', '“above 3” needs a place: ones, tens …', ''],
+      ['carry 1', '“carry 1” needs a place: ones, tens …', ''],
+      ['under - 9999999999', 'That number has 10 digits; Sett reads numbers of up to 9.', 'Choose a smaller number.'],
+    ],
+  ],
+  [
+    'openline',
+    '52 - 37',
+    [],
+    [
+      ['', 'There is no move yet.', 'Type one, like: hop +10.'],
+      ['jump', 'The line has no move “jump”.', 'It knows start, hop, way and read.'],
+      ['hop +5', 'There is no starting point yet.', 'Set one first: start 37.'],
+      ['start', '“start” needs a number.', ''],
+      ['start x', '“x” is not a whole number.', 'Write it in digits, like 52.'],
+      ['hop 0', 'A hop of nought goes nowhere.', ''],
+      ['way 52 to 37', '37 is less than 52.', 'A way up goes from the smaller number to the greater.'],
+      ['way 5', '“way 5” needs a number.', ''],
+      ['read', '“read” needs a number.', ''],
+      ['start 5 now', '“now” is one word too many.', ''],
+    ],
+  ],
+  [
+    'line',
+    '5 - 7',
+    [],
+    [
+      ['', 'There is no move yet.', 'Type one, like: arrow +4.'],
+      ['jump', 'The line has no move “jump”.', 'It knows stand, arrow, way, slide and read.'],
+      ['arrow 0', 'An arrow of nought goes nowhere.', ''],
+      ['arrow +3 from 2', 'Nothing stands on the line yet.', 'Stand at 2, or begin at nought.'],
+      ['stand', '“stand” needs a number.', ''],
+      ['slide', 'No arrow lies loose.', 'An arrow starts where the one before it ends.'],
+      ['stand at', '“stand at” needs a number.', ''],
+      ['stand 999999', '999999 is farther than this line goes.', 'The open line has no end.'],
+      ['way 5 to 3', '3 is less than 5.', 'Go up from the smaller number.'],
+      ['read 5 now', '“now” is one word too many.', ''],
+    ],
+  ],
+  [
+    'plates',
+    '25 / 4',
+    ['lay 25'],
+    [
+      ['', 'There is no move yet.', 'Type one, like: deal 8 tens.'],
+      [
+        'jump',
+        'Plates have no move “jump”.',
+        'Plates know lay, return, break, tie, deal, collect, put, pick and read.',
+      ],
+      ['put 1 ten', '“put” needs the plate.', 'Like: put 1 ten on 3.'],
+      ['put 1 ten on 9', 'There is no plate 9.', 'The plates are 1 to 4.'],
+      ['deal 1 ten', 'There are only 2 tens in hand; 4 are wanted.', ''],
+      ['break hundred', 'There are no hundreds in hand; 1 is wanted.', ''],
+      ['pick 1 one from 1', 'There are no ones on plate 1; 1 is wanted.', ''],
+      ['collect 1 one', 'There are no ones on each plate; 1 is wanted.', ''],
+      ['read', '“read” needs a number.', ''],
+      ['read 6 r', '“read 6 r” needs a number.', ''],
+      ['read 6 r x', '“x” is not a whole number.', 'Write it in digits, like 52.'],
+      ['lay 300 ones', 'There is room for 200 ones in hand.', ''],
+      ['return 3 hundreds', 'There are no hundreds in hand; 3 are wanted.', ''],
+      ['tie ten', 'There are only 5 ones in hand to be tied; 10 are wanted.', ''],
+    ],
+  ],
+  [
+    'nines',
+    '4 * 9',
+    [],
+    [
+      ['', 'Nines hands know fold, unfold and read.', 'Like: fold 4.'],
+      ['jump', 'Nines hands know fold, unfold and read.', 'Like: fold 4.'],
+      ['fold 0', 'There is no finger 0.', 'The fingers are 1 to 10, from the left.'],
+      ['fold 11', 'There is no finger 11.', 'The fingers are 1 to 10, from the left.'],
+      ['fold', '“fold” needs a number.', ''],
+      ['unfold', '“unfold” needs a number.', ''],
+      ['read x', '“x” is not a whole number.', 'Write it in digits, like 52.'],
+    ],
+  ],
+  [
+    'partials',
+    '46 + 38',
+    ['write 46'],
+    [
+      ['', 'A line is written with: write 30 + 40 = 70.', ''],
+      ['jump', 'A line is written with: write 30 + 40 = 70.', ''],
+      ['write 5 + 5 = 10', '“5 + 5 = 10” is true, but it does not follow from what stands, 46.', ''],
+      ['write x', '“x” is not a line of this page.', 'Like: 46 + 7 = …'],
+    ],
+  ],
+  [
+    'abacus',
+    '33 + 4',
+    [],
+    [
+      ['', 'There is no move yet.', 'Like: rod 0 lower 2 to bar, or ones upper 1 away.'],
+      [
+        'jump',
+        'The abacus has no move “jump”.',
+        'It moves beads on rods, and is read. Like: rod 0 lower 2 to bar, or ones upper 1 away.',
+      ],
+      [
+        'ones lower 5 to bar',
+        'There are only four lower beads away from the bar on the ones rod; 5 are wanted.',
+        'A rod of this frame has four lower beads.',
+      ],
+      [
+        'ones upper 2 to bar',
+        'There is only one upper bead away from the bar on the ones rod; 2 are wanted.',
+        'A rod of this frame has one upper bead.',
+      ],
+      ['ones lower 1 to away', 'There are no lower beads at the bar on the ones rod; 1 is wanted.', ''],
+      ['ones lower', 'That does not say how many beads.', 'Like: rod 0 lower 2 to bar, or ones upper 1 away.'],
+      [
+        'ones middle 1 to bar',
+        '“middle” is no bead of a rod.',
+        'Beads are upper or lower; pinch moves both. Like: rod 0 lower 2 to bar, or ones upper 1 away.',
+      ],
+      [
+        'ones lower 1 to top',
+        'Beads go to the bar, or away from it.',
+        'Like: rod 0 lower 2 to bar, or ones upper 1 away.',
+      ],
+      ['read', '“read” needs a number.', ''],
+      ['ones lower 0 to bar', '“0” is no number of beads.', 'From 1 to 10.'],
+      ['give back beyond', 'Nothing is owed: there is nothing to give back.', ''],
+    ],
+  ],
+  [
+    'equations',
+    '52 - 37',
+    [],
+    [
+      ['', 'A line is written with: write 52 - 7 = 45.', ''],
+      ['jump', 'A line is written with: write 52 - 7 = 45.', ''],
+      ['rub', 'Nothing is rubbed out here.', 'Strike it, or undo.'],
+      ['write 52 = 40 + 13', '“52 = 40 + 13” does not follow from what stands, 0.', 'A true line starts from 0.'],
+      ['write x', '“x” is not a line of this writing.', 'Like: 0 - 7 = …'],
+      ['write 60 - 3 = 57', '“60 - 3 = 57” does not follow from what stands, 0.', 'A true line starts from 0.'],
+    ],
+  ],
+  [
+    'touch',
+    '7 + 5',
+    [],
+    [
+      ['', 'There is no move yet.', 'Type one, like: touch 5.'],
+      [
+        'jump',
+        'Touch numerals have no move “jump”.',
+        'They know touch, ready, untouch, hold, count, on, back, store, recall and read.',
+      ],
+      ['on 1', 'There is no number in the head to count from.', 'Hold one first: hold 8.'],
+    ],
+  ],
+]
+
+describe.each(REFUSED)('%s with %s', (on, problem, first, wrong) => {
+  const bench = first.reduce(
+    (b, move) => enter(b, { at: 0, on, move }),
+    openBench({ problem, representation: on }, 'alone'),
+  )
+  test.each(wrong)('“%s”', (move, reason, hint) => {
+    expect(attempt(() => enter(bench, { at: 0, on, move }))).toMatchObject({ refused: { reason, hint } })
+  })
+})
