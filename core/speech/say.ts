@@ -57,6 +57,8 @@ const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack, units?: Unit
   pieces.map((p) => `${p.count} ${pieceName(p.unit, p.count, units, pack.ones)}`).join(' ')
 
 const PAIR = ['pair', 'pairs'] as const
+const PLUSES = ['plus', 'pluses'] as const
+const MINUSES = ['minus', 'minuses'] as const
 
 /** The whole question in words: “fifty-two take away thirty-seven”. */
 export const askInWords = (problem: Problem, pack: WordPack): string =>
@@ -280,11 +282,10 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
     case 'laid':
       return `${capital(say(owed.there, pack))} is there now; the problem starts with ${say(owed.asked, pack)}.`
     case 'half-pair': {
-      const [more, sign, fewer] =
-        owed.plus > owed.minus
-          ? [owed.plus - owed.minus, 'minus', 'pluses']
-          : [owed.minus - owed.plus, 'plus', 'minuses']
-      return `That takes ${more} more ${fewer} away than go in pairs: ${now} now. Clear ${more} ${formOf(more, [sign, `${sign}es`])} with them, or put them back.`
+      const [n, gone, partner] =
+        owed.plus > owed.minus ? [owed.plus - owed.minus, PLUSES, MINUSES] : [owed.minus - owed.plus, MINUSES, PLUSES]
+      const it = formOf(n, ['it', 'them'])
+      return `${n} ${formOf(n, gone)} went without a partner: ${now} now. Clear ${n} ${formOf(n, partner)} with ${it}, or put ${it} back.`
     }
     case 'loose-arrow':
       return `The arrow starts at ${printExact(owed.from)}, and one stands at ${printExact(owed.here)}. Slide it: each arrow starts where the one before it ends.`

@@ -1,3 +1,6 @@
+import type { Act } from '../../core/act/act'
+import type { Owed } from '../../core/representation/representation'
+import { sayOwed } from '../../core/speech/say'
 import { EXCHANGE_WORDS, WORD_SETS } from '../../core/choices'
 import { inEnglish, packOf } from '../../core/speech/words'
 import { exact, ZERO } from '../../core/number/exact'
@@ -72,4 +75,104 @@ test('every choice of words says an exchange in plain English, and words are cho
     'Unbundle one ten into ten units. Still fifty-two.',
   ])
   expect(said('bundle', '17 + 5')).toBe('Bundle ten units into one ten. Still twenty-two.')
+})
+
+/** What an unfinished move still needs, word for word, when 52 stood there before. */
+const OWED: readonly (readonly [object, string])[] = [
+  [
+    { kind: 'put-back', pieces: [{ count: 10, unit: '1' }] },
+    'That takes 10 away: 42 now. Put back 10 ones to finish the exchange.',
+  ],
+  [
+    { kind: 'carry-off', pieces: [{ count: 1, unit: '10' }] },
+    'That brings 10 more: 62 now. Carry 1 ten to the store to finish the exchange.',
+  ],
+  [{ kind: 'laid', there: '60', asked: '52' }, 'Sixty is there now; the problem starts with fifty-two.'],
+  [{ kind: 'false-line', left: '30 + 40', wrote: '60' }, 'Look again: 30 + 40 is not 60.'],
+  [{ kind: 'align', by: 1 }, 'Ones under ones: this number stands too far to the left. Pull it 1 square to the right.'],
+  [
+    { kind: 'align', by: -2 },
+    'Ones under ones: this number stands too far to the right. Pull it 2 squares to the left.',
+  ],
+  [{ kind: 'copy', place: 0, wrote: 6, amount: '37' }, 'Look again at the ones: the number is 37, the square says 6.'],
+  [{ kind: 'uneven', plates: [2, 3], short: null }, 'Not the same on every plate yet: plates 2 and 3 wait.'],
+  [
+    { kind: 'uneven', plates: [4], short: { count: 0, unit: '10' } },
+    'That does not go round: plate 4 waits, and no tens are left. Take back what was dealt, and exchange.',
+  ],
+  [
+    { kind: 'uneven', plates: [3, 4], short: { count: 1, unit: '1' } },
+    'That does not go round: plates 3 and 4 wait, and one is left. Take back what was dealt, and exchange.',
+  ],
+  [{ kind: 'mark', mark: 'lessened', place: 1 }, 'The tens digit is struck. Write above it what is left.'],
+  [
+    { kind: 'mark', mark: 'small-one', place: 0 },
+    'One less is written. Put the small 1 before the ones to finish the exchange.',
+  ],
+  [
+    { kind: 'mark', mark: 'strike', place: 1 },
+    'Ten more are used here than the column had. Strike the tens digit and write one less, to finish the exchange.',
+  ],
+  [
+    { kind: 'lessen', place: 1, was: 5, wrote: 3 },
+    'Look again at the tens: one less than 5 is wanted, the square says 3.',
+  ],
+  [{ kind: 'carry', place: 1, count: 1, stands: null }, 'The ten is not written yet. Put a carry mark over the tens.'],
+  [
+    { kind: 'carry', place: 1, count: 2, stands: null },
+    'The 2 tens are not written yet. Put a carry mark of 2 over the tens.',
+  ],
+  [
+    { kind: 'carry', place: 1, count: 1, stands: 7 },
+    'The ten is not in the answer yet. Strike the 7 in the tens and write one more.',
+  ],
+  [
+    { kind: 'carry', place: 1, count: 2, stands: 7 },
+    'The 2 tens are not in the answer yet. Strike the 7 in the tens and write 2 more.',
+  ],
+  [{ kind: 'carried', place: 0 }, 'A carry mark stands. Write the ones that stay.'],
+  [
+    { kind: 'carry-unowed', place: 1, column: [3, 4] },
+    'Look again at the mark over the tens: the column before it says 3 + 4.',
+  ],
+  [
+    { kind: 'carry-unowed', place: 1, column: [] },
+    'Look again at the mark over the tens: the column before it says 0.',
+  ],
+  [
+    { kind: 'look-again', place: 0, wrote: 5, above: 2, operation: '-', below: 7, column: [2, 7] },
+    'Look again at the ones: the column says 2 − 7, the square says 5. There are too few to take 7 from: exchange first.',
+  ],
+  [
+    { kind: 'look-again', place: 0, wrote: 5, above: 9, operation: '-', below: 7, column: [9, 7] },
+    'Look again at the ones: the column says 9 − 7, the square says 5.',
+  ],
+  [
+    { kind: 'look-again', place: 1, wrote: 5, above: 4, operation: '-', below: 0, column: [4] },
+    'Look again at the tens: the column says 4, the square says 5.',
+  ],
+  [
+    { kind: 'look-again', place: 0, wrote: 5, above: 2, operation: '+', below: 7, column: [1, 2, 7] },
+    'Look again at the ones: the column says 1 + 2 + 7, the square says 5.',
+  ],
+  [
+    { kind: 'half-pair', plus: 4, minus: 3 },
+    '1 plus went without a partner: 52 now. Clear 1 minus with it, or put it back.',
+  ],
+  [
+    { kind: 'half-pair', plus: 1, minus: 3 },
+    '2 minuses went without a partner: 52 now. Clear 2 pluses with them, or put them back.',
+  ],
+  [
+    { kind: 'loose-arrow', from: '0', here: '4' },
+    'The arrow starts at 0, and one stands at 4. Slide it: each arrow starts where the one before it ends.',
+  ],
+  [{ kind: 'nothing' }, ''],
+]
+test.each(OWED)('owed: %j', (owed, said) => {
+  const ten = { amount: exact(10), pieces: [{ count: 1, unit: exact(10) }] }
+  const kind = (owed as Owed).kind
+  const soFar: readonly Act[] =
+    kind === 'put-back' ? [{ kind: 'take', ...ten }] : kind === 'carry-off' ? [{ kind: 'join', ...ten }] : []
+  expect(sayOwed(owed as Owed, soFar, exact(52), packOf('exchange'))).toBe(said)
 })
