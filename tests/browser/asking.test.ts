@@ -75,7 +75,7 @@ describe('the shelf', () => {
       'return [...document.querySelectorAll("[role=dialog] section")].map((s) => [...s.querySelectorAll(".face")].map((f) => f.ariaDisabled !== "true"))',
     )
     for (const fits of order) expect([...fits].sort((a, b) => Number(b) - Number(a))).toEqual(fits)
-    expect(await driver.findElements(By.css('[role="dialog"] .face svg.thumb'))).toHaveLength(20)
+    expect(await driver.findElements(By.css('[role="dialog"] .face svg.thumb'))).toHaveLength(23)
     await press(Key.ARROW_DOWN)
     expect(await active('e.getAttribute("aria-label")')).toBe('Base-ten blocks')
     await press(Key.ARROW_RIGHT)

@@ -216,7 +216,7 @@ test('bad input is answered at the place, and what lies on the mat stays', async
     ['٣+٤', 'is a digit of another script'],
     ['<script>', '“<” at place 1 is not part of a problem.'],
     ['7'.repeat(400), 'That number has 400 digits'],
-    ['3 - 5', 'It would fit on: abacus'],
+    ['3 - 5', 'It would fit on: plus and minus counters'],
   ] as const) {
     await ask(problem)
     await text(driver, '#problem-trouble', said)

@@ -238,7 +238,7 @@ const below = computed(() => hasBelow(props.setup.problem))
         </g>
         <circle v-if="here !== null" class="here" :cx="ruling.x(here)" :cy="base" r="9" />
         <text
-          v-if="here !== null && (labels || mode !== 'alone')"
+          v-if="here !== null && mode !== 'alone'"
           class="landing"
           :x="ruling.x(here)"
           :y="base + 84"
