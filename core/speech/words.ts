@@ -37,13 +37,20 @@ const EXCHANGES: Readonly<Record<Words['exchange'], WordPack['exchange']>> = {
 }
 
 const packs = new Map<string, WordPack>()
+const packsOf = new WeakMap<Words, WordPack>()
+const kept = (words: Words, pack: WordPack): WordPack => {
+  packsOf.set(words, pack)
+  return pack
+}
 
 /** The forms of a classroom's words. The same words always give the same pack. */
 export function packOf(words: Words | WordSetId): WordPack {
   const chosen = typeof words === 'string' ? WORD_SETS[words] : words
+  const same = packsOf.get(chosen)
+  if (same) return same
   const key = Object.values(chosen).join('|')
   const known = packs.get(key)
-  if (known) return known
+  if (known) return kept(chosen, known)
   const british = chosen.english === 'british'
   const pack: WordPack = {
     exchange: EXCHANGES[chosen.exchange],
@@ -57,7 +64,7 @@ export function packOf(words: Words | WordSetId): WordPack {
     numbers: { ...(british ? BRITISH : AMERICAN), negative: chosen.negative },
   }
   packs.set(key, pack)
-  return pack
+  return kept(chosen, pack)
 }
 
 /** A sentence in the English of the class: what is nought in British English is zero in American. */
@@ -96,12 +103,15 @@ const OWN = /(^|[=(] ?|[+*/<>-] )-(\d[\d.]*(?:\/\d+)?)/g
  * ASCII arithmetic as it is shown: a real minus sign and a multiplication sign; a hyphen in a word stays one. A number's own sign
  * stands in brackets after an operation (`8 − (−4)`), or is raised everywhere (`8 − ⁻4`).
  */
-export const pretty = (ascii: string, ownSign: SignedChoices['ownSign'] = 'brackets'): string =>
+export function pretty(ascii: string, ownSign: SignedChoices['ownSign'] = 'brackets'): string {
+  const signed = ascii.includes('-') ? withSigns(ascii, ownSign) : ascii
+  return signed.replaceAll(' * ', ' × ').replaceAll(' / ', ' ÷ ')
+}
+
+const withSigns = (ascii: string, ownSign: SignedChoices['ownSign']): string =>
   ascii
     .replace(OWN, (_, before: string, number: string) => {
       if (ownSign === 'raised') return `${before}⁻${number}`
       return /^[+*/<>-]/.test(before) ? `${before}(-${number})` : `${before}-${number}`
     })
     .replace(/(?<!\p{L})-/gu, '−')
-    .replaceAll(' * ', ' × ')
-    .replaceAll(' / ', ' ÷ ')

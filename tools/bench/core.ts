@@ -11,7 +11,8 @@ import type { Figure } from './all'
 
 /** Middle and worst of many runs, in milliseconds. */
 function time(runs: number, work: () => void): { middle: number; worst: number } {
-  for (let i = 0; i < Math.min(20, runs); i++) work()
+  // Long enough for the machine to have compiled what it will.
+  for (let i = 0; i < Math.min(100, runs); i++) work()
   const took = Array.from({ length: runs }, () => {
     const start = performance.now()
     work()
