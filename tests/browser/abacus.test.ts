@@ -1,4 +1,4 @@
-import type { WebDriver, WebElement } from 'selenium-webdriver'
+import type { IRectangle, WebDriver, WebElement } from 'selenium-webdriver'
 import { SLIPS } from '../../core/record/slips'
 import { By, byRole, fileWith, Key, noViolations, pick, serve, text, type Running, take } from './world'
 import { inChromium } from './here'
@@ -63,6 +63,16 @@ async function read(value: string): Promise<void> {
   await (await byRole(driver, 'textbox', 'Answer')).sendKeys(value, Key.ENTER)
   await text(driver, stones, `read ${value.replace('-', '−')}`)
 }
+/** Where an element lies once it has stopped moving. */
+async function atRest(element: WebElement): Promise<IRectangle> {
+  let box = await element.getRect()
+  await driver.wait(async () => {
+    const was = box
+    box = await element.getRect()
+    return box.x === was.x && box.y === was.y
+  }, 5000)
+  return box
+}
 /** The middle of a bead, counted from the bar outwards. */
 async function bead(
   name: string,
@@ -73,7 +83,7 @@ async function bead(
   const beads = await driver.findElements(By.css(`.bead.${side}`))
   const each = beads.length / (await driver.findElements(By.css('[role="slider"]'))).length
   const element = beads[index * each + nth]!
-  const box = await element.getRect()
+  const box = await atRest(element)
   return { x: Math.round(box.x + box.width / 2), y: Math.round(box.y + box.height / 2), element }
 }
 
@@ -123,7 +133,7 @@ test('beads are tapped, drawn along, and pinched; a bead pushes those before it'
   const fourth = await bead('Ones', 'lower', 3)
   await driver.actions().move({ x: fourth.x, y: fourth.y }).click().perform()
   await shows('Ones', 4)
-  const [top, tens] = [await bead('Ones', 'lower', 0), await bead('Tens', 'lower', 0)]
+  const tens = await bead('Tens', 'lower', 0)
   await driver
     .actions()
     .move({ x: tens.x, y: tens.y })
@@ -133,6 +143,7 @@ test('beads are tapped, drawn along, and pinched; a bead pushes those before it'
     .release()
     .perform()
   await shows('Tens', 1)
+  const top = await bead('Ones', 'lower', 0)
   await driver
     .actions()
     .move({ x: top.x, y: top.y })
@@ -292,7 +303,7 @@ test('rehearsing: answers are kept over a restart, and what was missed shows in 
   await byRole(driver, 'button', /^\+4 where 1 shows, five complement: right, not due yet, 1 of 1 right/)
   const { data } = app
   await app.kill()
-  app = await serve({ data })
+  app = here.app = await serve({ data })
   await driver.get(`${app.url}/rehearse`)
   await byRole(driver, 'button', /^\+6 where 6 shows, both complements: missed last time, 0 of 1 right/)
   // A file of the answers brings them back after they were deleted.
