@@ -10,6 +10,7 @@ import {
   packOf,
   parseProblem,
   pretty,
+  printExact,
   printProblem,
   type Refusal,
   type RepresentationId,
@@ -128,7 +129,7 @@ function leave(): void {
 
 const answerShown = computed(() => {
   const { read: said, remainder } = bench.result
-  return said === null ? '' : pretty(`${said}${remainder === undefined ? '' : ` r ${remainder}`}`)
+  return said === null ? '' : pretty(`${printExact(said)}${remainder === undefined ? '' : ` r ${remainder}`}`)
 })
 /** A sharing is answered with what each has, and what is left over. */
 const shares = computed(() => wayById(bench.bench.setup.way).sort === 'sharing')

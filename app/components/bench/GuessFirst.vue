@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { pretty } from '../../../core/index'
+import { pretty, printExact } from '../../../core/index'
 
 /** A guess before the work: it is taken, kept, and held against the answer at the end. */
 const bench = useBench()
 const guess = computed(() => bench.bench.now.guess)
+/** Once the answer is read, it is too late to guess. */
+const read = computed(() => bench.result.finished)
 const text = ref('')
 const wrong = computed(() => text.value.trim() !== '' && !/^[+−-]?\d+(?:\.\d+)?$/.test(text.value.trim()))
 function keep(): void {
@@ -13,13 +15,13 @@ function keep(): void {
 </script>
 
 <template>
-  <form v-if="guess === null" class="guess" @submit.prevent="keep">
+  <form v-if="guess === null && !read" class="guess" @submit.prevent="keep">
     <label for="guess">Guess first: about how much?</label>
     <input id="guess" v-model="text" class="learner" inputmode="text" maxlength="9" :aria-invalid="wrong" />
     <button type="submit" class="stone-button" :disabled="text.trim() === '' || wrong">Keep the guess</button>
   </form>
-  <p v-else class="guess" role="status">
-    The guess: <strong class="learner">{{ pretty(guess) }}</strong>
+  <p v-else-if="guess !== null" class="guess" role="status">
+    The guess: <strong class="learner">{{ pretty(printExact(guess)) }}</strong>
   </p>
 </template>
 

@@ -68,13 +68,15 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
       numbers: MAX_NUMBERS,
       decimals: 9,
     }),
-  start: (problem, _, beside) => {
+  start: (problem, _choices, beside) => {
     const whole = beside !== undefined && WHOLE.includes(beside.sort)
     const counted = beside?.sort === 'counting'
+    // Pairs that lie with a number change nothing of what it is worth: they are no part of its sentence.
+    const { pairs: _, ...asked } = beside?.asked ?? problem
     return {
-      problem: printProblem(beside?.asked ?? problem),
-      answer: answer(beside?.asked ?? problem),
-      quotient: quotientOf(beside?.asked ?? problem),
+      problem: printProblem(asked),
+      answer: answer(asked),
+      quotient: quotientOf(asked),
       value: ZERO,
       units: beside?.units ?? (counted ? ones(['one', 'ones']) : decimal(MAX_DIGITS, decimalsIn(problem))),
       held: [],

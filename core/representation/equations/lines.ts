@@ -84,7 +84,7 @@ export function lineFor(s: EquationsState, act: Act): string {
     case 'read':
       if (act.remainder !== undefined) return shareText(s, act.value, act.remainder)
       if (act.value !== s.value || s.value !== s.answer) return `read ${printExact(act.value)}`
-      return s.problem === value || s.problem.includes('pair') ? value : `${s.problem} = ${value}`
+      return s.problem === value ? value : `${s.problem} = ${value}`
   }
 }
 

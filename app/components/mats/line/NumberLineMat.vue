@@ -63,7 +63,7 @@ const decimals = computed(() =>
 /** As the class rules its line, where the numbers of the problem have marks on that; else as they need. */
 const partsOfOne = computed(() => {
   const { ruled: wanted } = props.setup.choices.signed
-  const onMarks = totals(props.setup.worked).every((n) => Number.isInteger(asNumber(n) * wanted))
+  const onMarks = totals(props.setup.worked).every((n) => BigInt(wanted) % parts(n).denominator === 0n)
   return wanted > 0 && onMarks ? wanted : 10 ** decimals.value
 })
 const ruling = computed(() => ruled(numbers.value, partsOfOne.value, width.value))
@@ -100,7 +100,7 @@ function drawnArrow(from: number, to: number, y: number) {
     b,
     path: `M${a} ${y}H${b - way * tip * 0.7}`,
     tip: `M${b} ${y}L${b - way * tip} ${y - 8}V${y + 8}Z`,
-    text: shown(`${to > from ? '+' : '-'}${textOf(Math.abs(to - from))}`).replace('⁻', '−'),
+    text: `${to > from ? '+' : '−'}${textOf(Math.abs(to - from))}`,
     x: (a + b) / 2,
   }
 }
@@ -137,6 +137,7 @@ function up(): void {
   aim.value = null
   if (pull.from !== pull.to) return draw(pull.from, pull.to)
   if (here.value === null) emit('move', `stand ${textOf(pull.to)}`)
+  else emit('say', 'Drag from where one stands: right is up, left is down.')
 }
 const preview = computed(() => {
   const pull = pulling.value
