@@ -1,34 +1,25 @@
 import type { Act } from '../act/act'
-import { isRead, owing, termDone, type Standing } from '../act/standing'
+import { owing, termDone, type Standing } from '../act/standing'
 import { add, compare, exact, negate, sign, sizeOf, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { piecesFor, worthOf } from '../number/units'
 import { isChain, type Problem, type Term } from '../problem/problem'
+import { inTurn } from './inTurn'
 import type { Way } from './way'
 
 /** Numbers of either sign as arrows on a line (practice, sections 10 and 11; common practice, no source). */
 
-/** What is still owed of the number in hand, in one arrow; too far goes back. */
-export function restInOne(s: Standing, number: Exact): Act {
-  const rest = owing(s)
-  const back = sign(rest) !== 0 && sign(rest) !== sign(number)
-  const kind = (s.doing === '-') === back ? 'join' : 'take'
-  return { kind, amount: back ? negate(rest) : rest }
-}
-
-/** What all these ways share: asking, laying, reading; `work` is what is done with the number in hand. */
-export function inTurn(problem: Problem, s: Standing, work: (term: Term) => Act | null): Act | null {
-  if (sign(s.unposed) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
-  if (!s.laid) return { kind: 'lay', amount: valueOf(problem.first) }
-  const term = problem.terms[s.begun - 2]
-  if (term && !termDone(s)) return work(term) ?? restInOne(s, valueOf(term.number))
-  // The first number was set out otherwise than asked.
-  if (!term && !termDone(s)) return restInOne({ ...s, doing: '+' }, valueOf(problem.first))
-  const next = problem.terms[s.begun - 1]
-  if (next && (next.operation === '+' || next.operation === '-'))
-    return { kind: 'pose', operation: next.operation, amount: valueOf(next.number) }
-  return isRead(s) ? null : { kind: 'read', value: s.value }
-}
+/** One number after another, the first one whole; `work` is what is done with the number in hand. */
+export const oneByOne = (problem: Problem, s: Standing, work: (term: Term) => Act | null): Act | null =>
+  inTurn(
+    problem,
+    s,
+    () => ({ kind: 'lay', amount: valueOf(problem.first) }),
+    () => {
+      const term = problem.terms[s.begun - 2]
+      return term && !termDone(s) ? work(term) : null
+    },
+  )
 
 /** What a term adds, whichever way it is asked: taking away four below nought adds four. */
 export const added = ({ operation, number }: Term): Exact =>
@@ -44,7 +35,7 @@ export const arrows: Way = {
   at: 'The number line and the open line, above and below nought.',
   sort: 'arrows',
   suits: (p) => isChain(p) && p.terms.length > 0,
-  next: (problem, s) => inTurn(problem, s, () => null),
+  next: (problem, s) => oneByOne(problem, s, () => null),
 }
 
 /** −7.5 + 3.5 as −4 − 3.5 + 3.5: the longer is parted, so that the opposites make nought. */
@@ -61,7 +52,7 @@ export const combineOpposites: Way = {
     return sign(a) * sign(b) < 0 && compare(sizeOf(a), sizeOf(b)) !== 0
   },
   next: (problem, s) =>
-    inTurn(problem, s, (term) => {
+    oneByOne(problem, s, (term) => {
       const [a, b] = [valueOf(problem.first), added(term)]
       const firstLonger = compare(sizeOf(a), sizeOf(b)) > 0
       if (!untouched(problem, s, term)) return null
@@ -93,7 +84,7 @@ export const decompose: Way = {
     p.terms.length === 1 &&
     p.terms.every(({ number }) => number.form === 'places' && number.decimals > 0 && sizeOf(valueOf(number)) !== ZERO),
   next: (problem, s) =>
-    inTurn(problem, s, (term) => {
+    oneByOne(problem, s, (term) => {
       const left = owing(s)
       const parts = byPlace(left, s)
       if (sign(left) !== sign(valueOf(term.number)) || parts.length === 0) return null

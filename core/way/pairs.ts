@@ -1,10 +1,10 @@
 import { piecesAct, type Act, type ExchangeAct } from '../act/act'
-import { isRead, owing, termDone, type Standing } from '../act/standing'
+import { owing, termDone, type Standing } from '../act/standing'
 import type { Choices } from '../choices'
-import { exact, sign } from '../number/exact'
-import { valueOf } from '../number/numeral'
+import { exact } from '../number/exact'
 import { countOf, pairPieces, piecesFor, type Pieces } from '../number/units'
 import { isChain, type Problem } from '../problem/problem'
+import { inTurn } from './inTurn'
 import type { Way } from './way'
 
 /** How many pluses find a minus. */
@@ -29,16 +29,14 @@ function work(s: Standing, { signed }: Choices): Act | null {
 }
 
 function next(problem: Problem, s: Standing, choices: Choices): Act | null {
-  if (sign(s.unposed) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
-  if (!s.laid) return piecesAct('lay', s.left)
-  const act = work(s, choices)
-  if (act) return act
   // A number that was to be set out with pairs is read as it lies.
-  if (!problem.pairs && choices.signed.pairs === 'clear' && pairsIn(s) > 0) return cleared(s)
-  const term = problem.terms[s.begun - 1]
-  if (term && (term.operation === '+' || term.operation === '-'))
-    return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
-  return isRead(s) ? null : { kind: 'read', value: s.value }
+  const clears = !problem.pairs && choices.signed.pairs === 'clear' && pairsIn(s) > 0
+  return inTurn(
+    problem,
+    s,
+    () => piecesAct('lay', s.left),
+    () => work(s, choices) ?? (clears && termDone(s) ? cleared(s) : null),
+  )
 }
 
 /** Practice, section 10; common practice, no source. */

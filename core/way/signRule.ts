@@ -3,7 +3,7 @@ import { isChain, type Sign } from '../problem/problem'
 import { valueOf } from '../number/numeral'
 import { owing, type Standing } from '../act/standing'
 import { ruleSteps } from '../act/signRule'
-import { inTurn } from './arrows'
+import { oneByOne } from './arrows'
 import type { Way } from './way'
 
 /** The next step that has not been written yet; none may be gone back to. */
@@ -22,7 +22,7 @@ export const signRule: Way = {
   sort: 'signs',
   suits: (p) => isChain(p) && p.terms.length > 0,
   next: (problem, s) =>
-    inTurn(problem, s, (term) => {
+    oneByOne(problem, s, (term) => {
       const number = valueOf(term.number)
       if (owing(s) !== number) return null
       return nextStep(s, ruleSteps(s.value, term.operation as Sign, number))

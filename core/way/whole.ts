@@ -2,12 +2,13 @@ import { breakAct, piecesAct, type Act, type AmountAct } from '../act/act'
 import { fullPiles } from '../act/unfold'
 import { isRead, owing, stepsOf, termDone, type Standing } from '../act/standing'
 import type { Choices } from '../choices'
-import { add, compare, exact, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
+import { add, compare, exact, negate, sign, subtract, type Exact } from '../number/exact'
 import { MAX_DIGITS, valueOf } from '../number/numeral'
 import { unitOf } from '../number/places'
 import { countOf, ladderOf, piecesFor, worthOf, type Pieces } from '../number/units'
 import { friendlyNear, reach } from '../problem/friendly'
 import { decimalsIn, hasBelow, isChain, type Problem } from '../problem/problem'
+import { inHand, inTurn } from './inTurn'
 import type { Way } from './way'
 
 /** Working with numbers whole, or parted into tens and ones (practice, section 8; common practice, no source). */
@@ -15,34 +16,13 @@ import type { Way } from './way'
 /** An amount worked whole: how it goes in places is the material's own affair. */
 const whole = (kind: AmountAct['kind'], amount: Exact): Act => ({ kind, amount })
 
-/** The number of the chain begun last. */
-const inHand = (problem: Problem, s: Standing): Exact =>
-  valueOf(s.begun === 1 ? problem.first : problem.terms[s.begun - 1 - 1]!.number)
-
 /** What pieces are worth kind by kind, the greatest first. */
 const worths = (pieces: readonly Pieces[]): readonly Exact[] => pieces.map((p) => worthOf([p]))
 const partsOf = (value: Exact, s: Standing): readonly Exact[] => worths(piecesFor(value, s.units) ?? [])
 
-/** What every way here shares: asking, laying, and the end. `work` is what is done with the number in hand. */
-function frame(problem: Problem, s: Standing, work: () => Act | null): Act | null {
-  if (compare(s.unposed, ZERO) > 0) return { kind: 'pose', operation: s.doing === '-' ? '-' : '+', amount: s.unposed }
-  // Nothing is so many pieces below nought: such a number is laid whole.
-  if (!s.laid) return sign(owing(s)) < 0 ? whole('lay', owing(s)) : piecesAct('lay', s.left)
-  const term = problem.terms[s.begun - 1]
-  const parts = work()
-  if (parts) return parts
-  if (!termDone(s)) return whatIsLeft(s)
-  if (term && (term.operation === '+' || term.operation === '-'))
-    return { kind: 'pose', operation: term.operation, amount: valueOf(term.number) }
-  return isRead(s) ? null : { kind: 'read', value: s.value }
-}
-
-/** All that is left of the number in hand, in one; too much done goes back. */
-function whatIsLeft(s: Standing): Act {
-  const rest = owing(s)
-  const forward = sign(rest) > 0 === (s.doing !== '-')
-  return whole(forward ? 'join' : 'take', sign(rest) < 0 ? negate(rest) : rest)
-}
+/** Every way here sets out the first number in its pieces; nothing is so many pieces below nought, and such a number is laid whole. */
+const frame = (problem: Problem, s: Standing, work: () => Act | null): Act | null =>
+  inTurn(problem, s, () => (sign(owing(s)) < 0 ? whole('lay', owing(s)) : piecesAct('lay', s.left)), work)
 
 /* --- tens and ones apart --- */
 
