@@ -1,8 +1,7 @@
 import { formOf } from '../../number/words'
 import { Refusal } from '../../refusal'
-import { added, onMat, ROOM, type SignedMove, type SignedState, type Signs } from './state'
+import { added, onMat, ROOM, signName, type SignedMove, type SignedState, type Signs } from './state'
 
-const NAMES = { plus: ['plus', 'pluses'], minus: ['minus', 'minuses'] } as const
 const AS = ['is', 'are'] as const
 
 function roomFor(s: SignedState, more: number): void {
@@ -19,7 +18,7 @@ function without(s: SignedState, sign: keyof Signs, count: number): SignedState 
   const there = s[sign] + s.pairs
   if (count > there)
     throw new Refusal(
-      `There ${formOf(there, AS)} ${there === 0 ? 'no' : `only ${there}`} ${formOf(there, NAMES[sign])} on the mat; ${count} ${formOf(count, AS)} wanted.`,
+      `There ${formOf(there, AS)} ${there === 0 ? 'no' : `only ${there}`} ${signName(sign, there)} on the mat; ${count} ${formOf(count, AS)} wanted.`,
       `Bring in zero pairs first: bring ${count - there} ${formOf(count - there, ['pair', 'pairs'])}.`,
     )
   const fromPairs = Math.max(0, count - s[sign])
@@ -30,7 +29,7 @@ function without(s: SignedState, sign: keyof Signs, count: number): SignedState 
 function offTray(s: SignedState, signs: Signs): SignedState {
   for (const sign of ['plus', 'minus'] as const)
     if (signs[sign] > s.taken[sign])
-      throw new Refusal(`There ${formOf(s.taken[sign], AS)} ${s.taken[sign]} ${NAMES[sign][1]} on the tray.`)
+      throw new Refusal(`There ${formOf(s.taken[sign], AS)} ${s.taken[sign]} ${signName(sign, 2)} on the tray.`)
   return { ...s, taken: added(s.taken, signs, -1) }
 }
 

@@ -1,5 +1,5 @@
 import { exact, toCount, type Exact } from '../../number/exact'
-import { countOf, SIGNED, type Pieces } from '../../number/units'
+import { countOf, pieceName, SIGNED, type Pieces } from '../../number/units'
 
 /** So many plus counters, and so many minus counters. */
 export interface Signs {
@@ -41,16 +41,21 @@ export const added = (a: Signs, b: Signs, times = 1): Signs => ({
   minus: a.minus + times * b.minus,
 })
 
+const UNIT: Readonly<Record<keyof Signs, Exact>> = { plus: exact(1), minus: exact(-1) }
+
+/** What so many counters of a sign are called. */
+export const signName = (sign: keyof Signs, count: number): string => pieceName(UNIT[sign], count, SIGNED)
+
 /** Counters as pieces, the pluses first. */
 export const piecesOfSigns = ({ plus, minus }: Signs): readonly Pieces[] =>
   [
-    { count: plus, unit: SIGNED.worths[0]! },
-    { count: minus, unit: SIGNED.worths[1]! },
+    { count: plus, unit: UNIT.plus },
+    { count: minus, unit: UNIT.minus },
   ].filter((p) => p.count !== 0)
 
 export const signsOf = (pieces: readonly Pieces[]): Signs => ({
-  plus: countOf(pieces, SIGNED.worths[0]!),
-  minus: countOf(pieces, SIGNED.worths[1]!),
+  plus: countOf(pieces, UNIT.plus),
+  minus: countOf(pieces, UNIT.minus),
 })
 
 /** A whole number as counters of its own sign. */

@@ -4,7 +4,7 @@ import { printExact } from '../../number/numeral'
 import { isWhole, toCount } from '../../number/exact'
 import { Refusal } from '../../refusal'
 import { countsIn, numberAt, signedAt, spanOf, wordsOf, type Word } from '../text'
-import { signsFor, signsOf, type SignedMove, type Signs } from './state'
+import { signName, signsFor, signsOf, type SignedMove, type Signs } from './state'
 
 /** What Sett says aloud, as it is typed: “bring in 5 zero pairs”, “line up 3 pairs”, “take away 5 pluses”. */
 const SAID: Readonly<Record<string, readonly [string, string]>> = {
@@ -28,11 +28,8 @@ const PAIRS = ['pair', 'part', 'clear', 'bring'] as const
 const isOne = <T extends string>(all: readonly T[], text: string): text is T =>
   (all as readonly string[]).includes(text)
 
-const signsText = ({ plus, minus }: Signs): string =>
-  [
-    ...(plus ? [`${plus} ${formOf(plus, ['plus', 'pluses'])}`] : []),
-    ...(minus ? [`${minus} ${formOf(minus, ['minus', 'minuses'])}`] : []),
-  ].join(' ')
+const signsText = (signs: Signs): string =>
+  (['plus', 'minus'] as const).flatMap((s) => (signs[s] ? [`${signs[s]} ${signName(s, signs[s])}`] : [])).join(' ')
 
 /** `lay 3 minuses`, `lay 7 pluses 3 minuses`, `take 5 pluses`, `bring 6 pairs`, `pair 3`, `clear 3 pairs`, `read -8`. */
 export function printMove(move: SignedMove): string {
