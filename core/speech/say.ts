@@ -11,10 +11,10 @@ import {
   type RewriteRule,
   type Sum,
 } from '../act/act'
-import { add, negate, sign, sizeOf, subtract, ZERO, type Exact } from '../number/exact'
+import { add, exact, negate, sign, sizeOf, subtract, ZERO, type Exact } from '../number/exact'
 import { digitsOf } from '../number/places'
 import { numberText } from '../number/text'
-import { pieceName, type Pieces, type Units } from '../number/units'
+import { pieceName, SIGNED, type Pieces, type Units } from '../number/units'
 import { printExact } from '../number/numeral'
 import { answer, isAnswer, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
@@ -57,8 +57,6 @@ const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack, units?: Unit
   pieces.map((p) => `${p.count} ${pieceName(p.unit, p.count, units, pack.ones)}`).join(' ')
 
 const PAIR = ['pair', 'pairs'] as const
-const PLUSES = ['plus', 'pluses'] as const
-const MINUSES = ['minus', 'minuses'] as const
 
 /** The whole question in words: “fifty-two take away thirty-seven”. */
 export const askInWords = (problem: Problem, pack: WordPack): string =>
@@ -283,9 +281,11 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
       return `${capital(say(owed.there, pack))} is there now; the problem starts with ${say(owed.asked, pack)}.`
     case 'half-pair': {
       const [n, gone, partner] =
-        owed.plus > owed.minus ? [owed.plus - owed.minus, PLUSES, MINUSES] : [owed.minus - owed.plus, MINUSES, PLUSES]
+        owed.plus > owed.minus
+          ? [owed.plus - owed.minus, exact(1), exact(-1)]
+          : [owed.minus - owed.plus, exact(-1), exact(1)]
       const it = formOf(n, ['it', 'them'])
-      return `${n} ${formOf(n, gone)} went without a partner: ${now} now. Clear ${n} ${formOf(n, partner)} with ${it}, or put ${it} back.`
+      return `${n} ${pieceName(gone, n, SIGNED)} went without a partner: ${now} now. Clear ${n} ${pieceName(partner, n, SIGNED)} with ${it}, or put ${it} back.`
     }
     case 'loose-arrow':
       return `The arrow starts at ${printExact(owed.from)}, and one stands at ${printExact(owed.here)}. Slide it: each arrow starts where the one before it ends.`

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formOf, type Mode } from '../../../../core/index'
-import { onMat, ROOM, type SignedState } from '../../../../core/representation/signed/state'
+import { onMat, ROOM, signName, type SignedState } from '../../../../core/representation/signed/state'
 
 /**
  * Plus counters above a line, minus counters below it, zero pairs on it. A counter is dragged from the store, onto one of the other
@@ -11,8 +11,8 @@ const emit = defineEmits<{ move: [text: string]; refuse: [why: string]; say: [te
 
 const SIGNS = ['plus', 'minus'] as const
 type Sign = (typeof SIGNS)[number]
-const NAMES = { plus: ['plus', 'pluses'], minus: ['minus', 'minuses'], pair: ['pair', 'pairs'] } as const
-const nameOf = (sign: keyof typeof NAMES, n: number): string => formOf(n, NAMES[sign])
+type Kind = Sign | 'pair'
+const nameOf = (kind: Kind, n: number): string => (kind === 'pair' ? formOf(n, ['pair', 'pairs']) : signName(kind, n))
 
 const root = ref<HTMLElement | null>(null)
 /** How many are moved at once by a button. */
@@ -23,8 +23,7 @@ const most = computed(() => Math.min(props.state.plus, props.state.minus))
 const lining = computed(() => (count.value === 1 ? most.value : Math.min(count.value, most.value)))
 const size = computed(() => (onMat(props.state) > 24 ? 'small' : onMat(props.state) > 12 ? 'middle' : 'large'))
 
-const move = (verb: string, n: number, what: keyof typeof NAMES): void =>
-  emit('move', `${verb} ${n} ${nameOf(what, n)}`)
+const move = (verb: string, n: number, what: Kind): void => emit('move', `${verb} ${n} ${nameOf(what, n)}`)
 /** A tap lines a counter up where there is one of the other sign, or takes it away where something is to be taken. */
 function tap(sign: Sign): void {
   if (!props.movable || justDragged()) return
@@ -35,8 +34,7 @@ function tap(sign: Sign): void {
 
 const described = computed(() => {
   const { plus, minus, pairs, taken } = props.state
-  const some = (n: number, sign: keyof typeof NAMES, where: string): string[] =>
-    n > 0 ? [`${n} ${nameOf(sign, n)} ${where}`] : []
+  const some = (n: number, sign: Kind, where: string): string[] => (n > 0 ? [`${n} ${nameOf(sign, n)} ${where}`] : [])
   const all = [
     ...some(plus, 'plus', 'above the line'),
     ...some(minus, 'minus', 'below the line'),
@@ -48,7 +46,7 @@ const described = computed(() => {
 })
 
 /* --- dragging --- */
-type Held = { readonly from: 'store' | 'mat' | 'tray'; readonly sign: Sign | 'pair' }
+type Held = { readonly from: 'store' | 'mat' | 'tray'; readonly sign: Kind }
 const held = ref<Held | null>(null)
 const { dragging, justDragged } = useDragging(root, {
   grip: '.grip',
