@@ -170,7 +170,7 @@ const REFUSED: readonly (readonly [
       ['slide', 'No arrow lies loose.', 'An arrow starts where the one before it ends.'],
       ['stand at', '“stand at” needs a number.', ''],
       ['stand 999999', '999999 is farther than this line goes.', 'The open line has no end.'],
-      ['way 5 to 3', '3 is less than 5.', 'Go up from the smaller number.'],
+      ['way 5 to 3', '3 is less than 5.', 'A way up goes from the smaller number to the greater.'],
       ['read 5 now', '“now” is one word too many.', ''],
     ],
   ],

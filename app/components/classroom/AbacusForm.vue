@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { AbacusChoices } from '../../../core/index'
+import type { ChoiceRow } from './rows'
 import { MOST_RODS } from '../../../core/representation/abacus/index'
 
 /** How the abacus is worked: where schools differ. */
 const choices = defineModel<AbacusChoices>({ required: true })
-function set<K extends Row['key']>(key: K, value: string | number): void {
-  choices.value = { ...choices.value, [key]: value as AbacusChoices[K] }
-}
+const set = (key: string, value: string | number): void => void (choices.value = { ...choices.value, [key]: value })
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
 const naming = computed(() => (typeof choices.value.names === 'string' ? choices.value.names : 'own'))
 function nameBy(chosen: string): void {
@@ -20,12 +19,7 @@ function rename(n: 'five' | 'ten', text: string): void {
     choices.value = { ...choices.value, names: { ...names, [n]: text.trim() } }
 }
 
-interface Row {
-  readonly key: Exclude<keyof AbacusChoices, 'names'>
-  readonly label: string
-  readonly options: readonly (readonly [string | number, string])[]
-}
-const ROWS: readonly Row[] = [
+const ROWS: readonly ChoiceRow<Exclude<keyof AbacusChoices, 'names'>>[] = [
   {
     key: 'order',
     label: 'Numbers are worked from',
@@ -73,17 +67,10 @@ const ROWS: readonly Row[] = [
     ],
   },
 ]
-const read = (row: Row, text: string): string | number => (typeof row.options[0]![0] === 'number' ? Number(text) : text)
 </script>
 
 <template>
-  <div class="abacus-choices">
-    <label v-for="row in ROWS" :key="row.key"
-      >{{ row.label }}
-      <select :value="choices[row.key]" @change="(e) => set(row.key, read(row, valueOf(e)))">
-        <option v-for="[value, name] in row.options" :key="value" :value="value">{{ name }}</option>
-      </select></label
-    >
+  <ChoiceRows :rows="ROWS" :chosen="{ ...choices }" @set="set">
     <label
       >The complements are called
       <select :value="naming" @change="(e) => nameBy(valueOf(e))">
@@ -105,19 +92,5 @@ const read = (row: Row, text: string): string | number => (typeof row.options[0]
         />
       </label>
     </template>
-  </div>
+  </ChoiceRows>
 </template>
-
-<style scoped>
-.abacus-choices {
-  display: grid;
-  gap: 0.4rem;
-}
-label {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: center;
-  justify-content: space-between;
-}
-</style>

@@ -1,17 +1,11 @@
 <script setup lang="ts">
+import type { ChoiceRow } from './rows'
 import { RULINGS, type SignedChoices } from '../../../core/index'
 
 /** How plus and minus are worked: where schools differ. */
 const choices = defineModel<SignedChoices>({ required: true })
-const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
-function set(key: keyof SignedChoices, value: string | boolean | number): void {
-  choices.value = { ...choices.value, [key]: value }
-}
-interface Row {
-  readonly key: Exclude<keyof SignedChoices, 'estimate' | 'ruled'>
-  readonly label: string
-  readonly options: readonly (readonly [string, string])[]
-}
+const set = (key: string, value: string | number | boolean): void =>
+  void (choices.value = { ...choices.value, [key]: value })
 const RULED: Readonly<Record<SignedChoices['ruled'], string>> = {
   0: 'as the numbers need',
   2: 'halves',
@@ -21,7 +15,7 @@ const RULED: Readonly<Record<SignedChoices['ruled'], string>> = {
   10: 'tenths',
   100: 'hundredths',
 }
-const ROWS: readonly Row[] = [
+const ROWS: readonly ChoiceRow<Exclude<keyof SignedChoices, 'estimate'>>[] = [
   {
     key: 'ownSign',
     label: 'A number’s own sign is written',
@@ -63,6 +57,11 @@ const ROWS: readonly Row[] = [
     ],
   },
   {
+    key: 'ruled',
+    label: 'The number line is ruled in',
+    options: RULINGS.map((n) => [n, RULED[n]] as const),
+  },
+  {
     key: 'story',
     label: 'Told as a story of',
     options: [
@@ -76,19 +75,7 @@ const ROWS: readonly Row[] = [
 </script>
 
 <template>
-  <div class="signed-choices">
-    <label v-for="row in ROWS" :key="row.key"
-      >{{ row.label }}
-      <select :value="choices[row.key]" @change="(e) => set(row.key, valueOf(e))">
-        <option v-for="[value, name] in row.options" :key="value" :value="value">{{ name }}</option>
-      </select></label
-    >
-    <label
-      >The number line is ruled in
-      <select :value="choices.ruled" @change="(e) => set('ruled', Number(valueOf(e)))">
-        <option v-for="n in RULINGS" :key="n" :value="n">{{ RULED[n] }}</option>
-      </select></label
-    >
+  <ChoiceRows :rows="ROWS" :chosen="{ ...choices }" @set="set">
     <label class="check"
       ><input
         type="checkbox"
@@ -97,27 +84,5 @@ const ROWS: readonly Row[] = [
       />
       The answer is guessed first</label
     >
-  </div>
+  </ChoiceRows>
 </template>
-
-<style scoped>
-.signed-choices {
-  display: grid;
-  gap: 0.4rem;
-}
-label {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: center;
-  justify-content: space-between;
-}
-.check {
-  justify-content: flex-start;
-  min-height: 44px;
-}
-.check input {
-  width: 22px;
-  height: 22px;
-}
-</style>

@@ -1,9 +1,10 @@
 import { change, type Act, type BeginAct } from '../../act/act'
-import { add, compare, exact, negate, sign, sizeOf, sum, ZERO, type Exact } from '../../number/exact'
+import { add, compare, exact, sign, sizeOf, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
 import { decimal } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
 import { Refusal } from '../../refusal'
+import { isWay, landingsFrom, movedBy, notAlong, wayUp } from '../along'
 import type { Recognised, Representation } from '../representation'
 import { signedAt, spanOf, wordsOf } from '../text'
 
@@ -37,7 +38,7 @@ export const GREATEST = 9999
 
 /** Where the arrows begin and end, the first point where one stands at the start; empty where nothing stands yet. */
 export const points = ({ start, arrows }: LineState): readonly Exact[] =>
-  start === null ? [] : arrows.reduce<Exact[]>((all, by) => [...all, add(all.at(-1)!, by)], [start])
+  start === null ? [] : landingsFrom(start, arrows)
 
 /** Where one stands. */
 export const hereOn = (s: LineState): Exact => points(s).at(-1) ?? ZERO
@@ -60,18 +61,8 @@ function apply(s: LineState, move: LineMove): LineState {
       return { ...s, start: move.at, fromNought: false }
     case 'way':
       if (s.start !== null) throw new Refusal(`One stands at ${printExact(hereOn(s))} already.`, 'Undo to begin anew.')
-      if (compare(move.to, move.from) < 0)
-        throw new Refusal(
-          `${printExact(move.to)} is less than ${printExact(move.from)}.`,
-          'Go up from the smaller number.',
-        )
       within(move.to)
-      return {
-        ...s,
-        start: move.from,
-        fromNought: false,
-        begun: { kind: 'begin', from: move.from, step: exact(1), to: move.to, times: null },
-      }
+      return { ...s, start: move.from, fromNought: false, begun: wayUp(move.from, move.to) }
     case 'arrow': {
       if (s.loose) throw new Refusal('There is a loose arrow.', 'Slide it to where one stands, or undo.')
       if (move.by === ZERO) throw new Refusal('An arrow of nought goes nowhere.')
@@ -102,7 +93,7 @@ function perform(s: LineState, act: Act): readonly LineMove[] {
         ? [{ kind: 'arrow', by: act.amount }]
         : [{ kind: 'stand', at: act.amount }]
     case 'begin':
-      if (act.step !== '1' || act.to === null) throw new Refusal('The line waits: it has no arrows of equal size yet.')
+      if (!isWay(act)) throw new Refusal('The line waits: it has no arrows of equal size yet.')
       return [{ kind: 'way', from: act.from, to: act.to }]
     case 'join':
     case 'take':
@@ -125,8 +116,6 @@ function perform(s: LineState, act: Act): readonly LineMove[] {
   }
 }
 
-const byAct = (by: Exact): Act => (sign(by) > 0 ? { kind: 'join', amount: by } : { kind: 'take', amount: negate(by) })
-
 function recognise(before: LineState, moves: readonly LineMove[]): Recognised {
   const [move] = moves
   const last = moves.at(-1)
@@ -146,7 +135,7 @@ function recognise(before: LineState, moves: readonly LineMove[]): Recognised {
     return drawn.length > 0
       ? undefined
       : { soFar: [], owed: { kind: 'loose-arrow', from: now.loose.from, here: hereOn(now) } }
-  return [byAct(sum(drawn))]
+  return [movedBy(sum(drawn))]
 }
 
 const signedText = (by: Exact): string => `${sign(by) < 0 ? '-' : '+'}${printExact(sizeOf(by))}`
@@ -224,10 +213,7 @@ export const line: Representation<LineState, LineMove> = {
       signed: true,
       instead: ['openline', 'signs'],
     }),
-  cannotShow: (act) =>
-    act.kind === 'exchange' || act.kind === 'split' || act.kind === 'gather' || act.kind === 'rewrite'
-      ? 'The line shows no such thing: the number stays where it is.'
-      : '',
+  cannotShow: notAlong,
   start: (_, choices) => ({
     fromNought: choices.signed.from === 'nought',
     start: null,

@@ -1,9 +1,10 @@
 import { change, type Act, type BeginAct } from '../../act/act'
-import { add, compare, negate, sign, sum, ZERO, type Exact } from '../../number/exact'
+import { negate, sign, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
 import { decimal } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
 import { Refusal } from '../../refusal'
+import { isWay, landingsFrom, movedBy, notAlong, wayUp } from '../along'
 import type { Recognised, Representation } from '../representation'
 import { decimalAt, signedAt, spanOf, wordsOf } from '../text'
 
@@ -32,7 +33,7 @@ export const MOST_HOPS = 200
 export const landings = (s: OpenLineState): readonly Exact[] => {
   const from = s.start ?? s.begun?.from
   if (from === undefined) return []
-  return s.hops.reduce<Exact[]>((all, by) => [...all, add(all.at(-1)!, by)], [from])
+  return landingsFrom(from, s.hops)
 }
 
 const empty = (s: OpenLineState): boolean => s.start === null && s.begun === null
@@ -46,12 +47,7 @@ function apply(s: OpenLineState, move: OpenLineMove): OpenLineState {
       return { ...s, start: move.at }
     case 'way':
       if (!empty(s)) throw new Refusal('The line has its starting point already.', 'Hop on from it, or undo.')
-      if (compare(move.to, move.from) < 0)
-        throw new Refusal(
-          `${printExact(move.to)} is less than ${printExact(move.from)}.`,
-          'A way up goes from the smaller number to the greater.',
-        )
-      return { ...s, begun: { kind: 'begin', from: move.from, step: '1' as Exact, to: move.to, times: null } }
+      return { ...s, begun: wayUp(move.from, move.to) }
     case 'hop': {
       const here = landings(s).at(-1)
       if (here === undefined) throw new Refusal('There is no starting point yet.', 'Set one first: start 37.')
@@ -69,7 +65,7 @@ function perform(s: OpenLineState, act: Act): readonly OpenLineMove[] {
     case 'lay':
       return [{ kind: 'start', at: act.amount }]
     case 'begin':
-      if (act.step !== '1' || act.to === null) throw new Refusal('The line waits: it has no hops of equal size yet.')
+      if (!isWay(act)) throw new Refusal('The line waits: it has no hops of equal size yet.')
       return [{ kind: 'way', from: act.from, to: act.to }]
     case 'join':
     case 'take':
@@ -101,7 +97,7 @@ function recognise(before: OpenLineState, moves: readonly OpenLineMove[]): Recog
     const signs = new Set(moves.map((m) => sign(m.by)))
     const by = sum(moves.map((m) => m.by))
     if (signs.size > 1) return undefined
-    return [{ kind: sign(by) > 0 ? 'join' : 'take', amount: sign(by) > 0 ? by : negate(by) }]
+    return [movedBy(by)]
   }
   if (moves.length > 1) return undefined
   if (move.kind === 'start') return [{ kind: 'lay', amount: move.at }]
@@ -179,10 +175,7 @@ export const openline: Representation<OpenLineState, OpenLineMove> = {
       signed: true,
       instead: [],
     }),
-  cannotShow: (act) =>
-    act.kind === 'exchange' || act.kind === 'split' || act.kind === 'gather'
-      ? 'The line shows no such thing: the number stays where it is.'
-      : '',
+  cannotShow: notAlong,
   start: () => ({ start: null, begun: null, hops: [], read: null }),
   apply,
   shows,
