@@ -111,6 +111,21 @@ test('the line by keyboard alone: stand, point, draw; an arrow that starts at no
   await text(driver, lines, '4 − 7 = −3')
 })
 
+test('a decimal answer stands in the box as a decimal, and a tap that draws nothing says what would', async () => {
+  await asked('-7.5 + 3.25', 'line', 'together')
+  for (const move of ['stand -7.5', 'arrow +3.25'])
+    await (await byRole(driver, 'textbox', 'Type a move')).sendKeys(move, Key.ENTER)
+  await driver.findElement(By.css('.number-line svg')).click()
+  await driver.wait(
+    async () => (await driver.getPageSource()).includes('Drag from where one stands'),
+    3000,
+    'nothing is said',
+  )
+  await answer('-4.25')
+  await text(driver, lines, '−7.5 + 3.25 = −4.25')
+  expect(await (await byRole(driver, 'textbox', 'Answer')).getAttribute('placeholder')).toBe('−4.25')
+})
+
 test('an arrow is drawn with the mouse, both ways, and lands on the mark it is pulled to', async () => {
   await asked('-3 + 5', 'line', 'together')
   await click('Stand at −3')

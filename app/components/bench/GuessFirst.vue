@@ -17,7 +17,7 @@ function keep(): void {
 <template>
   <form v-if="guess === null && !read" class="guess" @submit.prevent="keep">
     <label for="guess">Guess first: about how much?</label>
-    <input id="guess" v-model="text" class="learner" inputmode="text" maxlength="9" :aria-invalid="wrong" />
+    <input id="guess" v-model="text" class="learner number-box" inputmode="text" maxlength="9" :aria-invalid="wrong" />
     <button type="submit" class="stone-button" :disabled="text.trim() === '' || wrong">Keep the guess</button>
   </form>
   <p v-else-if="guess !== null" class="guess" role="status">
@@ -38,12 +38,5 @@ function keep(): void {
 }
 input {
   width: 6rem;
-  min-height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: var(--ink);
-  text-align: center;
-  font-size: 1.2rem;
 }
 </style>

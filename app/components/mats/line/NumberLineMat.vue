@@ -193,7 +193,7 @@ const below = computed(() => hasBelow(props.setup.problem))
 </script>
 
 <template>
-  <div class="number-line felt" role="group" aria-label="The mat">
+  <div class="on-line number-line felt" role="group" aria-label="The mat">
     <div ref="root" class="room">
       <p class="sr-only" aria-live="polite">{{ described }}</p>
       <svg
@@ -283,7 +283,7 @@ const below = computed(() => hasBelow(props.setup.problem))
         <input
           id="own-arrow"
           v-model="own"
-          class="learner"
+          class="learner number-box"
           maxlength="9"
           :placeholder="here === null ? '−3' : '+4 or −8'"
           :aria-invalid="trouble"
@@ -296,4 +296,5 @@ const below = computed(() => hasBelow(props.setup.problem))
   </div>
 </template>
 
+<style scoped src="./lines.css"></style>
 <style scoped src="./numberLine.css"></style>

@@ -98,7 +98,7 @@ function hopOwn(): void {
 </script>
 
 <template>
-  <div class="open felt" role="group" aria-label="The mat">
+  <div class="on-line felt" role="group" aria-label="The mat">
     <div ref="root" class="room">
       <p class="sr-only" aria-live="polite">{{ described }}</p>
       <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`Open number line. ${described}`">
@@ -141,7 +141,14 @@ function hopOwn(): void {
         </button>
         <form class="own" @submit.prevent="hopOwn">
           <label class="sr-only" for="own-hop">Hop of your own</label>
-          <input id="own-hop" v-model="own" class="learner" maxlength="9" placeholder="+30" :aria-invalid="trouble" />
+          <input
+            id="own-hop"
+            v-model="own"
+            class="learner number-box"
+            maxlength="9"
+            placeholder="+30"
+            :aria-invalid="trouble"
+          />
           <button type="submit" class="stone-button" :disabled="own.trim() === '' || trouble">Hop</button>
         </form>
         <button
@@ -159,27 +166,8 @@ function hopOwn(): void {
   </div>
 </template>
 
+<style scoped src="./lines.css"></style>
 <style scoped>
-.open {
-  height: 100%;
-  background: var(--felt);
-  color: var(--on-felt);
-  display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
-  padding: 10px;
-  gap: 8px;
-}
-.room {
-  position: relative;
-  min-height: 0;
-  overflow: hidden;
-}
-svg {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-}
 path {
   fill: none;
   stroke: var(--on-felt);
@@ -191,9 +179,7 @@ path {
   stroke-width: 4;
 }
 text {
-  fill: var(--on-felt);
   font: 700 30px var(--learner);
-  font-variant-numeric: tabular-nums;
 }
 .hop text {
   font-size: 26px;
@@ -219,34 +205,13 @@ text {
   stroke: var(--piece-line);
 }
 .empty {
-  position: absolute;
-  left: 0;
-  right: 0;
   bottom: 12%;
-  text-align: center;
-  font-size: 1.1rem;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  justify-content: center;
 }
 .acts .learner {
   font-size: 1.2rem;
   font-weight: 700;
 }
-.own {
-  display: flex;
-  gap: 6px;
-}
 .own input {
   width: 5.5rem;
-  min-height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: var(--ink);
-  text-align: center;
 }
 </style>

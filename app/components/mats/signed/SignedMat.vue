@@ -144,7 +144,7 @@ function drop(from: Held['from'], sign: Held['sign'], to: string, on: string | u
     <div v-if="movable" class="acts" role="group" aria-label="Counters">
       <label class="many"
         >So many
-        <input v-model.number="many" type="number" min="1" max="20" class="learner" />
+        <input v-model.number="many" type="number" min="1" max="20" class="learner number-box" />
       </label>
       <button
         v-for="sign in SIGNS"
