@@ -24,6 +24,7 @@ import type { NinesState } from '../core/representation/nines/nines'
 import type { OpenLineState } from '../core/representation/openline/openline'
 import type { PlacedMaterial, PlacedState } from '../core/representation/placed/state'
 import type { PlatesState } from '../core/representation/plates/state'
+import type { PartsState } from '../core/representation/parts/state'
 import type { LineState } from '../core/representation/line/line'
 import type { SignedState } from '../core/representation/signed/state'
 import type { WritingState } from '../core/representation/writing/writing'
@@ -135,6 +136,15 @@ const counting = (draw: () => Promise<{ default: Component }>): Mat => {
     { small: false },
   )
 }
+/** Wholes and parts: one mat, and for each material a drawing of its own. */
+const parted = (draw: () => Promise<{ default: Component }>, word: string): Mat => {
+  const drawing = defineAsyncComponent(draw)
+  return mat(
+    () => import('./components/mats/parts/PartsMat.vue'),
+    (v) => ({ ...handled<PartsState>(v), drawing, word }),
+    { worth: 'none', small: false },
+  )
+}
 const writing = mat(() => import('./components/mats/writing/WritingMat.vue'), handled<WritingState>)
 
 /** Every material that has a mat. Running equations have none: they are the page. */
@@ -186,7 +196,10 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   partials: writing,
   friendly: writing,
   splits: writing,
+  strips: parted(() => import('./components/mats/parts/StripsDrawing.vue'), 'row'),
+  vessel: parted(() => import('./components/mats/parts/VesselDrawing.vue'), 'container'),
   signs: writing,
+  'fraction-rule': writing,
   fingers: counting(() => import('./components/mats/counting/HandsDrawing.vue')),
   joints: counting(() => import('./components/mats/counting/JointsDrawing.vue')),
   tallies: counting(() => import('./components/mats/counting/TalliesDrawing.vue')),

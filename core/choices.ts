@@ -30,11 +30,26 @@ export interface Choices {
   readonly abacus: AbacusChoices
   /** How numbers below nought are worked. */
   readonly signed: SignedChoices
+  /** How parts of a whole are worked. */
+  readonly parts: PartsChoices
+}
+
+export const COMMONS = ['least', 'product'] as const
+export const FRACTION_FORMS = ['fraction', 'units'] as const
+
+/** How a class works with fractions (practice, section 11; common practice, no source). */
+export interface PartsChoices {
+  /** Which denominator different parts are brought to: the least common one, or the product of both. */
+  readonly common: (typeof COMMONS)[number]
+  /** Whether lines are written with fractions (3/10), or with their units (3 tenths). */
+  readonly form: (typeof FRACTION_FORMS)[number]
+  /** Whether it is asked first what the answer is near to: nought, a half or a whole. */
+  readonly estimate: boolean
 }
 
 export const OWN_SIGNS = ['brackets', 'raised'] as const
-/** Parts of a whole that a line may be ruled in, whose marks are decimals of up to three places. */
-export const RULINGS = [0, 2, 4, 5, 8, 10, 100] as const
+/** Parts of a whole that a line may be ruled in; 0 for as many as the numbers need. */
+export const RULINGS = [0, 2, 3, 4, 5, 6, 8, 9, 10, 12, 16, 20, 100] as const
 export const STORIES = ['none', 'tower', 'tokens', 'lamp'] as const
 
 /** How a class works with plus and minus (practice, section 10; common practice, no source). */
@@ -180,6 +195,7 @@ export const DEFAULT_CHOICES: Choices = {
     story: 'none',
     estimate: false,
   },
+  parts: { common: 'least', form: 'fraction', estimate: false },
 }
 
 export const withDefaults = (choices?: Partial<Choices>): Choices => ({ ...DEFAULT_CHOICES, ...choices })

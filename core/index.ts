@@ -10,11 +10,14 @@ import type { RepresentationId } from './representation/representation'
 import { waysOf, type WayOffer } from './way/index'
 import { REPRESENTATIONS } from './representation/index'
 
-export { type Act, exchangeAct } from './act/act'
+export { type Act, exchangeAct, printComparison } from './act/act'
 export type { BeadFinger, BeadMove, BeadRule } from './act/beads'
 export { allDone, stand, type Standing } from './act/standing'
 export {
   type AbacusChoices,
+  COMMONS,
+  FRACTION_FORMS,
+  type PartsChoices,
   type Choices,
   type ComplementNames,
   DEFAULT_CHOICES,
@@ -41,17 +44,32 @@ export {
 export { REPRESENTATION_IDS, type RepresentationId } from './materials'
 export { add, compare, type Exact, exact, parts, sign, sizeOf, subtract, timesIn, toCount, ZERO } from './number/exact'
 export { grouped, groupedAlike, groupedIn, type Separator } from './number/grouped'
-export { printExact, printNumeral, valueOf } from './number/numeral'
+export { isDecimal, lowestText } from './number/fractions'
+export { type MathToken, mathTokens, toLatex, toMathML } from './number/markup'
+export { parseNumeral, printExact, printNumeral, valueOf } from './number/numeral'
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'
+export { numberText } from './number/text'
 export { listed, type Trail } from './number/trail'
-export { pieceName, type Pieces, type Units } from './number/units'
+export { pieceName, type Pieces, type Units, worthOf } from './number/units'
 export { capital, formOf } from './number/words'
 export { onPage } from './plan/lines'
 export { plan, type Plan, type PlanStep, standingFor } from './plan/plan'
-export { type PlanRequest, type Setup, setUp } from './plan/setup'
+export { packFor, type PlanRequest, type Setup, setUp } from './plan/setup'
 export { tellingOf } from './plan/telling'
 export { parseProblem } from './problem/parse'
-export { answer, decimalsIn, hasBelow, MAX_PROBLEM_LENGTH, printProblem, type Problem, totals } from './problem/problem'
+export {
+  amountsOf,
+  answer,
+  decimalsIn,
+  hasBelow,
+  MAX_PROBLEM_LENGTH,
+  numbersIn,
+  printProblem,
+  type Problem,
+  totals,
+  writesFractions,
+} from './problem/problem'
+export { commonIn, writtenIn } from './problem/fitParts'
 export { ahead, nextAct, nextMoves } from './record/ahead'
 export type { Bench, Mode, Moment, Stone } from './record/moment'
 export { enter, openBench } from './record/bench'
@@ -69,7 +87,17 @@ export { sayMatch } from './speech/match'
 export { sayOpening } from './speech/opening'
 export { fieldOf, type Prediction, predictionOf, SIGN_FIELDS, type SignField } from './speech/predict'
 export { askInWords, labelOf, sayAct } from './speech/say'
-export { inEnglish, spokenList, packOf, pretty, say, sayNumeral, type WordPack } from './speech/words'
+export {
+  inEnglish,
+  inUnitForm,
+  sayWritten,
+  spokenList,
+  packOf,
+  pretty,
+  say,
+  sayNumeral,
+  type WordPack,
+} from './speech/words'
 export { wayById, waysOf } from './way/index'
 export { WAY_IDS, type WayId } from './way/way'
 

@@ -8,6 +8,8 @@ import {
   MINUS_WORDS,
   NEGATIVES,
   ONES_WORDS,
+  COMMONS,
+  FRACTION_FORMS,
   OWN_SIGNS,
   PLUS_WORDS,
   RULINGS,
@@ -117,10 +119,20 @@ const hands = {
       from: oneOf(['first', 'nought']).default('first'),
       marks: oneOf(['labelled', 'blank']).default('labelled'),
       ruled: z
-        .literal(RULINGS, 'A line is ruled in 2, 4, 5, 8, 10 or 100 parts, or 0 for as many as are needed.')
+        .literal(
+          RULINGS,
+          'A line is ruled in 2 to 6, 8, 9, 10, 12, 16, 20 or 100 parts, or 0 for as many as are needed.',
+        )
         .default(0),
       ownSign: oneOf(OWN_SIGNS).default('brackets'),
       story: oneOf(STORIES).default('none'),
+      estimate: z.boolean('Guessed first or not is wanted.').default(false),
+    })
+    .prefault({}),
+  parts: z
+    .strictObject({
+      common: oneOf(COMMONS).default('least'),
+      form: oneOf(FRACTION_FORMS).default('fraction'),
       estimate: z.boolean('Guessed first or not is wanted.').default(false),
     })
     .prefault({}),

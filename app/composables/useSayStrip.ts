@@ -4,8 +4,9 @@ import {
   capital,
   inEnglish,
   moveInWords,
-  packOf,
-  printExact,
+  numberText,
+  packFor,
+  printComparison,
   REPRESENTATIONS,
   sayAct,
   sayOpening,
@@ -16,7 +17,7 @@ import {
 export function useSayStrip() {
   const bench = useBench()
   const setup = computed(() => bench.bench.setup)
-  const pack = computed(() => packOf(setup.value.choices.words))
+  const pack = computed(() => packFor(setup.value))
   /** Something to be said once, until the bench changes. */
   const notice = ref('')
 
@@ -25,7 +26,9 @@ export function useSayStrip() {
   const quiet = computed(() => bench.bench.mode === 'alone' && !settingOut.value)
   function readShown(): string {
     const { read, remainder } = bench.result
-    return `${printExact(read!)}${remainder === undefined ? '' : ` r ${remainder}`}`
+    const { as, compared } = bench.bench.now.standing
+    if (compared) return printComparison(compared)
+    return `${as ?? numberText(read!, setup.value.units)}${remainder === undefined ? '' : ` r ${remainder}`}`
   }
   /** In Alone Sett keeps quiet unless a move cannot be made. */
   const said = computed(() => {
@@ -37,7 +40,7 @@ export function useSayStrip() {
       if (REPRESENTATIONS[setup.value.representation].judge && beads?.kind === 'beads')
         return `Next could be: ${moveInWords(beads, pack.value)}`
       const { standing } = bench.bench.now
-      const next = sayAct(bench.next, standing.value, tellingOf(setup.value, standing))
+      const next = sayAct(bench.next, standing.value, tellingOf(setup.value, standing, bench.next))
       return `Next could be: ${next}`
     }
     // What there is to do first is said in every mode.

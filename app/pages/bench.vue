@@ -4,7 +4,7 @@ import {
   hasMat,
   packOf,
   pretty,
-  printExact,
+  numberText,
   type RepresentationId,
   REPRESENTATIONS,
 } from '../../core/index'
@@ -57,6 +57,7 @@ watch(
 
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
+const there = computed(() => numberText(now.value.standing.value, setup.value.units, now.value.standing.held))
 const pack = computed(() => packOf(setup.value.choices.words))
 const places = computed(() => placesFor(setup.value.problem))
 
@@ -196,9 +197,9 @@ onBeforeUnmount(() => (presenting.value = false))
           class="worth learner"
           :class="worth"
           role="img"
-          :aria-label="`What is there now: ${printExact(now.standing.value)}`"
+          :aria-label="`What is there now: ${there}`"
         >
-          {{ figures(printExact(now.standing.value)) }}
+          <MathLine :line="figures(there)" />
         </p>
       </div>
       <div class="page-side">

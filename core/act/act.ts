@@ -1,5 +1,6 @@
 import { add, divide, exact, multiply, negate, subtract, ZERO, type Exact } from '../number/exact'
-import { printExact } from '../number/numeral'
+import { relationOf, type Relation } from '../number/fractions'
+import { parseNumeral, printExact, valueOf } from '../number/numeral'
 import { placeOfUnit, unitOf, worth, type Counts } from '../number/places'
 import { has, samePieces, worthOf, type Pieces, type Rung, type Units } from '../number/units'
 import { Refusal } from '../refusal'
@@ -23,6 +24,8 @@ import type { BeadRule } from './beads'
  * - `share`: to each of so many the same pieces are dealt, which so go from what is there.
  * - `rewrite`: what is asked is written another way, or a part of the working is written aside; both sides are worth the same, and
  *   nothing changes.
+ * - `beside`: a further amount is set beside, to be held against what is there; `row` 1 is the first of them. It changes nothing.
+ * - `compare`: amounts are said to be less, equal or more, one after another; it changes nothing, and may be mistaken.
  * - `read`: what is there is read as a number (which may be misread); of a sharing, how many each has, and what is left over.
  *
  * `parts` are smaller acts that together are this one; their changes add up to its change.
@@ -44,12 +47,22 @@ export type Act =
       readonly kind: 'pose'
       readonly operation: Sign
       readonly amount: Exact
+      /** What it is set beside in, where its very pieces matter: 4/8 is no half. */
+      readonly pieces?: readonly Pieces[]
       /** What is still owed of the number before is left as it is. */
       readonly leaves?: boolean
     }
   | BeginAct
   | { readonly kind: 'count'; readonly by: Exact; readonly word: Exact }
-  | { readonly kind: 'group'; readonly count: Exact; readonly size: Exact }
+  | {
+      readonly kind: 'group'
+      readonly count: Exact
+      readonly size: Exact
+      /** What one group is made of, where its very pieces matter. */
+      readonly pieces?: readonly Pieces[]
+    }
+  | BesideAct
+  | CompareAct
   | { readonly kind: 'split' | 'gather'; readonly whole: Exact; readonly parts: readonly Exact[] }
   | ExchangeAct
   | ShareAct
@@ -59,6 +72,8 @@ export type Act =
       readonly value: Exact
       /** What is left over of a sharing, where something was said of it. */
       readonly remainder?: Exact
+      /** How the number was written, where that is what was asked: `8/12` for two thirds. */
+      readonly as?: string
       /** Everything there is counted, from one, before it is read. */
       readonly counted?: boolean
     }
@@ -68,6 +83,32 @@ export interface ExchangeAct {
   readonly kind: 'exchange'
   readonly from: readonly Pieces[]
   readonly to: readonly Pieces[]
+  /** What is exchanged, where it is not what stands there: 0 the number that is posed, from 1 on what lies beside. */
+  readonly aside?: number
+}
+
+export interface BesideAct {
+  readonly kind: 'beside'
+  readonly amount: Exact
+  readonly pieces?: readonly Pieces[]
+  readonly row: number
+}
+
+/** Numbers as they are written, and how each stands to the next: `5/8 > 4/8`. */
+export interface CompareAct {
+  readonly kind: 'compare'
+  readonly numbers: readonly string[]
+  readonly relations: readonly Relation[]
+}
+
+/** A comparison in plain text: `5/8 < 2/3 < 3/4`. */
+export const printComparison = ({ numbers, relations }: Omit<CompareAct, 'kind'>): string =>
+  numbers.map((n, i) => (i === 0 ? n : `${relations[i - 1]} ${n}`)).join(' ')
+
+/** Whether a comparison holds. */
+export const holds = ({ numbers, relations }: Omit<CompareAct, 'kind'>): boolean => {
+  const values = numbers.map((n) => valueOf(parseNumeral(n)))
+  return relations.every((relation, i) => relationOf(values[i]!, values[i + 1]!) === relation)
 }
 
 /** The same pieces dealt to each of `among`, a whole number from 1 up. */
@@ -128,6 +169,8 @@ export function change(act: Act): Exact {
     case 'gather':
     case 'exchange':
     case 'rewrite':
+    case 'beside':
+    case 'compare':
     case 'read':
       return ZERO
   }
@@ -190,7 +233,7 @@ const counted = (pieces: readonly Pieces[]): number => pieces.reduce((n, p) => n
 
 /** Whether two exchanges give the same pieces for the same. */
 export const sameExchange = (a: ExchangeAct, b: ExchangeAct): boolean =>
-  samePieces(a.from, b.from) && samePieces(a.to, b.to)
+  a.aside === b.aside && samePieces(a.from, b.from) && samePieces(a.to, b.to)
 
 /** Whether an exchange makes fewer pieces of more. */
 export const isMaking = ({ from, to }: ExchangeAct): boolean => counted(from) > counted(to)
@@ -202,8 +245,7 @@ export const isMaking = ({ from, to }: ExchangeAct): boolean => counted(from) > 
 export function inUnits(act: Act, units: Units): Act | undefined {
   if (act.kind === 'exchange') return has(units, act.from) && has(units, act.to) ? act : undefined
   if (act.kind === 'share') return has(units, act.each) ? act : { kind: 'take', amount: negate(change(act)) }
-  if ((act.kind !== 'lay' && act.kind !== 'join' && act.kind !== 'take') || !act.pieces || has(units, act.pieces))
-    return act
+  if (!('pieces' in act) || !act.pieces || has(units, act.pieces)) return act
   const { pieces: _, ...whole } = act
   return whole
 }

@@ -1,4 +1,4 @@
-import { add, compare, divide, negate, sign, subtract, ZERO, type Exact } from '../number/exact'
+import { add, compare, divide, negate, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
 import { valueOf, type Numeral } from '../number/numeral'
 import {
   addPieces,
@@ -11,7 +11,7 @@ import {
   type Units,
 } from '../number/units'
 import { answer, quotientOf, type Problem, type Sign } from '../problem/problem'
-import { change, goalOf, inUnits, type Act, type BeginAct, type RewriteRule } from './act'
+import { change, goalOf, inUnits, type Act, type BeginAct, type CompareAct, type RewriteRule } from './act'
 
 /** What the work is after. Each says by itself how much is still owed. */
 export type Aim =
@@ -51,6 +51,11 @@ export interface Standing {
   /** The last reading, until something changes after it; of a sharing, how many each has, and what was said to be left over. */
   readonly read: Exact | null
   readonly remainder: Exact | null
+  /** How the number read was written, where that was said. */
+  readonly as: string | null
+  /** What has been set beside, to be held against what stands there, and the comparison made last. */
+  readonly others: readonly (readonly Pieces[])[]
+  readonly compared: CompareAct | null
 }
 
 /** A number in the pieces of a material; one that they do not make is one piece of its own worth, which is worked whole. */
@@ -79,6 +84,9 @@ export function standingAtStart(problem: Problem, units: Units): Standing {
     rewritten: [],
     read: null,
     remainder: null,
+    as: null,
+    others: [],
+    compared: null,
   }
 }
 
@@ -113,21 +121,36 @@ export const shareOf = ({ aim }: Standing): Exact =>
 /** Whether the last reading is just what stands there. */
 export const isRead = ({ read, value }: Standing): boolean => read === value
 
+/** A row of what lies beside after pieces went from it and others came. */
+const changedRow = (s: Standing, row: number, gone: readonly Pieces[], came: readonly Pieces[]): Standing => {
+  const others = [...s.others]
+  while (others.length < row) others.push([])
+  others[row - 1] = addPieces(addPieces(others[row - 1]!, gone, -1), came)
+  return { ...s, others }
+}
+
 /** The standing after an act, whatever pieces it names. */
-export function stand(problem: Problem, s: Standing, made: Act): Standing {
-  const act = inUnits(made, s.units)
+export function stand(problem: Problem, before: Standing, made: Act): Standing {
+  const act = inUnits(made, before.units)
+  // What was said of it holds no longer, once something changes.
+  const s = before.compared && made.kind !== 'compare' ? { ...before, compared: null } : before
   if (!act) return { ...s, read: null }
   switch (act.kind) {
     case 'read':
-      return { ...s, read: act.value, remainder: act.remainder ?? null }
+      return { ...s, read: act.value, remainder: act.remainder ?? null, as: act.as ?? null }
+    case 'compare':
+      return { ...s, compared: act }
+    case 'beside':
+      return { ...changedRow(s, act.row, [], act.pieces ?? inPieces(act.amount, s.units)), read: null }
     case 'pose':
-      return pose(problem, act.leaves ? settled(s) : s, act.operation, act.amount)
+      return pose(problem, act.leaves ? settled(s) : s, act)
     case 'begin':
       return { ...s, laid: true, aim: { kind: 'steps', begun: act }, read: null }
     case 'group': {
       const value = add(s.value, change(act))
       const aim: Aim = { kind: 'groups', goal: answer(problem) }
-      return { ...s, laid: true, aim, value, held: inPieces(value, s.units), read: null }
+      const held = act.pieces ? addPieces(s.held, act.pieces, toCount(act.count)) : inPieces(value, s.units)
+      return { ...s, laid: true, aim, value, held, read: null }
     }
     case 'count': {
       const held = addPieces(s.held, inPieces(act.by, s.units))
@@ -135,6 +158,8 @@ export function stand(problem: Problem, s: Standing, made: Act): Standing {
       return { ...s, value: add(s.value, act.by), held, left, read: null }
     }
     case 'exchange':
+      if (act.aside === 0) return { ...s, left: addPieces(addPieces(s.left, act.from, -1), act.to), read: null }
+      if (act.aside !== undefined) return { ...changedRow(s, act.aside, act.from, act.to), read: null }
       return { ...s, held: addPieces(addPieces(s.held, act.from, -1), act.to), gathered: false, read: null }
     case 'share': {
       const dealt = s.aim.kind === 'share' ? s.aim.dealt : []
@@ -183,13 +208,14 @@ export function stand(problem: Problem, s: Standing, made: Act): Standing {
 const settled = (s: Standing): Standing => ({ ...s, left: [], unposed: ZERO, laid: true })
 
 /** What is set beside before its turn, or against the sign, changes nothing of what is owed. */
-function pose(problem: Problem, s: Standing, operation: Sign, amount: Exact): Standing {
+function pose(problem: Problem, s: Standing, act: Extract<Act, { kind: 'pose' }>): Standing {
+  const { operation, amount } = act
   if (compare(s.unposed, ZERO) > 0)
     return s.doing === operation ? { ...s, unposed: subtract(s.unposed, amount), read: null } : s
   const term = problem.terms[s.begun - 1]
   if (!term || term.operation !== operation || s.aim.kind !== 'total') return s
   const number = valueOf(term.number)
-  const pieces = inPieces(number, s.units, term.number)
+  const pieces = act.pieces && worthOf(act.pieces) === number ? act.pieces : inPieces(number, s.units, term.number)
   // Several addends may be written beneath one another before any is worked in.
   const together = s.doing === '+' && operation === '+' && s.begun > 1 && compare(s.unposed, ZERO) === 0
   if (!termDone(s) && !together) return s

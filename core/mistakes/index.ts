@@ -1,10 +1,32 @@
 import type { Exact } from '../number/exact'
 import type { Problem } from '../problem/problem'
 import type { Procedure } from './procedure'
+import {
+  afterPointAsWhole,
+  bottomOnly,
+  bottomTimes,
+  flushRight,
+  oneDenominator,
+  topsAndBottoms,
+  wholesAsOne,
+} from './fractions'
 import { addsSizes, dropsSign, operationAsOwn, ownAsOperation, signOfFirst } from './signed'
 
 /** Every mistaken procedure that is known, the most telling first. */
-export const PROCEDURES: readonly Procedure[] = [operationAsOwn, ownAsOperation, signOfFirst, addsSizes, dropsSign]
+export const PROCEDURES: readonly Procedure[] = [
+  topsAndBottoms,
+  bottomOnly,
+  oneDenominator,
+  bottomTimes,
+  wholesAsOne,
+  flushRight,
+  afterPointAsWhole,
+  operationAsOwn,
+  ownAsOperation,
+  signOfFirst,
+  addsSizes,
+  dropsSign,
+]
 
 /** The mistaken procedure that gives an answer, the most telling first; undefined where none does. */
 export const procedureFor = (problem: Problem, given: Exact): Procedure | undefined =>

@@ -1,11 +1,11 @@
-import { isWhole, multiply, sizeOf, type Exact } from './exact'
+import { exact, isWhole, multiply, sign, sizeOf, subtract, type Exact } from './exact'
+import { denominatorOf, lcm, lowestText, mixedText } from './fractions'
 import { printExact } from './numeral'
-import { placeOfUnit, unitOf } from './places'
+import { unitOf } from './places'
 import { worthOf, type Pieces, type Units } from './units'
 
-/** The denominator of equal parts that are no decimal place: 8 of an eighth; undefined of every other worth. */
-export const partOf = (unit: Exact): string | undefined =>
-  placeOfUnit(unit) === undefined ? unit.split('/')[1] : undefined
+/** The denominator of equal parts: 8 of an eighth, 10 of a tenth; undefined of every other worth. */
+export const partOf = (unit: Exact): string | undefined => /^1\/(\d+)$/.exec(unit)?.[1]
 
 /**
  * A number as it was made of pieces: four eighths are 4/8 and no half; money keeps its two places (7.40); what stands in places of
@@ -14,14 +14,31 @@ export const partOf = (unit: Exact): string | undefined =>
 export function numberText(value: Exact, units?: Units, pieces?: readonly Pieces[]): string {
   if (!units) return printExact(value)
   if (units.decimals !== undefined) return fixed(value, units.decimals)
-  if (!units.worths.some(partOf)) return printExact(value)
-  const kinds = [...new Set((pieces ?? []).flatMap((p) => partOf(p.unit) ?? []))]
-  if (kinds.length === 1 && worthOf(pieces!) === value) {
-    const top = multiply(value, kinds[0] as Exact)
-    if (isWhole(top)) return `${top}/${kinds[0]}`
-  }
-  return value
+  return units.fractions ? fractionText(value, pieces) : printExact(value)
 }
+
+/**
+ * A number as a fraction of the parts that make it, wholes before them: 2 wholes and 6 fifths are `2 6/5`. Parts of several kinds are
+ * written in their least common denominator. Where the pieces are not known, in lowest terms.
+ */
+export function fractionText(value: Exact, pieces: readonly Pieces[] = []): string {
+  const below = sign(value) < 0
+  const known = pieces.every(({ count, unit }) => /^1(?:\/\d+)?$/.test(unit) && count < 0 === below)
+  if (pieces.length === 0 || !known || worthOf(pieces) !== value) return lowestText(value)
+  const bottom = lcm(pieces.map((p) => denominatorOf(p.unit)))
+  const whole = pieces.find((p) => p.unit === '1')?.count ?? 0
+  const rest = subtract(sizeOf(value), exact(Math.abs(whole)))
+  return mixedText(BigInt(Math.abs(whole)), BigInt(multiply(rest, exact(bottom))), bottom, below)
+}
+
+/** Numbers with a whole before the fraction, wherever they stand in a line. */
+const MIXED = /(-?)(\d+) (\d+\/\d+)/g
+/** A fraction that something stands before which would take it apart: `1 - -1/2` is fine, `2 * 3/4` is not the same as `2 * 3 / 4`. */
+const AFTER_SIGN = /(- |\* |\/ )(-?\d+\/\d+)/g
+
+/** A line as an outside evaluator reads it: a mixed number is a sum in brackets, `2 2/5` is `(2 + 2/5)`. */
+export const plainArithmetic = (line: string): string =>
+  line.replace(MIXED, '$1($2 + $3)').replace(AFTER_SIGN, '$1($2)')
 
 /** A number with just so many places after the point, where so many are enough for it. */
 function fixed(value: Exact, decimals: number): string {

@@ -1,4 +1,5 @@
 import { compare, divide, exact, isWhole, sign, sumOf, timesIn, toCount, ZERO, type Exact } from './exact'
+import { denominatorOf, partUnit, wholeAndRest } from './fractions'
 import type { Numeral } from './numeral'
 import { Refusal } from '../refusal'
 import { BRITISH, formOf, partsName } from './words'
@@ -21,6 +22,8 @@ export interface Units {
   readonly names?: Readonly<Record<string, Name>>
   /** How many places after the point its numbers are always written with: two of money. */
   readonly decimals?: number
+  /** Whether its numbers are written as fractions: 4/8, and no half. */
+  readonly fractions?: boolean
 }
 
 const decimals = new Map<string, Units>()
@@ -53,10 +56,17 @@ export const pairPieces = (count: number, { worths }: Units): readonly Pieces[] 
       ]
     : []
 
-/** A whole and equal parts of it: `parts(2, 4, 8)` is wholes, halves, fourths and eighths. */
+const WHOLE: Name = ['whole', 'wholes']
+
+/** A whole and equal parts of it: `parts(2, 4, 8)` is wholes, halves, quarters and eighths. */
 export const parts = (...denominators: readonly number[]): Units => ({
   worths: [exact(1), ...[...denominators].sort((a, b) => a - b).map((n) => exact(`1/${n}`))],
+  names: { '1': WHOLE },
+  fractions: true,
 })
+
+/** Wholes, tenths and hundredths, as decimals are cut from a strip. */
+export const HUNDREDTHS: Units = { worths: decimal(1, 2).worths, names: { '1': WHOLE } }
 
 /** Coins by their face value, in the smaller unit of the currency. */
 export const coins = (values: readonly number[], names: Readonly<Record<string, Name>>): Units => ({
@@ -112,7 +122,9 @@ export const has = (units: Units, pieces: readonly Pieces[]): boolean =>
   pieces.every((p) => units.worths.includes(p.unit))
 
 /** A number as pieces of a material, taken from the greatest kind down; undefined where that leaves a rest. */
-export function piecesFor(value: Exact, { worths }: Units): readonly Pieces[] | undefined {
+export function piecesFor(value: Exact, units: Units): readonly Pieces[] | undefined {
+  const { worths } = units
+  if (units.fractions) return partsFor(value, worths)
   const found: Pieces[] = []
   let left = value
   for (const unit of worths) {
@@ -125,21 +137,46 @@ export function piecesFor(value: Exact, { worths }: Units): readonly Pieces[] | 
   return left === ZERO ? found : undefined
 }
 
+/** A number from nought up as wholes and parts of one kind: its own, or else the largest of which it is made. */
+function partsFor(value: Exact, worths: readonly Exact[]): readonly Pieces[] | undefined {
+  if (sign(value) < 0) return undefined
+  const { whole, rest } = wholeAndRest(value)
+  const wholes = whole === ZERO ? [] : [{ count: toCount(whole), unit: exact(1) }]
+  if (rest === ZERO) return wholes
+  const own = partUnit(denominatorOf(rest))
+  const unit = worths.includes(own) ? own : worths.find((u) => u !== '1' && isWhole(divide(rest, u)))
+  return unit && [...wholes, { count: toCount(divide(rest, unit)), unit }]
+}
+
 /**
  * A written number as pieces: 4/8 is four eighths, not a half, where the material has eighths; everything else as few pieces as can
  * be. Undefined where the pieces do not make it.
  */
 export function piecesOfNumeral(numeral: Numeral, value: Exact, units: Units): readonly Pieces[] | undefined {
-  if (numeral.form !== 'fraction') return piecesFor(value, units)
+  // A decimal is made of tenths and hundredths wherever there are any.
+  if (numeral.form !== 'fraction')
+    return piecesFor(value, units.fractions && numeral.decimals > 0 ? tensIn(units) : units)
   const one = exact(`1/${numeral.denominator}`)
   const whole = exact(numeral.whole || '0')
   if (!units.worths.includes(one)) return piecesFor(value, units)
   const way = numeral.negative ? -1 : 1
-  const pieces = [
-    { count: way * Number(whole), unit: exact(1) },
-    { count: way * Number(numeral.numerator), unit: one },
-  ].filter((p) => p.count !== 0)
+  const pieces = addPieces(
+    [{ count: way * Number(whole), unit: exact(1) }],
+    [{ count: way * Number(numeral.numerator), unit: one }],
+  )
   return has(units, pieces) ? pieces : piecesFor(value, units)
+}
+
+const tensOf = new WeakMap<Units, Units>()
+
+/** Of a material's kinds those that are places of tens: what decimals are made of. */
+export function tensIn(units: Units): Units {
+  const known = tensOf.get(units)
+  if (known) return known
+  const { fractions: _, ...rest } = units
+  const tens: Units = { ...rest, worths: units.worths.filter((unit) => placeOfUnit(unit) !== undefined) }
+  tensOf.set(units, tens)
+  return tens
 }
 
 /** A step of a ladder: one of a kind is as much as `times` of the next lower kind. */

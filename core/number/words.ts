@@ -19,10 +19,12 @@ export interface NumberWords {
   readonly zero: string
   /** How a number below nought begins: “negative three” or “minus three”. */
   readonly negative: string
+  /** What one of four equal parts is called: `quarter` or `fourth`. */
+  readonly fourth: string
 }
 
-export const BRITISH: NumberWords = { and: true, zero: 'nought', negative: 'negative' }
-export const AMERICAN: NumberWords = { and: false, zero: 'zero', negative: 'negative' }
+export const BRITISH: NumberWords = { and: true, zero: 'nought', negative: 'negative', fourth: 'quarter' }
+export const AMERICAN: NumberWords = { and: false, zero: 'zero', negative: 'negative', fourth: 'fourth' }
 
 function belowHundred(n: number): string {
   if (n < 20) return SMALL[n]!
@@ -55,21 +57,29 @@ function whole(n: bigint, style: NumberWords): string {
   return said.join(' ')
 }
 
-const ORDINAL: Record<string, string> = {
-  '2': 'half',
-  '3': 'third',
-  '4': 'quarter',
-  '5': 'fifth',
-  '8': 'eighth',
-  '9': 'ninth',
+/** The last words of number names that do not simply take -th. */
+const ORDINAL: Readonly<Record<string, string>> = {
+  one: 'first',
+  two: 'second',
+  three: 'third',
+  five: 'fifth',
+  eight: 'eighth',
+  nine: 'ninth',
+  twelve: 'twelfth',
 }
 
-/** What one of so many equal parts is called, or (`many`) several: “eighth”, “eighths”. */
+/** What one of so many equal parts is called, or (`many`) several: “eighth”, “eighths”, “twenty-firsts”, “hundredths”. */
 export function partsName(denominator: bigint, style: NumberWords, many: boolean): string {
-  const text = String(denominator)
-  if (text === '2' && many) return 'halves'
-  const name = ORDINAL[text] ?? `${whole(denominator, style).replace(/ty$/, 'tie').replace(/ve$/, 'f')}th`
+  if (denominator === 2n) return many ? 'halves' : 'half'
+  const name = denominator === 4n ? style.fourth : ordinalOf(whole(denominator, style))
   return many ? `${name}s` : name
+}
+
+/** The ordinal of a number name: “hundredth”, where nothing comes before it, and “one hundred and first”. */
+function ordinalOf(cardinal: string): string {
+  const name = cardinal.replace(/^one (hundred|thousand|million|billion)$/, '$1')
+  const [, before = '', last = name] = /^(.*[ -])?([a-z]+)$/.exec(name) ?? []
+  return before + (ORDINAL[last] ?? `${last.replace(/y$/, 'ie')}th`)
 }
 
 /** A number in words, its decimals one by one: “seven point four five”. Whole numbers and other fractions as `inWords` has them. */

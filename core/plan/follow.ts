@@ -51,7 +51,7 @@ export function follow(
     const before = from.followers[id]?.missed
     // Where some of the hand's pieces are none of these, its exchanges go by unseen, and amounts may have to be worked whole.
     const foreign = !worked.worths.every((unit) => r.units.worths.includes(unit))
-    const own = acts.flatMap((act) => inUnits(act, r.units) ?? [])
+    const own = r.write || r.anyPieces ? acts : acts.flatMap((act) => inUnits(act, r.units) ?? [])
     const missed = settled(before ? [...before, ...own] : own)
     try {
       const made: unknown[] = []

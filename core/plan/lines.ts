@@ -1,8 +1,9 @@
 import { change, isMaking, type Act } from '../act/act'
-import type { SignedChoices } from '../choices'
+import type { Choices, PartsChoices, SignedChoices } from '../choices'
 import { divide, ZERO, type Exact } from '../number/exact'
 import { printExact } from '../number/numeral'
 import { placeName, placeOfUnit, unitOf, type Place } from '../number/places'
+import { plainArithmetic } from '../number/text'
 import { backwards, since, type Trail } from '../number/trail'
 import type { Pieces } from '../number/units'
 import type { EquationsState, Line } from '../representation/equations/equations'
@@ -10,7 +11,7 @@ import { equations } from '../representation/equations/equations'
 import { REPRESENTATIONS } from '../representation/index'
 import type { BeadDetail } from '../speech/beads'
 import { sumOrder } from '../speech/columnSum'
-import { named, pretty, type WordPack } from '../speech/words'
+import { inUnitForm, named, pretty, type WordPack } from '../speech/words'
 import type { Setup } from './setup'
 
 /** One written line. A line that states an equality carries it as plain ASCII arithmetic for any outside evaluator. */
@@ -66,16 +67,27 @@ function sequence(lines: Trail<Line>): string {
   return `${from} · ${words.join(' ')}`
 }
 
+/** How a class writes its lines. */
+export interface LineStyle {
+  readonly ownSign?: SignedChoices['ownSign']
+  readonly form?: PartsChoices['form']
+}
+export const styleOf = ({ signed, parts }: Choices): LineStyle => ({ ownSign: signed.ownSign, form: parts.form })
+
 /** The lines that an act has added to the running page. */
 export function linesOf(
   next: EquationsState,
   page: EquationsState,
   act: Act,
-  ownSign?: SignedChoices['ownSign'],
+  style: LineStyle = {},
 ): readonly WrittenLine[] {
   const lines = since(next.lines, page.lines).map(({ text, act: made }): WrittenLine => {
     if (made.kind === 'count') return { text: sequence(next.lines) }
-    return text.includes(' = ') ? { text: pretty(text, ownSign), equation: text } : { text: pretty(text, ownSign) }
+    const plain = pretty(text, style.ownSign)
+    const shown = style.form === 'units' ? inUnitForm(plain) : plain
+    return / [=<>] /.test(text) && !text.startsWith('read ')
+      ? { text: shown, equation: plainArithmetic(text) }
+      : { text: shown }
   })
   return [...lines, ...ruleLine(act)]
 }
@@ -84,10 +96,10 @@ export function linesOf(
 export function write(
   page: EquationsState,
   act: Act,
-  ownSign?: SignedChoices['ownSign'],
+  style?: LineStyle,
 ): { readonly page: EquationsState; readonly lines: readonly WrittenLine[] } {
   const next = equations.write(page, act)
-  return { page: next, lines: linesOf(next, page, act, ownSign) }
+  return { page: next, lines: linesOf(next, page, act, style) }
 }
 
 /**

@@ -8,13 +8,12 @@ import { performIn, type RepresentationId } from '../representation/representati
 import type { BeadDetail } from '../speech/beads'
 import { sayAct } from '../speech/say'
 import { storyOf } from '../speech/story'
-import { packOf } from '../speech/words'
 import { nextOf } from '../way/index'
 import type { WayId } from '../way/way'
 import { follow, type Here } from './follow'
-import { columnLines, linesOf, type WrittenLine } from './lines'
+import { columnLines, linesOf, styleOf, type WrittenLine } from './lines'
 import { tellingOf, withRule } from './telling'
-import { besideOf, columnAloud, setUp, type PlanRequest, type Setup } from './setup'
+import { besideOf, columnAloud, packFor, setUp, type PlanRequest, type Setup } from './setup'
 
 export interface PlanStep {
   readonly act: Act
@@ -88,15 +87,15 @@ export function plan(request: PlanRequest): Plan {
     here = followed
     const said = [
       columnAloud(setup, act),
-      sayAct(act, standing.value, tellingOf(setup, standing)),
-      storyOf(act, standing.value, choices.signed.story, packOf(choices.words)),
+      sayAct(act, standing.value, tellingOf(setup, standing, act)),
+      storyOf(act, standing.value, choices.signed.story, packFor(setup)),
       how,
     ]
       .filter((t) => t !== '')
       .join(' ')
     // Where the page goes in step anyway, it is not written twice.
     const next = paged ? (here.states.equations as EquationsState) : equations.write(page, act)
-    const written = linesOf(next, page, act, choices.signed.ownSign)
+    const written = linesOf(next, page, act, styleOf(choices))
     const lines = columnLines(setup, before, act, written)
     page = next
     standing = stand(setup.worked, standing, act)

@@ -2,13 +2,13 @@ import type { Act } from '../act/act'
 import { placeOfUnit } from '../number/places'
 import type { Units } from '../number/units'
 import { sayColumn } from '../speech/columnSum'
-import { packOf } from '../speech/words'
+import { inFractions, packOf, type WordPack } from '../speech/words'
 import { withDefaults, type Choices } from '../choices'
 import { toProblem } from '../problem/parse'
-import { printProblem, type Problem } from '../problem/problem'
+import { decimalsIn, printProblem, type Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
 import { holdersOf, REPRESENTATIONS, isRepresentation } from '../representation/index'
-import type { Beside, RepresentationId } from '../representation/representation'
+import { unitsFor, type Beside, type RepresentationId } from '../representation/representation'
 import { isWay, wayById, waysOf } from '../way/index'
 import type { WayId } from '../way/way'
 
@@ -79,11 +79,19 @@ export function setUp(request: PlanRequest): Setup {
     representation,
     way,
     choices,
-    units: REPRESENTATIONS[representation].units,
+    units: filled(way, unitsFor(REPRESENTATIONS[representation], problem), problem),
     all: [representation, ...new Set(also)],
     both,
   }
 }
+
+/** By places, empty ones are filled: 8.4 − 3.27 is worked as 8.40 − 3.27. */
+const filled = (way: WayId, units: Units, problem: Problem): Units =>
+  way === 'by-places' ? { ...units, decimals: decimalsIn(problem) } : units
+
+/** The words of the class, as the problem's numbers are said. */
+export const packFor = ({ choices, units }: Pick<Setup, 'choices' | 'units'>): WordPack =>
+  units.fractions ? inFractions(packOf(choices.words)) : packOf(choices.words)
 
 /** What every representation of a bench is begun beside. */
 export const besideOf = (setup: Setup): Beside => ({

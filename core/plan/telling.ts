@@ -1,16 +1,17 @@
 import type { Act } from '../act/act'
-import { shareOf, stepsOf, type Standing } from '../act/standing'
+import { shareOf, stand, stepsOf, type Standing } from '../act/standing'
 import { ZERO } from '../number/exact'
 import { REPRESENTATIONS } from '../representation/index'
 import { detailOf, sayNotSet, type BeadDetail } from '../speech/beads'
 import type { Telling } from '../speech/say'
 import { pretty, packOf } from '../speech/words'
-import type { Setup } from './setup'
+import { packFor, type Setup } from './setup'
 
 /** What words are chosen by, where a problem stands so. */
-export const tellingOf = (setup: Setup, standing: Standing): Telling => ({
+export const tellingOf = (setup: Setup, standing: Standing, act?: Act): Telling => ({
   problem: setup.problem,
-  pack: packOf(setup.choices.words),
+  pack: packFor(setup),
+  ...(act && setup.units.fractions ? { held: [standing.held, stand(setup.worked, standing, act).held] } : {}),
   units: setup.units,
   hands: REPRESENTATIONS[setup.representation].verbs,
   from: stepsOf(standing)?.from ?? ZERO,

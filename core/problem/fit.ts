@@ -7,11 +7,22 @@ import { decimalsIn, isChain, totals, type Problem } from './problem'
 /**
  * The sorts of ways: by kinds that are exchanged (`places`); numbers parted into kinds and gathered again (`parts`); numbers worked
  * whole; things counted one by one; the trick of the nines; beads on rods; or pieces dealt out to so many (`sharing`); plus and
- * minus ones that make zero pairs (`pairs`); arrows along a line (`arrows`); or the rule of signs in writing (`signs`). A material says
- * for which of them its hands are made.
+ * minus ones that make zero pairs (`pairs`); arrows along a line (`arrows`); the rule of signs in writing (`signs`); equal parts of a
+ * whole (`fractions`); or their rule in writing (`number-rule`). A material says for which of them its hands are made.
  */
 export type Sort =
-  'places' | 'parts' | 'whole' | 'counting' | 'nines' | 'beads' | 'sharing' | 'pairs' | 'arrows' | 'signs'
+  | 'fractions'
+  | 'number-rule'
+  | 'places'
+  | 'parts'
+  | 'whole'
+  | 'counting'
+  | 'nines'
+  | 'beads'
+  | 'sharing'
+  | 'pairs'
+  | 'arrows'
+  | 'signs'
 
 /** Whether a material can hold a problem; where it cannot, why, in words, and which representations could. */
 export type Fit =
@@ -45,6 +56,9 @@ export interface WholeLimits {
 /** What shows numbers below nought. */
 const BELOW: readonly RepresentationId[] = ['signed', 'line', 'openline', 'signs']
 
+/** What shows parts of a whole. */
+const PARTED: readonly RepresentationId[] = ['strips', 'vessel', 'line']
+
 /** A number as a sentence has it, with a real minus sign. */
 const shown = (text: string): string => text.replace('-', '−')
 
@@ -67,6 +81,9 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
     why: capital(why),
     instead,
   })
+  if (problem.others)
+    return no(`${limits.name} shows one amount; nothing lies beside it to be compared.`, ['strips', 'vessel', 'line'])
+  if (problem.named) return no(`${limits.name} is not cut into other parts.`, ['strips', 'vessel'])
   if (problem.pairs) return no(`${limits.name} has no zero pairs: plus and minus counters have.`, ['signed'])
   if (problem.groups)
     return no(`${limits.name} works numbers one after another; it does not add equal groups together.`, [])
@@ -82,7 +99,9 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
     const value = valueOf(number)
     const text = shown(printNumeral(number))
     if (number.form === 'fraction' || number.decimals > (limits.decimals ?? 0)) {
-      if (!limits.decimals) return no(`${text} is not a whole number, and ${limits.name} shows whole numbers only.`, [])
+      if (!limits.decimals)
+        return no(`${text} is not a whole number, and ${limits.name} shows whole numbers only.`, PARTED)
+      if (number.form === 'fraction') return no(`${text} is a fraction, and ${limits.name} is made of tens.`, PARTED)
       return no(`${text} goes beyond ${limits.name}: it has ${limits.decimals} places after the point.`, [])
     }
     if (sign(value) < 0 && limits.below && !limits.signed)

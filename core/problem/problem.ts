@@ -1,5 +1,6 @@
 import { add, divide, exact, isWhole, multiply, sign, subtract, timesIn, type Exact } from '../number/exact'
-import { decimalsOf, printNumeral, valueOf, type Numeral } from '../number/numeral'
+import { gcd } from '../number/fractions'
+import { decimalsOf, parseNumeral, printNumeral, valueOf, type Numeral } from '../number/numeral'
 
 /** Adding and taking away, which make chains; multiplying and dividing, which stand alone. */
 export type Operation = '+' | '-' | '*' | '/'
@@ -30,6 +31,27 @@ export interface Problem {
   readonly groups?: readonly Group[]
   /** So many zero pairs lie with the one number when it is set out: `4 with 3 pairs`. */
   readonly pairs?: number
+  /** Amounts that it is held against: `3/8 + 2/8 ? 4/8`; with more than one, all are put in order. */
+  readonly others?: readonly Amount[]
+  /** How the one number is to be written: `2/3 = ?/12`. */
+  readonly named?: Naming
+}
+
+/** A number, or a sum or difference of some. */
+export type Amount = Pick<Problem, 'first' | 'terms'>
+
+/** A number written in so many parts of a whole; in lowest terms; as a decimal; as a fraction; or in every other way that is as long. */
+export type Naming =
+  { readonly kind: 'parts'; readonly of: number } | { readonly kind: 'simplest' | 'decimal' | 'fraction' | 'others' }
+
+/** As many amounts as are put in order at once. */
+export const MOST_COMPARED = 5
+
+const NAMED: Readonly<Record<Exclude<Naming['kind'], 'parts'>, string>> = {
+  simplest: 'in simplest form',
+  decimal: 'as a decimal',
+  fraction: 'as a fraction',
+  others: 'by other names',
 }
 
 /** How long a typed problem may be before Sett stops reading, in characters. */
@@ -38,7 +60,10 @@ export const MAX_PROBLEM_LENGTH = 1500
 export const MAX_NUMBERS = 100
 
 /** The problem as plain text that `parseProblem` (problem/parse.ts) reads back to the same Problem. */
-export function printProblem({ first, terms, groups, pairs }: Problem): string {
+export function printProblem({ first, terms, groups, pairs, others, named }: Problem): string {
+  if (others) return [{ first, terms }, ...others].map(amountText).join(' ? ')
+  if (named?.kind === 'parts') return `${printNumeral(first)} = ?/${named.of}`
+  if (named) return `${printNumeral(first)} ${NAMED[named.kind]}`
   if (pairs) return `${printNumeral(first)} with ${pairs} ${pairs === 1 ? 'pair' : 'pairs'}`
   // A fraction alone stands in brackets, since 3/8 by itself could be a division.
   if (terms.length === 0 && first.form === 'fraction' && !groups) return `(${printNumeral(first)})`
@@ -49,8 +74,30 @@ export function printProblem({ first, terms, groups, pairs }: Problem): string {
   return [text(first, 0), ...terms.map((t, i) => `${t.operation} ${text(t.number, i + 1)}`)].join(' ')
 }
 
+const amountText = ({ first, terms }: Amount): string =>
+  [printNumeral(first), ...terms.map((t) => `${t.operation} ${printNumeral(t.number)}`)].join(' ')
+
+/** Every number of a problem, as it is written. */
+export const numbersIn = ({ first, terms, others = [] }: Problem): readonly Numeral[] =>
+  [{ first, terms }, ...others].flatMap((a) => [a.first, ...a.terms.map((t) => t.number)])
+
+/** Whether a problem's numbers are written as fractions. */
+export const writesFractions = (problem: Problem): boolean =>
+  numbersIn(problem).some((n) => n.form === 'fraction') ||
+  (problem.named !== undefined && problem.named.kind !== 'decimal')
+
+/** Whether a problem has to do with parts of a whole: a fraction, a decimal, or a number to be written as one. */
+export const hasParts = (problem: Problem): boolean =>
+  problem.named !== undefined || numbersIn(problem).some((n) => n.form === 'fraction' || n.decimals > 0)
+
+/** Whether a problem asks for more than a number: that amounts be compared, or one be written another way. */
+export const asksMore = ({ others, named }: Problem): boolean => others !== undefined || named !== undefined
+
+/** Everything that is held against one another, what is asked first at the head. */
+export const amountsOf = (problem: Problem): readonly Exact[] => [problem, ...(problem.others ?? [])].map(answer)
+
 /** The value reached after each number of the chain; the last is the answer. */
-export function totals(problem: Problem): readonly Exact[] {
+export function totals(problem: Amount): readonly Exact[] {
   const reached = [valueOf(problem.first)]
   for (const { operation, number } of problem.terms) reached.push(WORKED[operation](reached.at(-1)!, valueOf(number)))
   return reached
@@ -70,7 +117,10 @@ export const decimalsIn = (problem: Problem): number =>
 
 /** Whether a problem is a chain of adding and taking away. */
 export const isChain = (problem: Problem): boolean =>
-  !problem.groups && problem.terms.every((t) => t.operation === '+' || t.operation === '-')
+  !problem.groups &&
+  !problem.others &&
+  !problem.named &&
+  problem.terms.every((t) => t.operation === '+' || t.operation === '-')
 
 /** Whether some number, or some total on the way, is below nought. */
 export const hasBelow = (problem: Problem): boolean =>
@@ -95,11 +145,36 @@ export function quotientOf({ first, terms }: Problem): Quotient | null {
 }
 
 /** Whether a reading is the answer; of a division also the whole number of times, with what is left over. */
-export function isAnswer(problem: Problem, value: Exact, remainder: Exact | null = null): boolean {
+export function isAnswer(
+  problem: Problem,
+  value: Exact,
+  remainder: Exact | null = null,
+  as: string | null = null,
+): boolean {
+  if (problem.named && as !== null && !isNamed(problem.named, parseNumeral(as))) return false
   if (remainder === null) return value === answer(problem)
   const quotient = quotientOf(problem)
   return quotient !== null && value === quotient.value && remainder === quotient.remainder
 }
 
+/** Whether a number is written as was asked. */
+function isNamed(named: Naming, numeral: Numeral): boolean {
+  switch (named.kind) {
+    case 'parts':
+      return numeral.form === 'fraction' && Number(numeral.denominator) === named.of
+    case 'simplest': {
+      if (numeral.form !== 'fraction') return numeral.decimals === 0
+      const [top, bottom] = [BigInt(numeral.numerator), BigInt(numeral.denominator)]
+      return bottom > 1n && gcd(top, bottom) === 1n && (numeral.whole === '' || top < bottom)
+    }
+    case 'decimal':
+      return numeral.form === 'places'
+    case 'fraction':
+      return numeral.form === 'fraction' || numeral.decimals === 0
+    case 'others':
+      return true
+  }
+}
+
 /** The exact answer. */
-export const answer = (problem: Problem): Exact => totals(problem).at(-1) ?? exact(0)
+export const answer = (problem: Amount): Exact => totals(problem).at(-1) ?? exact(0)

@@ -1,4 +1,4 @@
-import { change, inUnits, printSum, sameExchange, type Act, type AmountAct } from '../act/act'
+import { change, inUnits, printComparison, printSum, sameExchange, type Act, type AmountAct } from '../act/act'
 import { stand } from '../act/standing'
 import { compare, sign, sizeOf, ZERO, type Exact } from '../number/exact'
 import { countOf, samePieces } from '../number/units'
@@ -63,6 +63,10 @@ function sameOfKind(a: Act, b: Act): boolean {
       return b.kind === 'begin' && a.from === b.from && a.step === b.step && a.to === b.to && a.times === b.times
     case 'count':
       return b.kind === 'count' && a.by === b.by && a.word === b.word
+    case 'beside':
+      return b.kind === 'beside' && a.row === b.row && a.amount === b.amount
+    case 'compare':
+      return b.kind === 'compare' && printComparison(a) === printComparison(b)
     case 'group':
       return b.kind === 'group' && a.count === b.count && a.size === b.size
     case 'rewrite':

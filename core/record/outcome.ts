@@ -1,6 +1,8 @@
 import type { Exact } from '../number/exact'
 import { listed } from '../number/trail'
-import { isAnswer } from '../problem/problem'
+import { holds, type CompareAct } from '../act/act'
+import { parseNumeral, valueOf } from '../number/numeral'
+import { amountsOf, isAnswer, type Problem } from '../problem/problem'
 import { REPRESENTATIONS } from '../representation/index'
 import { match, type Match, type Side } from '../representation/match'
 import type { RepresentationId } from '../representation/representation'
@@ -15,13 +17,22 @@ export function outcome(bench: Bench): {
   /** What was said to be left over, where a sharing was read. */
   readonly remainder?: Exact
 } {
-  const { read, remainder } = bench.now.standing
+  const { read, remainder, as, compared } = bench.now.standing
+  const { problem } = bench.setup
+  if (problem.others)
+    return { finished: compared !== null, right: compared !== null && isCompared(problem, compared), read: null }
   return {
     finished: read !== null,
-    right: read !== null && isAnswer(bench.setup.problem, read, remainder),
+    right: read !== null && isAnswer(problem, read, remainder, as),
     read,
     ...(remainder === null ? {} : { remainder }),
   }
+}
+
+/** Whether a comparison holds, and names just the amounts that were to be compared. */
+function isCompared(problem: Problem, compared: Omit<CompareAct, 'kind'>): boolean {
+  const named = compared.numbers.map((n) => valueOf(parseNumeral(n)))
+  return holds(compared) && [...named].sort().join() === [...amountsOf(problem)].sort().join()
 }
 
 /** How the two representations of a bench agree, act by act; null where only one is worked by hand. */

@@ -1,11 +1,12 @@
-import { change, type Act, type AmountAct } from '../act/act'
+import { change, holds, type Act, type AmountAct } from '../act/act'
 import { allDone, owing, shareOf, stepsOf, type Standing } from '../act/standing'
 import { add, compare, divide, exact, negate, sign, sizeOf, subtract, toCount, ZERO, type Exact } from '../number/exact'
+import { comparisonMistake } from '../mistakes/fractions'
 import { procedureFor } from '../mistakes/index'
 import { dropsSign, operationAsOwn } from '../mistakes/signed'
 import { countOf } from '../number/units'
 import type { Sort } from '../problem/fit'
-import { isAnswer, type Problem } from '../problem/problem'
+import { answer, isAnswer, type Problem } from '../problem/problem'
 
 /** Slips in counting that practitioners know by name (practice, section 14; common practice, no source). */
 export const SLIPS = {
@@ -44,6 +45,7 @@ export const SLIPS = {
   clearedAll: 'cleared all lower beads',
   nextForgotten: 'forgot the next rod',
   wrongRod: 'worked on the wrong rod',
+  otherForm: 'wrote it another way than was asked',
 } as const
 
 /** What a slip is told from besides the acts: the question, as it was asked and as it is worked, and what the way has next. */
@@ -95,6 +97,7 @@ export function slipIn(
   { asked, worked, next, sort }: Asked,
 ): string {
   const act = acts.at(-1)
+  if (act?.kind === 'compare') return holds(act) ? '' : comparisonMistake(act)
   const ofSigns = slipInSigns(acts, before, next, sort)
   if (ofSigns) return ofSigns
   const started = before.aim.kind === 'total' && before.begun === 1 && before.laid && sign(owing(before)) !== 0
@@ -106,6 +109,8 @@ export function slipIn(
   if (act?.kind === 'read') {
     if (act.value !== before.value) {
       const done = allDone(worked, before)
+      if (asked.named && act.value === answer(asked) && !isAnswer(asked, act.value, null, act.as))
+        return SLIPS.otherForm
       if (isAnswer(asked, act.value, act.remainder)) return ''
       const slip =
         pairsMiscounted(act.value, before) ||
@@ -113,6 +118,8 @@ export function slipIn(
         misreading(act.value, before, last)
       return slip === SLIPS.misread && !done ? '' : slip
     }
+    if (asked.named && act.value === answer(asked))
+      return isAnswer(asked, act.value, null, act.as) ? '' : SLIPS.otherForm
     const left = sign(owing(before))
     if (begun && begun.step !== '1') return left === 0 ? '' : left > 0 ? SLIPS.groupsShort : SLIPS.groupsOver
     if (left > 0) return before.doing === '-' && !begun ? SLIPS.notTaken : SLIPS.short

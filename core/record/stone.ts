@@ -1,13 +1,14 @@
 import type { Act } from '../act/act'
 import { stand, type Standing } from '../act/standing'
 import { add, negate, sizeOf, ZERO, type Exact } from '../number/exact'
-import { valueOf } from '../number/numeral'
+import { procedureFor } from '../mistakes/index'
+import { parseNumeral, valueOf } from '../number/numeral'
 import { extended, listed } from '../number/trail'
 import { follow } from '../plan/follow'
-import { columnLines, underWay, write, type WrittenLine } from '../plan/lines'
-import { columnAloud, type Setup } from '../plan/setup'
+import { columnLines, styleOf, underWay, write, type WrittenLine } from '../plan/lines'
+import { columnAloud, packFor, type Setup } from '../plan/setup'
 import { tellingOf, withRule } from '../plan/telling'
-import { Refusal } from '../refusal'
+import { attempt, Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
 import {
   applyAll,
@@ -19,7 +20,7 @@ import {
 import type { BeadDetail } from '../speech/beads'
 import { labelOf, sayAct, sayOwed } from '../speech/say'
 import { storyOf } from '../speech/story'
-import { packOf, say, type WordPack } from '../speech/words'
+import { say, type WordPack } from '../speech/words'
 import { nextOf, wayById } from '../way/index'
 import { compareWithWay, isAmount } from './comparing'
 import { goesOn, judgedOf } from './judging'
@@ -77,7 +78,7 @@ function withoutRule(act: Act): Act {
 
 /** Lays a stone on a moment: acts in every representation, on the page and in words. */
 export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: HandMoves): Moment {
-  const pack = packOf(setup.choices.words)
+  const pack = packFor(setup)
   const { verbs: hands, kind } = REPRESENTATIONS[setup.representation]
   const where = kind === 'written' ? 'page' : kind === 'drawn' ? 'drawing' : 'mat'
   const followed = follow(setup, from, acts, hand)
@@ -87,14 +88,14 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
   let detail: BeadDetail | null = null
   for (const act of acts) {
     said.push(columnAloud(setup, act))
-    said.push(sayAct(act, standing.value, { ...tellingOf(setup, standing), where }))
+    said.push(sayAct(act, standing.value, { ...tellingOf(setup, standing, act), where }))
     said.push(storyOf(act, standing.value, setup.choices.signed.story, pack))
     if (acts.length === 1 && isWorked(act)) {
       const how = withRule(setup, from.states[setup.representation], act)
       said.push(how.say)
       detail = how.detail
     }
-    const written = write(page, act, setup.choices.signed.ownSign)
+    const written = write(page, act, styleOf(setup.choices))
     page = written.page
     lines.push(...columnLines(setup, from.states[setup.representation], act, written.lines))
     standing = stand(setup.worked, standing, act)
@@ -136,7 +137,7 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
     owed,
     owedKind: hand.owed?.kind ?? null,
     step: hand.step ?? 'planned',
-    slip: hand.slip || watched(from, hand) || owedSlip(hand.owed) || slipOf(setup, from, acts, standing),
+    slip: hand.slip || watched(from, hand) || owedSlip(setup, hand.owed) || slipOf(setup, from, acts, standing),
     detail: hand.detail ?? detail,
     waiting: followed.waiting,
   }
@@ -171,13 +172,19 @@ function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Stan
 }
 
 /** The slip in a column that was counted and did not come out. */
-function owedSlip(owed: Owed | null | undefined): string {
-  if (owed?.kind === 'false-line') return SLIPS.falseLine
+function owedSlip(setup: Setup, owed: Owed | null | undefined): string {
+  if (owed?.kind === 'false-line') return mistakenLine(setup, owed.wrote) ?? SLIPS.falseLine
   if (owed?.kind === 'align') return SLIPS.misaligned
   if (owed?.kind === 'half-pair') return owed.plus > 0 && owed.minus > 0 ? SLIPS.unlikeCleared : ''
   if (owed?.kind === 'loose-arrow') return owed.from === ZERO ? SLIPS.arrowFromNought : SLIPS.arrowApart
   if (owed?.kind !== 'look-again' || !owed.said) return ''
   return slipInColumn(owed.said.map(Number), owed.above, owed.below, owed.operation === '-')
+}
+
+/** A false line whose result has a name among the mistaken ways of working the problem. */
+function mistakenLine({ problem }: Setup, wrote: string): string | undefined {
+  const read = attempt(() => valueOf(parseNumeral(wrote)))
+  return 'ok' in read ? procedureFor(problem, read.ok)?.name : undefined
 }
 
 /** What an eye on the hand sees in its last move. */

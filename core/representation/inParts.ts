@@ -8,7 +8,7 @@ import { attempt } from '../refusal'
 /** One kind of pieces as it stands in a line: `40`, `10 * 100`, `5/8`, `-3`. */
 function partText({ count, unit }: Pieces, pieces: readonly Pieces[], units: Units): string {
   if (sign(unit) < 0) return printExact(multiply(exact(count), unit))
-  const parts = partOf(unit)
+  const parts = units.fractions ? partOf(unit) : undefined
   if (parts) return `${count}/${parts}`
   const ladder = ladderOf(units)
   if (!ladder && count > 1 && unit !== '1') return `${count} * ${printExact(unit)}`

@@ -15,10 +15,13 @@ import { nines } from './nines/nines'
 import { openline } from './openline/openline'
 import { joints } from './joints/joints'
 import { signed } from './signed/signed'
+import { strips } from './strips/strips'
 import { tallies } from './tallies/tallies'
 import { plates } from './plates/plates'
 import { touch } from './touch/touch'
+import { vessel } from './vessel/vessel'
 import { friendly, partials, splits } from './writing/pages'
+import { rule } from './writing/rule'
 import { signs } from './writing/signs'
 import { REPRESENTATION_IDS, type RepresentationId } from '../materials'
 import type { Representation } from './representation'
@@ -33,6 +36,8 @@ const ALL: Readonly<Record<RepresentationId, Representation>> = {
   signed: signed as Representation,
   tallies: tallies as Representation,
   plates: plates as Representation,
+  strips: strips as Representation,
+  vessel: vessel as Representation,
   joints: joints as Representation,
   touch: touch as Representation,
   'touch-columns': touchColumns as Representation,
@@ -42,6 +47,7 @@ const ALL: Readonly<Record<RepresentationId, Representation>> = {
   partials: partials as Representation,
   friendly: friendly as Representation,
   splits: splits as Representation,
+  'fraction-rule': rule as Representation,
   signs: signs as Representation,
   abacus: abacus as Representation,
   'two-five': twoFive as Representation,

@@ -107,6 +107,12 @@ export interface Representation<State = unknown, Move = unknown> {
   /** Why it never shows an act that changes nothing, said quietly; empty where it does. */
   cannotShow?(act: Act): string
   recognise(before: State, moves: readonly Move[]): Recognised
+  /** Whether it tells amounts in whatever pieces they come, having none of its own. */
+  readonly anyPieces?: boolean
+  /** Whether amounts may be set beside in it, to be recut or held against one another. */
+  readonly rows?: boolean
+  /** In which pieces a problem is told that is worked here, where those are not simply its own. */
+  standsIn?(problem: Problem): Units
   /** The move line: `break ten`, `take 7 ones`. */
   print(move: Move): string
   /** The inverse of `print`. */
@@ -176,17 +182,26 @@ export { REPRESENTATION_IDS, type RepresentationId } from '../materials'
 
 /** Any act as moves of a representation, whatever pieces it names; [] where it has nothing to do. @throws Refusal where it cannot be done. */
 export function performIn<State, Move>(r: Representation<State, Move>, state: State, act: Act): readonly Move[] {
-  const own = inUnits(act, r.units)
+  if (!r.rows && isAside(act)) return []
+  const own = r.write || r.anyPieces ? act : inUnits(act, r.units)
   return own ? r.perform(state, own) : []
 }
 
 /** Why a representation never shows an act that changes nothing, said quietly; empty where it does. */
 export function notShown(r: Representation, act: Act): string {
   const own = r.cannotShow?.(act) ?? ''
+  if (!r.rows && !r.write && isAside(act)) return `Nothing is set beside on ${r.called}: nothing changes there.`
   // A page writes whatever pieces it is begun beside.
   if (own !== '' || r.write || act.kind !== 'exchange' || inUnits(act, r.units)) return own
   return `There are no such pieces among the ${r.title}: nothing changes there.`
 }
+
+/** Whether an act concerns only what lies beside. */
+export const isAside = (act: Act): boolean =>
+  act.kind === 'beside' || act.kind === 'compare' || (act.kind === 'exchange' && act.aside !== undefined)
+
+/** In which pieces a problem is told that is worked in a material. */
+export const unitsFor = (r: Representation, problem: Problem): Units => r.standsIn?.(problem) ?? r.units
 
 /** A state after all of some moves. */
 export const applyAll = <State, Move>(r: Representation<State, Move>, state: State, moves: readonly Move[]): State =>

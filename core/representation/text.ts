@@ -1,5 +1,6 @@
 import { onlyPlace, placeName, placeNamed, unitOf, type Counts, type Place } from '../number/places'
-import { parseNumeral, printExact, valueOf } from '../number/numeral'
+import type { Relation } from '../number/fractions'
+import { parseNumeral, printExact, printNumeral, valueOf } from '../number/numeral'
 import {
   addPieces,
   asCounts,
@@ -14,7 +15,7 @@ import {
   type Units,
 } from '../number/units'
 import { negate, type Exact } from '../number/exact'
-import { Refusal } from '../refusal'
+import { Refusal, type Span } from '../refusal'
 
 /** A word of a typed move, and where it stands. */
 export interface Word {
@@ -147,4 +148,29 @@ export function printCounts(counts: Counts, units: Units): string {
   const bare = onlyPlace(counts) === undefined && !overflows(pieces, units)
   if (bare && samePieces(piecesFor(number, units) ?? [], pieces)) return printExact(number)
   return pieces.map(({ count, unit }) => `${count} ${pieceName(unit, count, units)}`).join(' ')
+}
+
+const RELATIONS: Readonly<Record<string, Relation>> = { '<': '<', '>': '>', '=': '=' }
+
+/** Reads `5/8 > 4/8`, `5/8 < 2/3 < 3/4`. @throws Refusal with the place in the text. */
+export function comparisonIn(text: string): {
+  readonly numbers: readonly string[]
+  readonly relations: readonly Relation[]
+} {
+  const numbers: string[] = []
+  const relations: Relation[] = []
+  let at = 0
+  for (const part of text.split(/([<>=])/)) {
+    const relation = RELATIONS[part]
+    if (relation) relations.push(relation)
+    else {
+      const span: Span = { at, length: part.length }
+      if (part.trim() === '') throw new Refusal('A number is missing beside a sign.', 'Like: compare 5/8 > 4/8.', span)
+      numbers.push(printNumeral(parseNumeral(part.trim().replace('−', '-'))))
+    }
+    at += part.length
+  }
+  if (relations.length === 0)
+    throw new Refusal('A comparison has a sign, <, = or >.', 'Like: compare 5/8 > 4/8.', { at: 0, length: text.length })
+  return { numbers, relations }
 }

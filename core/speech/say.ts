@@ -1,11 +1,14 @@
 import {
   after,
   change,
+  holds,
   isMaking,
   plainPieces,
   type Act,
   type AmountAct,
+  printComparison,
   type BeginAct,
+  type CompareAct,
   type ExchangeAct,
   type RewriteAct,
   type RewriteRule,
@@ -15,12 +18,24 @@ import { add, exact, negate, sign, sizeOf, subtract, ZERO, type Exact } from '..
 import { digitsOf } from '../number/places'
 import { numberText } from '../number/text'
 import { pieceName, SIGNED, type Pieces, type Units } from '../number/units'
-import { printExact } from '../number/numeral'
-import { answer, isAnswer, type Problem } from '../problem/problem'
+import { lowestText, type Relation } from '../number/fractions'
+import { parseNumeral, printExact, valueOf } from '../number/numeral'
+import { answer, isAnswer, type Naming, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
 import { moveInWords, saySlip } from './beads'
-import { formOf } from '../number/words'
-import { capital, spokenList, named, operationWord, pretty, say, sayNumeral, type WordPack } from './words'
+import { formOf, partsName } from '../number/words'
+import {
+  capital,
+  spokenList,
+  named,
+  operationWord,
+  pretty,
+  say,
+  sayMade,
+  sayNumeral,
+  sayWritten,
+  type WordPack,
+} from './words'
 
 /** What words are chosen by: the question, the class's words, and what the main material brings of its own. */
 export interface Telling {
@@ -34,6 +49,8 @@ export interface Telling {
   readonly where?: string
   /** Of a sharing, what each has before the act. */
   readonly shared?: Exact
+  /** Which pieces lie there before the act and after it, where numbers are called by them. */
+  readonly held?: readonly [readonly Pieces[], readonly Pieces[]]
 }
 
 /** Pieces in words, by the names that their material gives them: “five tens and two ones”. */
@@ -58,11 +75,29 @@ const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack, units?: Unit
 
 const PAIR = ['pair', 'pairs'] as const
 
+/** How a number is to be written, in words. */
+function namedInWords(named: Naming, pack: WordPack): string {
+  switch (named.kind) {
+    case 'parts':
+      return `in ${partsName(BigInt(named.of), pack.numbers, true)}`
+    case 'simplest':
+      return 'in simplest form'
+    case 'decimal':
+      return 'as a decimal'
+    case 'fraction':
+      return 'as a fraction'
+    case 'others':
+      return 'by other names'
+  }
+}
+
 /** The whole question in words: “fifty-two take away thirty-seven”. */
 export const askInWords = (problem: Problem, pack: WordPack): string =>
   [
     sayNumeral(problem.first, pack),
     ...problem.terms.map((t) => `${operationWord(t.operation, pack)} ${sayNumeral(t.number, pack)}`),
+    ...(problem.others ?? []).map((o) => `or ${askInWords(o, pack)}`),
+    ...(problem.named ? [namedInWords(problem.named, pack)] : []),
     ...(problem.pairs ? [`with ${say(problem.pairs, pack)} zero ${formOf(problem.pairs, PAIR)}`] : []),
   ].join(' ')
 
@@ -133,17 +168,22 @@ function landing(act: AmountAct, before: Exact, { pack, hands, from = ZERO }: Te
 /** What to say for an act done when `before` stood there. */
 export function sayAct(act: Act, before: Exact, telling: Telling): string {
   const { problem, pack, hands, units, where = 'mat', shared } = telling
-  const now = say(after(before, act), pack)
+  const now = sayMade(after(before, act), telling.held?.[1], pack, units)
   if (hands?.lands && (act.kind === 'join' || act.kind === 'take')) return landing(act, before, telling)
   switch (act.kind) {
     case 'lay': {
       if (act.inHead) return `Keep ${say(act.amount, pack)} in the head.`
-      if (hands) return `${capital(hands.lay)} ${say(act.amount, pack)}.`
+      if (hands) return `${capital(hands.lay)} ${sayMade(act.amount, act.pieces, pack, units)}.`
+      if (units?.fractions) return `Lay ${sayMade(act.amount, act.pieces, pack, units)}.`
       const parts = act.pieces && act.pieces.length > 1 ? `: ${piecesInWords(act.pieces, pack, units)}` : ''
       return `Lay ${say(act.amount, pack)}${parts}.`
     }
     case 'pose':
-      return `${capital(act.operation === '+' ? pack.add : pack.take)} ${say(act.amount, pack)}.`
+      return `${capital(act.operation === '+' ? pack.add : pack.take)} ${sayMade(act.amount, act.pieces, pack, units)}.`
+    case 'beside':
+      return `Beside it: ${sayMade(act.amount, act.pieces, pack, units)}.`
+    case 'compare':
+      return comparisonInWords(act, pack)
     case 'split':
       return `${capital(say(act.whole, pack))} is ${spokenList(act.parts.map((n) => say(n, pack)))}.`
     case 'gather':
@@ -153,6 +193,10 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
     case 'begin':
       return `${beginInWords(act, pack)}.`
     case 'group': {
+      if (units?.fractions || problem.terms[0]?.number.form === 'fraction')
+        return before === ZERO
+          ? `Lay ${sayMade(act.size, act.pieces, pack, units)}.`
+          : `${capital(sayMade(act.size, act.pieces, pack, units))} once more. ${capital(now)} now.`
       const [tens, ones] = [say(digitsOf(after(before, act), 2)[1]!, pack), say(digitsOf(after(before, act))[0]!, pack)]
       return sign(act.count) < 0
         ? `Unfold it. ${capital(now)} now.`
@@ -175,6 +219,7 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
       return `Deal ${each} to each of ${say(act.among, pack)}. ${capital(now)} left to share.`
     }
     case 'read':
+      if (problem.named) return namingInWords(act, before, telling)
       if (act.remainder !== undefined || shared !== undefined) return shareInWords(act, before, shared ?? ZERO, telling)
       if (act.counted && act.value === before && before === answer(problem) && act.value !== '0')
         return `Count all: ${countedTo(Number(act.value), pack)}. ${capital(askInWords(problem, pack))} ${pack.equals} ${now}.`
@@ -189,6 +234,38 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
             '.'
         : misread(act.value, before, pack)
   }
+}
+
+/** A comparison, held or not; of two amounts also how much is left or lacking. */
+function comparisonInWords(act: CompareAct, pack: WordPack): string {
+  const said = act.numbers.map((n) => sayWritten(n, pack))
+  const pairs = act.relations.map((relation, i) => `${said[i]} ${RELATION_WORDS[relation]} ${said[i + 1]}`)
+  const words = spokenList(pairs)
+  if (!holds(act)) return `Look again: it is not so that ${words}.`
+  const [a, b, more] = act.numbers.map((n) => valueOf(parseNumeral(n)))
+  const off = more === undefined ? subtract(a!, b!) : ZERO
+  const rest = off === ZERO ? '' : `: ${say(sizeOf(off), pack)} ${sign(off) > 0 ? 'left' : 'lacking'}`
+  return `${capital(words)}${rest}.`
+}
+
+const RELATION_WORDS: Readonly<Record<Relation, string>> = {
+  '<': 'is less than',
+  '=': 'is as much as',
+  '>': 'is more than',
+}
+
+/** A number written another way: as was asked, as much but not so, or another number. */
+function namingInWords(act: Extract<Act, { kind: 'read' }>, before: Exact, { problem, pack }: Telling): string {
+  const written = sayWritten(act.as ?? lowestText(act.value), pack)
+  if (problem.named?.kind === 'others' && act.value === answer(problem))
+    return `All of these are names of ${sayNumeral(problem.first, pack)}.`
+  if (isAnswer(problem, act.value, null, act.as ?? null))
+    return `${capital(sayNumeral(problem.first, pack))} is as much as ${written}.`
+  if (act.value === answer(problem))
+    return `${capital(written)} is as much, but it is not written ${namedInWords(problem.named!, pack)}.`
+  return act.value === before
+    ? `Read: ${written}.`
+    : `${capital(written)} is not as much as ${sayNumeral(problem.first, pack)}.`
 }
 
 const exchangeVerb = (act: ExchangeAct, { exchange }: WordPack): string =>
@@ -206,6 +283,11 @@ function exchangeInWords(act: ExchangeAct, now: string, pack: WordPack, units?: 
     return `${verb} ${said} zero ${formOf(pairs, PAIR)}: worth ${pack.numbers.zero}. Still ${now}.`
   }
   const [from, to] = [act.from, act.to].map((side) => piecesInWords(side, pack, units))
+  // Parts are not given for others: they are cut anew, and stay as much.
+  if (units?.fractions || act.aside !== undefined) {
+    const is = act.from.length === 1 && act.from[0]!.count === 1 ? 'is' : 'are'
+    return `${capital(from!)} ${is} as much as ${to}. ${act.aside === undefined ? `Still ${now}.` : 'Nothing has changed.'}`
+  }
   return `${capital(exchangeVerb(act, pack))} ${from} ${pack.exchange.link} ${to}. Still ${now}.`
 }
 
@@ -233,7 +315,9 @@ function shareInWords(
 export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Units): string {
   switch (act.kind) {
     case 'lay':
-      return act.inHead ? `keep ${act.amount}` : `${hands?.lay ?? 'lay'} ${pretty(printExact(act.amount))}`
+      return act.inHead
+        ? `keep ${act.amount}`
+        : `${hands?.lay ?? 'lay'} ${pretty(numberText(act.amount, units, act.pieces))}`
     case 'split':
       return `part ${printExact(act.whole)}`
     case 'gather':
@@ -243,16 +327,21 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Uni
     case 'begin':
       return act.step === '1' ? `from ${printExact(act.from)}` : `in ${act.step}s`
     case 'group':
+      if (act.pieces) return `${act.count} × ${numberText(act.size, units, act.pieces)}`
       return sign(act.count) < 0 ? 'unfold' : `fold ${act.count}`
+    case 'beside':
+      return `beside ${numberText(act.amount, units, act.pieces)}`
+    case 'compare':
+      return printComparison(act)
     case 'count':
       return act.word
     case 'pose':
-      return pretty(`${act.operation} ${printExact(act.amount)}`)
+      return pretty(`${act.operation} ${numberText(act.amount, units, act.pieces)}`)
     case 'join':
     case 'take': {
       if (hands) {
         const up = sign(change(act)) >= 0
-        return `${(hands.lands ? up : act.kind === 'join') ? hands.join : hands.take} ${printExact(hands.lands ? sizeOf(act.amount) : act.amount)}`
+        return `${(hands.lands ? up : act.kind === 'join') ? hands.join : hands.take} ${numberText(hands.lands ? sizeOf(act.amount) : act.amount, units, hands.lands && sign(act.amount) < 0 ? undefined : act.pieces)}`
       }
       const verb = act.kind === 'join' ? 'add' : pack.take.split(' ')[0]!
       const pieces = plainPieces(act)
@@ -261,11 +350,12 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Uni
     case 'exchange':
       if (pairsIn(act) > 0)
         return `${act.from.length === 0 ? 'bring' : 'clear'} ${pairsIn(act)} ${formOf(pairsIn(act), PAIR)}`
+      if (units?.fractions) return `${piecesInFigures(act.from, pack, units)} = ${piecesInFigures(act.to, pack, units)}`
       return `${exchangeVerb(act, pack)} ${piecesInFigures(act.from, pack, units)}`
     case 'share':
       return `deal ${piecesInFigures(act.each, pack, units)} each`
     case 'read':
-      return `read ${pretty(printExact(act.value))}${act.remainder === undefined ? '' : ` r ${printExact(act.remainder)}`}`
+      return `read ${pretty(act.as ?? numberText(act.value, units))}${act.remainder === undefined ? '' : ` r ${printExact(act.remainder)}`}`
   }
 }
 
@@ -273,7 +363,7 @@ const signedFigures = (n: Exact): string => pretty(`${sign(n) < 0 ? '-' : '+'}${
 
 /** What an unfinished move still needs, said kindly and exactly. */
 export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: WordPack, units?: Units): string {
-  const now = printExact(soFar.reduce(after, before))
+  const now = numberText(soFar.reduce(after, before), units)
   switch (owed.kind) {
     case 'nothing':
       return ''

@@ -1,8 +1,11 @@
 import { WORD_SETS, type SignedChoices, type Words, type WordSetId } from '../choices'
 import { AMERICAN, BRITISH, decimalInWords, partsName, type NumberWords } from '../number/words'
 import { exact, type Exact } from '../number/exact'
-import { valueOf, type Numeral } from '../number/numeral'
+import { lowestText } from '../number/fractions'
+import { parseNumeral, valueOf, type Numeral } from '../number/numeral'
 import { placeName, type Place } from '../number/places'
+import { numberText } from '../number/text'
+import type { Pieces, Units } from '../number/units'
 import type { Operation } from '../problem/problem'
 
 /** A classroom's words with their forms. One pack serves screen, speech and print. */
@@ -25,6 +28,8 @@ export interface WordPack {
   readonly equals: string
   readonly sentence: string
   readonly numbers: NumberWords
+  /** Whether numbers that are not whole are said as fractions: “two and two fifths”, not “two point four”. */
+  readonly fractions?: boolean
 }
 
 const EXCHANGES: Readonly<Record<Words['exchange'], WordPack['exchange']>> = {
@@ -79,14 +84,36 @@ const LIST = new Intl.ListFormat('en-GB', { style: 'long', type: 'conjunction' }
 
 /** A number as it is written: 4/8 is “four eighths”, and 2 2/5 “two and two fifths”. */
 export function sayNumeral(numeral: Numeral, pack: WordPack): string {
-  if (numeral.form === 'places') return say(valueOf(numeral), pack)
+  if (numeral.form === 'places') return decimalInWords(valueOf(numeral), pack.numbers)
   const { negative, whole, numerator, denominator } = numeral
   const parts = `${say(exact(numerator), pack)} ${partsName(BigInt(denominator), pack.numbers, numerator !== '1')}`
   return `${negative ? `${pack.numbers.negative} ` : ''}${whole ? `${say(exact(whole), pack)} and ` : ''}${parts}`
 }
 
 export const say = (value: Exact | number, pack: WordPack): string =>
-  decimalInWords(String(value) as Exact, pack.numbers)
+  pack.fractions && String(value).includes('/')
+    ? sayWritten(lowestText(value as Exact), pack)
+    : decimalInWords(String(value) as Exact, pack.numbers)
+
+/** A number as it is written, in words. */
+export const sayWritten = (text: string, pack: WordPack): string => sayNumeral(parseNumeral(text), pack)
+
+/** A number as it was made of pieces, in words: four eighths are no half. */
+export const sayMade = (
+  value: Exact,
+  pieces: readonly Pieces[] | undefined,
+  pack: WordPack,
+  units: Units | undefined,
+): string => (units?.fractions && pieces ? sayWritten(numberText(value, units, pieces), pack) : say(value, pack))
+
+const fractional = new WeakMap<WordPack, WordPack>()
+
+/** The words of a class where a problem's numbers are fractions. */
+export function inFractions(pack: WordPack): WordPack {
+  const known = fractional.get(pack) ?? { ...pack, fractions: true }
+  fractional.set(pack, known)
+  return known
+}
 
 /** One of a place, or several, in the pack's words. */
 export const named = (place: Place, count: number, pack: WordPack): string =>
@@ -97,7 +124,7 @@ export const operationWord = (operation: Operation, pack: WordPack): string =>
 
 export { capital } from '../number/words'
 /** A number below nought, at the start of a side or after an operation: its sign is its own. */
-const OWN = /(^|[=(] ?|[+*/<>-] )-(\d[\d.]*(?:\/\d+)?)/g
+const OWN = /(^|[=(?] ?|[+*/<>-] )-((?:\d+ (?=\d+\/))?\d[\d.]*(?:\/\d+)?)/g
 
 /**
  * ASCII arithmetic as it is shown: a real minus sign and a multiplication sign; a hyphen in a word stays one. A number's own sign
@@ -115,3 +142,12 @@ const withSigns = (ascii: string, ownSign: SignedChoices['ownSign']): string =>
       return /^[+*/<>-]/.test(before) ? `${before}(-${number})` : `${before}-${number}`
     })
     .replace(/(?<!\p{L})-/gu, '−')
+
+const FRACTION = /(?:(\d+) )?(\d+)\/(\d+)/g
+
+/** A line with its fractions in the form of units: `3/10 + 4/10 = 7/10` is “3 tenths + 4 tenths = 7 tenths”. */
+export const inUnitForm = (line: string): string =>
+  line.replace(FRACTION, (_, whole: string | undefined, top: string, bottom: string) => {
+    const parts = `${top} ${partsName(BigInt(bottom), BRITISH, top !== '1')}`
+    return whole === undefined ? parts : `${whole} and ${parts}`
+  })

@@ -1,4 +1,4 @@
-import type { Act } from '../act/act'
+import { piecesAct, type Act } from '../act/act'
 import { owing, termDone, type Standing } from '../act/standing'
 import { add, compare, exact, negate, sign, sizeOf, ZERO, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
@@ -14,7 +14,7 @@ export const oneByOne = (problem: Problem, s: Standing, work: (term: Term) => Ac
   inTurn(
     problem,
     s,
-    () => ({ kind: 'lay', amount: valueOf(problem.first) }),
+    () => (s.units.fractions ? piecesAct('lay', s.left) : { kind: 'lay', amount: valueOf(problem.first) }),
     () => {
       const term = problem.terms[s.begun - 2]
       return term && !termDone(s) ? work(term) : null

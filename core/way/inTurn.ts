@@ -1,8 +1,9 @@
 import type { Act } from '../act/act'
 import { isRead, owing, termDone, type Standing } from '../act/standing'
 import { negate, sign, type Exact } from '../number/exact'
-import { valueOf } from '../number/numeral'
-import type { Problem } from '../problem/problem'
+import { valueOf, type Numeral } from '../number/numeral'
+import { has, piecesOfNumeral, worthOf } from '../number/units'
+import type { Problem, Sign } from '../problem/problem'
 
 /** The number of the chain begun last. */
 export const inHand = (problem: Problem, s: Standing): Exact =>
@@ -13,7 +14,17 @@ function restInOne(problem: Problem, s: Standing): Act {
   const rest = owing(s)
   const back = sign(rest) !== 0 && sign(rest) !== sign(inHand(problem, s))
   const kind = (s.doing === '-') === back ? 'join' : 'take'
-  return { kind, amount: back ? negate(rest) : rest }
+  const amount = back ? negate(rest) : rest
+  // Parts keep their size: 4/8 is put in as four eighths.
+  const own = s.units.fractions && !back && worthOf(s.left) === amount && has(s.units, s.left)
+  return own ? { kind, amount, pieces: s.left } : { kind, amount }
+}
+
+/** The next number asked; a fraction with the very parts that it names. */
+export function posed(operation: Sign, number: Numeral, s: Standing): Act {
+  const amount = valueOf(number)
+  const pieces = s.units.fractions ? piecesOfNumeral(number, amount, s.units) : undefined
+  return { kind: 'pose', operation, amount, ...(pieces && has(s.units, pieces) ? { pieces } : {}) }
 }
 
 /**
@@ -27,7 +38,6 @@ export function inTurn(problem: Problem, s: Standing, lay: () => Act, work: () =
   if (own) return own
   if (!termDone(s)) return restInOne(problem, s)
   const next = problem.terms[s.begun - 1]
-  if (next && (next.operation === '+' || next.operation === '-'))
-    return { kind: 'pose', operation: next.operation, amount: valueOf(next.number) }
+  if (next && (next.operation === '+' || next.operation === '-')) return posed(next.operation, next.number, s)
   return isRead(s) ? null : { kind: 'read', value: s.value }
 }

@@ -9,6 +9,16 @@ import type { Problem } from '../problem/problem'
 import { countAll, countBack, countOn, countOnFromGreater, countUp, skipCount, takeAway } from './counting'
 import { arrows, combineOpposites, decompose } from './arrows'
 import { compensate, countBeads } from './beads'
+import {
+  byPlaces,
+  commonParts,
+  edgeToEdge,
+  numberRule,
+  otherNames,
+  repeatedParts,
+  sameParts,
+  wholesApart,
+} from './fractions'
 import { nines } from './nines'
 import { zeroPairs } from './pairs'
 import { shareOut } from './sharing'
@@ -35,6 +45,14 @@ const WAYS: Readonly<Record<WayId, Way>> = {
   'count-up': countUp,
   'skip-count': skipCount,
   'share-out': shareOut,
+  'wholes-apart': wholesApart,
+  'same-parts': sameParts,
+  'common-parts': commonParts,
+  'edge-to-edge': edgeToEdge,
+  'other-names': otherNames,
+  'repeated-parts': repeatedParts,
+  'by-places': byPlaces,
+  'number-rule': numberRule,
   pairs: zeroPairs,
   arrows,
   'combine-opposites': combineOpposites,
@@ -80,6 +98,7 @@ export interface WayOffer {
 /** What a material says of ways: its pieces, for which sorts its hands are made, which it cannot do, and which it starts with. */
 interface Workable {
   readonly units: Units
+  standsIn?(problem: Problem): Units
   readonly sorts: readonly Sort[]
   allows?(way: string, problem: Problem): boolean
   readonly prefers?: readonly string[]
@@ -97,16 +116,19 @@ const NEEDS: Readonly<Record<Sort, (units: Units) => boolean>> = {
   pairs: (units) => pairPieces(1, units).length > 0,
   arrows: () => true,
   signs: () => true,
+  fractions: (units) => units.worths.includes(exact(1)),
+  'number-rule': (units) => units.fractions ?? false,
 }
 
 /** The ways in which a problem can be worked in a material, the default first. */
 export function waysOf(problem: Problem, material: Workable): readonly WayOffer[] {
+  const units = material.standsIn?.(problem) ?? material.units
   const rank = (w: Way): number => (material.prefers?.includes(w.id) ? -1 : material.sorts.indexOf(w.sort))
   return Object.values(WAYS)
     .filter(
       (w) =>
         material.sorts.includes(w.sort) &&
-        NEEDS[w.sort](material.units) &&
+        NEEDS[w.sort](units) &&
         w.suits(problem) &&
         (material.allows?.(w.id, problem) ?? true),
     )

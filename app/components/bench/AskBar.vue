@@ -10,7 +10,7 @@ import {
   packOf,
   parseProblem,
   pretty,
-  printExact,
+  numberText,
   printProblem,
   type Refusal,
   type RepresentationId,
@@ -129,8 +129,13 @@ function leave(): void {
 
 const answerShown = computed(() => {
   const { read: said, remainder } = bench.result
-  return said === null ? '' : pretty(`${printExact(said)}${remainder === undefined ? '' : ` r ${remainder}`}`)
+  const { as } = bench.bench.now.standing
+  return said === null
+    ? ''
+    : pretty(`${as ?? numberText(said, bench.bench.setup.units)}${remainder === undefined ? '' : ` r ${remainder}`}`)
 })
+/** Amounts that are compared are answered on the mat, by a sign between them. */
+const compares = computed(() => bench.bench.setup.problem.others !== undefined)
 /** A sharing is answered with what each has, and what is left over. */
 const shares = computed(() => wayById(bench.bench.setup.way).sort === 'sharing')
 defineExpose({
@@ -163,14 +168,14 @@ defineExpose({
       />
       <button type="submit" class="stone-button main">Lay it out</button>
     </form>
-    <form v-if="bench.bench.mode !== 'show'" class="answer" novalidate @submit.prevent="readIt">
+    <form v-if="bench.bench.mode !== 'show' && !compares" class="answer" novalidate @submit.prevent="readIt">
       <label for="read" class="learner"><span class="sr-only">Answer</span><span aria-hidden="true">=</span></label>
       <input
         id="read"
         v-model="read"
         type="text"
         class="learner"
-        inputmode="numeric"
+        :inputmode="bench.bench.setup.units.fractions ? 'text' : 'numeric'"
         autocomplete="off"
         :aria-label="shares ? 'Answer: how many each, then r and what is left over' : 'Answer'"
         :placeholder="answerShown || (shares ? '… r …' : '')"

@@ -27,7 +27,7 @@ watch(
       @mouseenter="emit('pick', line.to)"
       @mouseleave="emit('pick', null)"
     >
-      <span>{{ figures(line.text) }}</span>
+      <MathLine :line="figures(line.text)" />
       <small v-if="line.rule" class="rule">{{ line.rule }}</small>
     </li>
   </ol>
@@ -45,7 +45,7 @@ li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  padding: 0 0.7rem;
+  padding: 0.3rem 0.7rem;
   border-left: 5px solid transparent;
 }
 li.lit {

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** What else can be done with a problem: which way fits, its numbers read, several ways, and practice of its own. */
+import { onPage, toLatex, toMathML } from '../../../core/index'
+
 const AdviceDialog = defineAsyncComponent(() => import('./AdviceDialog.vue'))
 const FrameDialog = defineAsyncComponent(() => import('./FrameDialog.vue'))
 const ReadDialog = defineAsyncComponent(() => import('./ReadDialog.vue'))
@@ -9,12 +11,24 @@ const advising = ref(false)
 const reading = ref(false)
 const framing = ref(false)
 const menu = ref<{ toggle: (event: Event) => void; prepare: () => void } | null>(null)
+/** The line that is lit, for another program; what was done is said. */
+const { copy } = useClipboard({ legacy: true })
+const said = ref('')
+async function copyAs(form: (line: string) => string): Promise<void> {
+  const line = onPage(bench.stones.slice(0, bench.lit + 1)).at(-1)
+  said.value = ''
+  if (line) await copy(form(line.text))
+  said.value = line ? `Copied: ${line.text}` : 'No line is written yet.'
+}
 const items = [
   {
     label: 'For this problem',
     items: [
       { label: 'Which way suits it?', command: () => (advising.value = true) },
       { label: 'Read the numbers aloud', command: () => (reading.value = true) },
+      { label: 'Copy the line as text', command: () => copyAs((line) => line) },
+      { label: 'Copy the line as LaTeX', command: () => copyAs(toLatex) },
+      { label: 'Copy the line as MathML', command: () => copyAs(toMathML) },
       {
         label: 'Compare several ways side by side',
         command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),
@@ -53,6 +67,7 @@ defineExpose({ advise: () => (advising.value = true) })
   >
     Tools and practice
   </button>
+  <span class="sr-only" role="status">{{ said }}</span>
   <PopMenu ref="menu" :model="items" />
   <AdviceDialog v-if="advising" v-model:open="advising" />
   <FrameDialog v-if="framing" v-model:open="framing" />

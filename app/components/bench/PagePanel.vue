@@ -12,7 +12,8 @@ const signs = computed(() => {
   return hasBelow(problem) && problem.terms.length > 0
 })
 const guesses = computed(() => {
-  const { representation, choices } = bench.bench.setup
+  const { representation, choices, units } = bench.bench.setup
+  if (units.fractions && choices.parts.estimate) return true
   const onLine = REPRESENTATIONS[representation].sorts.includes('arrows')
   return choices.signed.estimate && (signs.value || onLine)
 })

@@ -63,8 +63,8 @@ const note = (step: string, owed: string): string =>
         @focus="bench.picked = i"
         @blur="bench.picked = null"
       >
-        <span v-if="stone.owed && bench.bench.mode !== 'alone'" aria-hidden="true">… </span>{{ figures(stone.label)
-        }}<span class="sr-only">{{ note(stone.step, stone.owed) }}</span>
+        <span v-if="stone.owed && bench.bench.mode !== 'alone'" aria-hidden="true">… </span
+        ><MathLine :line="figures(stone.label)" named /><span class="sr-only">{{ note(stone.step, stone.owed) }}</span>
       </button>
     </li>
     <li v-if="later > 0">
@@ -72,7 +72,7 @@ const note = (step: string, owed: string): string =>
     </li>
     <li v-for="(label, i) in later > 0 ? [] : upcoming" :key="`next${i}`">
       <button type="button" class="stone hollow" @click="bench.jump(bench.stones.length + i + 1)">
-        {{ figures(label) }}<span class="sr-only">, still to come</span>
+        <MathLine :line="figures(label)" named /><span class="sr-only">, still to come</span>
       </button>
     </li>
   </ol>

@@ -176,6 +176,8 @@ defineExpose({ unsaved, keep })
       <AbacusForm v-model="hands.abacus" />
       <h2>Above and below nought</h2>
       <SignedForm v-model="hands.signed" />
+      <h2>Parts of a whole</h2>
+      <PartsForm v-model="hands.parts" />
       <h2>On the open number line</h2>
       <label
         >It starts from

@@ -1,20 +1,12 @@
 <script setup lang="ts">
 import type { ChoiceRow } from './rows'
-import { RULINGS, type SignedChoices } from '../../../core/index'
+import { exact, pieceName, RULINGS, type SignedChoices } from '../../../core/index'
 
 /** How plus and minus are worked: where schools differ. */
 const choices = defineModel<SignedChoices>({ required: true })
 const set = (key: string, value: string | number | boolean): void =>
   void (choices.value = { ...choices.value, [key]: value })
-const RULED: Readonly<Record<SignedChoices['ruled'], string>> = {
-  0: 'as the numbers need',
-  2: 'halves',
-  4: 'quarters',
-  5: 'fifths',
-  8: 'eighths',
-  10: 'tenths',
-  100: 'hundredths',
-}
+const nameOf = (n: number): string => (n === 0 ? 'as the numbers need' : pieceName(exact(`1/${n}`), 2, undefined))
 const ROWS: readonly ChoiceRow<Exclude<keyof SignedChoices, 'estimate'>>[] = [
   {
     key: 'ownSign',
@@ -59,7 +51,7 @@ const ROWS: readonly ChoiceRow<Exclude<keyof SignedChoices, 'estimate'>>[] = [
   {
     key: 'ruled',
     label: 'The number line is ruled in',
-    options: RULINGS.map((n) => [n, RULED[n]] as const),
+    options: RULINGS.map((n) => [n, nameOf(n)] as const),
   },
   {
     key: 'story',

@@ -215,6 +215,52 @@ export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
       to: { fill: cross(32, 14), line: 'M22 4V40' },
     },
   ],
+  strips: [
+    {
+      title: 'Lay',
+      text: 'Drag parts from the store into the row, end to end. Or tap them.',
+      from: { line: 'M4 18h36v10h-36Z' },
+      to: { fill: box(4, 18, 18, 10), line: 'M22 18h18v10h-18' },
+    },
+    {
+      title: 'Recut',
+      text: 'Choose what to cut and into which parts. The length stays.',
+      from: { fill: box(4, 18, 18, 10) },
+      to: { fill: box(4, 18, 8, 10) + box(13, 18, 9, 10) },
+    },
+    {
+      title: 'Push together',
+      text: 'The next number lies beside; pushed together, its parts are counted on.',
+      from: { fill: box(4, 12, 18, 9) + box(4, 28, 9, 9) },
+      to: { fill: box(4, 20, 18, 9) + box(23, 20, 9, 9) },
+    },
+    {
+      title: 'Compare',
+      text: 'Rows begin at one edge: what reaches farther is more.',
+      from: { fill: box(4, 12, 30, 9) },
+      to: { fill: box(4, 12, 30, 9) + box(4, 28, 22, 9) },
+    },
+  ],
+  vessel: [
+    {
+      title: 'Pour in',
+      text: 'Tap a part in the store: the level rises by just so much.',
+      from: { line: 'M8 6V40H36V6' },
+      to: { fill: box(10, 24, 24, 14), line: 'M8 6V40H36V6' },
+    },
+    {
+      title: 'New level lines',
+      text: 'Cut what is there into other parts: the lines change, the level stays.',
+      from: { fill: box(10, 24, 24, 14), line: 'M8 6V40H36V6' },
+      to: { fill: box(10, 24, 24, 14), line: 'M8 6V40H36V6M8 31h8M8 24h8' },
+    },
+    {
+      title: 'Pour out',
+      text: 'Taking away pours out; the level falls.',
+      from: { fill: box(10, 14, 24, 24), line: 'M8 6V40H36V6' },
+      to: { fill: box(10, 28, 24, 10), line: 'M8 6V40H36V6' },
+    },
+  ],
   plates: [
     {
       title: 'Take in hand',
@@ -298,6 +344,7 @@ export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
       to: { text: '↵' },
     },
   ],
+  'fraction-rule': lines('Multiply top and bottom alike until the bottoms are the same, then add the tops.'),
   signs: lines('Write what is asked with plus instead of minus, work with the sizes, then give the sign.'),
   openline: [
     { title: 'Start', text: 'Press the number to start from.', from: {}, to: { line: 'M2 30H42M10 24V36' } },

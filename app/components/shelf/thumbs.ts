@@ -80,6 +80,29 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
       [8, 50, '= 8 + 4'],
     ],
   },
+  strips: {
+    ground: 'felt',
+    fill: box(8, 26, 27, 12) + many(4, (i) => box(8 + i * 13.5, 44, 12, 12)),
+    line: `${box(8, 8, 80, 12)}M35 26h53v12h-53`,
+    thin: 'M35 8v12M62 8v12M62 26v12',
+  },
+  vessel: {
+    ground: 'felt',
+    fill: box(14, 30, 26, 26) + box(58, 43, 26, 13),
+    line: 'M12 8V58H42V8M56 8V58H86V8',
+    thin: many(3, (i) => `M12 ${20 + i * 12}h8M56 ${20 + i * 12}h8`),
+  },
+  'fraction-rule': {
+    ground: 'paper',
+    text: [
+      [34, 26, '1'],
+      [34, 50, '2'],
+      [64, 26, '3'],
+      [64, 50, '6'],
+      [49, 38, '='],
+    ],
+    thin: 'M26 32h16M56 32h16',
+  },
   blocks: {
     ground: 'felt',
     fill: box(8, 14, 36, 36) + box(54, 14, 5, 36) + box(63, 14, 5, 36) + many(3, (i) => box(76, 14 + i * 9, 6, 6)),
@@ -199,6 +222,7 @@ const TITLES = {
   things: 'Hands and things',
   places: 'Blocks and chips',
   beads: 'Beads',
+  fractions: 'Parts of a whole',
   lines: 'Lines',
   written: 'Written',
 } as const
@@ -226,6 +250,9 @@ const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
   friendly: 'written',
   splits: 'written',
   signs: 'written',
+  strips: 'fractions',
+  vessel: 'fractions',
+  'fraction-rule': 'written',
 }
 
 /** What stands in each group, in the order in which materials are offered. */

@@ -86,6 +86,8 @@ function performAt(s: ColumnsState, act: Act): readonly ColumnsMove[] {
     case 'split':
     case 'gather':
     case 'rewrite':
+    case 'beside':
+    case 'compare':
       return []
     case 'join':
     case 'take':

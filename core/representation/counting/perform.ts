@@ -77,6 +77,8 @@ export function perform(m: Material, s: CountingState, act: Act): readonly Count
     case 'split':
     case 'gather':
     case 'rewrite':
+    case 'beside':
+    case 'compare':
       return []
     case 'count': {
       const on = !act.by.startsWith('-')

@@ -111,6 +111,8 @@ function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
     case 'pose':
     case 'split':
     case 'rewrite':
+    case 'beside':
+    case 'compare':
       return []
     case 'gather':
       return performAll(perform, apply, s, fullPiles(piecesOf(countingNow(s)), DRAWN))

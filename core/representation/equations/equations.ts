@@ -1,13 +1,25 @@
 import { inUnits, type Act } from '../../act/act'
 import { ZERO } from '../../number/exact'
-import { MAX_DIGITS } from '../../number/numeral'
+import { MAX_DIGITS, printNumeral } from '../../number/numeral'
 import { extended, START } from '../../number/trail'
 import { decimal, ones } from '../../number/units'
 import { fitWholes, type Sort } from '../../problem/fit'
-import { answer, decimalsIn, MAX_NUMBERS, printProblem, quotientOf, type Problem } from '../../problem/problem'
+import { fitParts, MOST_WRITTEN, partsOfProblem } from '../../problem/fitParts'
+import {
+  answer,
+  asksMore,
+  decimalsIn,
+  MAX_NUMBERS,
+  MOST_COMPARED,
+  printProblem,
+  quotientOf,
+  writesFractions,
+  type Problem,
+} from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { plainly } from '../text'
 import type { Recognised, Representation } from '../representation'
+import { rowsAfter } from './fractions'
 import { after, lineFor } from './lines'
 import { actOf } from './read'
 import type { EquationsMove, EquationsState } from './state'
@@ -18,6 +30,7 @@ export type { EquationsMove, EquationsState, Line } from './state'
 const withLine = (s: EquationsState, act: Act, text: string): EquationsState => ({
   ...s,
   ...after(s, act),
+  rows: rowsAfter(s, act),
   from: act.kind === 'begin' && act.to !== null && act.step === '1' && s.whole ? act.from : s.from,
   lines: extended(s.lines, { text, act, valueBefore: s.value }),
 })
@@ -58,16 +71,27 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
   sorts: ['places'],
   example: 'write 52 - 7 = 45',
   fits: (problem: Problem) =>
-    fitWholes(problem, {
-      name: 'the page',
-      greatest: 999_999_999,
-      because: `numbers here have up to ${MAX_DIGITS} digits`,
-      instead: [],
-      groups: true,
-      signed: true,
-      numbers: MAX_NUMBERS,
-      decimals: 9,
-    }),
+    writesFractions(problem) || asksMore(problem)
+      ? fitParts(problem, {
+          name: 'the page',
+          wholes: 999_999,
+          because: 'larger mixed numbers are hard to read',
+          parts: MOST_WRITTEN,
+          decimals: 4,
+          amounts: MOST_COMPARED,
+          signed: true,
+          instead: [],
+        })
+      : fitWholes(problem, {
+          name: 'the page',
+          greatest: 999_999_999,
+          because: `numbers here have up to ${MAX_DIGITS} digits`,
+          instead: [],
+          groups: true,
+          signed: true,
+          numbers: MAX_NUMBERS,
+          decimals: 9,
+        }),
   start: (problem, _choices, beside) => {
     const whole = beside !== undefined && WHOLE.includes(beside.sort)
     const counted = beside?.sort === 'counting'
@@ -78,8 +102,17 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
       answer: answer(asked),
       quotient: quotientOf(asked),
       value: ZERO,
-      units: beside?.units ?? (counted ? ones(['one', 'ones']) : decimal(MAX_DIGITS, decimalsIn(problem))),
+      units:
+        beside?.units ??
+        (writesFractions(problem)
+          ? partsOfProblem(problem)
+          : counted
+            ? ones(['one', 'ones'])
+            : decimal(MAX_DIGITS, decimalsIn(problem))),
       held: [],
+      rows: [],
+      first: printNumeral(problem.first),
+      named: problem.named !== undefined,
       lines: START,
       plain: counted || whole,
       parts: beside?.sort === 'parts' || beside?.sort === 'whole' || beside?.sort === 'arrows',
@@ -90,8 +123,9 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
   },
   apply,
   shows: (s) => s.value,
-  perform: (s, act) => {
-    const line = lineFor(s, act)
+  perform: (s, made) => {
+    const act = inUnits(made, s.units)
+    const line = act ? lineFor(s, act) : ''
     return line === '' ? [] : [{ kind: 'write', line }]
   },
   write,

@@ -2,9 +2,12 @@ import { change, isMaking, printSum, type Act, type AmountAct, type BeginAct } f
 import { wholly } from '../../act/unfold'
 import { add, multiply, negate, sign, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
+import { numberText } from '../../number/text'
 import { backwards } from '../../number/trail'
-import { addPieces, decimal, ladderOf, piecesFor, worthOf, type Pieces, type Units } from '../../number/units'
+import { addPieces, decimal, ladderOf, worthOf, type Pieces } from '../../number/units'
 import { inParts } from '../inParts'
+import { fractionLine } from './fractions'
+import { asHeld } from './held'
 import type { EquationsState, Line } from './state'
 
 /** An amount as it stands after + or −: its number, or `12 * 10` where more than nine of a kind go at once. */
@@ -21,37 +24,41 @@ function amountText(act: AmountAct, s: EquationsState): string {
 export const piecesIn = (act: AmountAct, s: EquationsState): readonly Pieces[] =>
   act.pieces ?? asHeld(act.amount, s.units)
 
-/** A number in the pieces of the page; one they do not make stands as it is. */
-export const asHeld = (value: Exact, units: Units): readonly Pieces[] =>
-  piecesFor(value, units) ?? [{ count: 1, unit: value }]
+/** Whether parts are just the number by itself. */
+const sameParts = (parts: string, amount: Exact): boolean => parts === printExact(amount)
 
 /** The one line that writes an act, given what stands before it. */
 export function lineFor(s: EquationsState, act: Act): string {
-  const value = printExact(s.value)
+  const own = fractionLine(s, act)
+  if (own !== undefined) return own
+  const number = (n: Exact): string => numberText(n, s.units)
+  const value = number(s.value)
   switch (act.kind) {
     case 'lay': {
       if (act.inHead) return `${act.amount} in the head`
-      if (s.plain) return printExact(act.amount)
-      const [number, parts] = [printExact(act.amount), inParts(piecesIn(act, s), s.units)]
-      return parts === number ? number : `${number} = ${parts}`
+      if (s.plain) return number(act.amount)
+      const [whole, parts] = [number(act.amount), inParts(piecesIn(act, s), s.units)]
+      return sameParts(parts, act.amount) ? whole : `${whole} = ${parts}`
     }
     case 'pose': {
       // Numbers asked one after another, before any is worked, stand in one line.
       const { last } = s.lines
-      return `${last?.act.kind === 'pose' ? last.text : value} ${act.operation} ${printExact(act.amount)}`
+      return `${last?.act.kind === 'pose' ? last.text : value} ${act.operation} ${number(act.amount)}`
     }
     case 'join':
     case 'take': {
       const [here, there] = [add(s.from, s.value), add(s.from, after(s, act).value)]
-      return `${printExact(here)} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s)} = ${printExact(there)}`
+      return `${number(here)} ${act.kind === 'join' ? '+' : '-'} ${amountText(act, s)} = ${number(there)}`
     }
     case 'split':
       // A number laid stands parted already; by places nothing is parted at all.
-      return !s.parts || any(s, (l) => l.text.startsWith(`${printExact(act.whole)} = `)) ? '' : splitText(act)
+      return !s.parts || any(s, (l) => l.text.startsWith(`${numberText(act.whole, s.units)} = `))
+        ? ''
+        : splitText(s, act)
     case 'gather':
       return !s.parts || act.parts.length < 2
         ? ''
-        : `${act.parts.map(printExact).join(' + ')} = ${printExact(act.whole)}`
+        : `${act.parts.map((n) => numberText(n, s.units)).join(' + ')} = ${numberText(act.whole, s.units)}`
     case 'rewrite':
       return `${printSum(act.left)} = ${printSum(act.right)}`
     case 'begin':
@@ -65,7 +72,7 @@ export function lineFor(s: EquationsState, act: Act): string {
       return `· ${act.word}`
     case 'share': {
       const left = after(s, act).value
-      return `${value} - ${act.among} * ${printExact(worthOf(act.each))} = ${printExact(left)}`
+      return `${value} - ${act.among} * ${number(worthOf(act.each))} = ${number(left)}`
     }
     case 'exchange': {
       // Where numbers are worked whole they are not written in parts.
@@ -77,13 +84,16 @@ export function lineFor(s: EquationsState, act: Act): string {
       const [only, more] = held
       const parts = inParts(held, s.units)
       const made =
-        only && !more && parts === value && ladderOf(s.units) ? `${only.count} * ${printExact(only.unit)}` : parts
+        only && !more && sameParts(parts, s.value) && ladderOf(s.units) ? `${only.count} * ${number(only.unit)}` : parts
       // Breaking starts from the number as read; making starts from what lies there.
       return isMaking(act) ? `${inParts(s.held, s.units)} = ${made}` : `${value} = ${made}`
     }
+    case 'beside':
+    case 'compare':
+      return ''
     case 'read':
       if (act.remainder !== undefined) return shareText(s, act.value, act.remainder)
-      if (act.value !== s.value || s.value !== s.answer) return `read ${printExact(act.value)}`
+      if (act.value !== s.value || s.value !== s.answer) return `read ${number(act.value)}`
       return s.problem === value ? value : `${s.problem} = ${value}`
   }
 }
@@ -97,19 +107,24 @@ function shareText(s: EquationsState, each: Exact, remainder: Exact): string {
   return `${printExact(q.of)} = ${printExact(q.by)} * ${printExact(each)} + ${printExact(remainder)}`
 }
 
-const splitText = (act: Extract<Act, { kind: 'split' | 'gather' }>): string =>
-  `${printExact(act.whole)} = ${act.parts.map(printExact).join(' + ')}`
+const splitText = (s: EquationsState, act: Extract<Act, { kind: 'split' | 'gather' }>): string =>
+  `${numberText(act.whole, s.units)} = ${act.parts.map((n) => numberText(n, s.units)).join(' + ')}`
 
 export function after(s: EquationsState, act: Act): Pick<EquationsState, 'value' | 'held'> {
   const value = add(s.value, change(act))
   switch (act.kind) {
     case 'exchange':
+      if (act.aside !== undefined) return { value, held: s.held }
       return { value, held: addPieces(addPieces(s.held, act.from, -1), act.to) }
     case 'share':
       return { value, held: addPieces(s.held, act.each, -Number(act.among)) }
+    case 'group':
+      return {
+        value,
+        held: act.pieces ? addPieces(s.held, act.pieces, Number(act.count)) : asHeld(value, s.units),
+      }
     case 'gather':
     case 'begin':
-    case 'group':
       return { value, held: asHeld(value, s.units) }
     case 'count':
       return { value, held: addPieces(s.held, piecesIn(wholly(act), s), sign(act.by) < 0 ? -1 : 1) }

@@ -2,10 +2,12 @@ import { piecesAct, stepWorth, type Act, type AmountAct } from '../../act/act'
 import { exact, negate, sign, ZERO, type Exact } from '../../number/exact'
 import { parseNumeral, printExact, valueOf } from '../../number/numeral'
 import { backwards } from '../../number/trail'
+import { numberText } from '../../number/text'
 import { piecesFor, worthOf } from '../../number/units'
 import { Refusal } from '../../refusal'
 import { exchangesIn } from '../inParts'
 import { ruleSteps } from '../../act/signRule'
+import { fractionActs } from './fractions'
 import { lineFor } from './lines'
 import type { EquationsState } from './state'
 
@@ -69,6 +71,8 @@ function* candidates(s: EquationsState, line: string): Generator<Act> {
     if (sign(n) < 0) return { kind, amount: n }
     throw new Refusal(`${printExact(n)} goes further after the point than this page.`)
   }
+  if (s.units.fractions || s.named || /[?<>]/.test(line)) yield* fractionActs(s, line)
+  if (s.units.fractions) return
   const sentence: Act = { kind: 'read', value: s.value }
   // Once a difference is hopped up, the sentence of the problem is no taking from where one stands.
   if (s.from !== ZERO && line === lineFor(s, sentence)) yield sentence
@@ -125,8 +129,8 @@ export function actOf(s: EquationsState, line: string): Act {
   const sides = line.split(' = ')
   if (sides.length === 2)
     throw new Refusal(
-      `“${line}” does not follow from what stands, ${printExact(s.value)}.`,
-      `A true line starts from ${printExact(s.value)}.`,
+      `“${line}” does not follow from what stands, ${numberText(s.value, s.units, s.held)}.`,
+      `A true line starts from ${numberText(s.value, s.units, s.held)}.`,
     )
   throw new Refusal(`“${line.slice(0, 40)}” is not a line of this writing.`, `Like: ${s.value} - 7 = …`)
 }

@@ -22,6 +22,11 @@ export interface EquationsState {
   /** The pieces worked in, and how the value stands parted into them; a broken ten shows as twelve ones. */
   readonly units: Units
   readonly held: readonly Pieces[]
+  /** What lies beside: the number that is posed, and further rows to be compared. */
+  readonly rows: readonly (readonly Pieces[])[]
+  /** The first number as it was asked, and whether it is to be written another way. */
+  readonly first: string
+  readonly named: boolean
   readonly lines: Trail<Line>
   /** Beside things that count one each, or numbers worked whole, numbers are not parted into places. */
   readonly plain: boolean

@@ -84,6 +84,8 @@ function perform(s: OpenLineState, act: Act): readonly OpenLineMove[] {
     case 'split':
     case 'gather':
     case 'rewrite':
+    case 'beside':
+    case 'compare':
     case 'exchange':
       return []
   }

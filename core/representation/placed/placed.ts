@@ -119,6 +119,8 @@ function perform(m: PlacedMaterial, state: PlacedState, act: Act): readonly Plac
       return act.operation === '-' || act.amount === ZERO ? [] : [carry('store', 'beside', countsFor(m, act.amount))]
     case 'split':
     case 'rewrite':
+    case 'beside':
+    case 'compare':
       // Pieces lie parted as they are; a number split otherwise is a matter of writing.
       return []
     case 'gather':

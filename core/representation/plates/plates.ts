@@ -105,6 +105,8 @@ function perform(s: PlatesState, act: Act): readonly PlatesMove[] {
     case 'split':
     case 'gather':
     case 'rewrite':
+    case 'beside':
+    case 'compare':
     case 'begin':
       return []
     case 'exchange': {

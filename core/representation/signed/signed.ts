@@ -90,6 +90,8 @@ function perform(s: SignedState, act: Act): readonly SignedMove[] {
     case 'split':
     case 'gather':
     case 'rewrite':
+    case 'beside':
+    case 'compare':
     case 'begin':
       return []
     case 'exchange':

@@ -1,8 +1,9 @@
 import { inUnits, piecesAct, type Act } from '../../act/act'
 import { owing, stand, standingAtStart, termDone, type Standing } from '../../act/standing'
-import { add, negate, sign, subtract, sum, ZERO, type Exact } from '../../number/exact'
-import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../../number/numeral'
-import { decimal, piecesFor, worthOf } from '../../number/units'
+import { add, exact, multiply, negate, sign, subtract, sum, ZERO, type Exact } from '../../number/exact'
+import { MAX_DIGITS, parseNumeral, valueOf } from '../../number/numeral'
+import { numberText } from '../../number/text'
+import { decimal, piecesFor, worthOf, type Units } from '../../number/units'
 import { fitWholes, type Fit, type Sort } from '../../problem/fit'
 import { decimalsIn, printProblem, type Problem, type Sign } from '../../problem/problem'
 import { Refusal } from '../../refusal'
@@ -43,6 +44,10 @@ export interface Dialect {
   also?(s: WritingState, act: Act): string | undefined
   /** What a line could be besides, on a page that writes what others do not: tried first. */
   reads?(s: WritingState, text: string): Iterable<Act>
+  /** In which pieces its numbers are told, where those are not places of tens. */
+  units?(problem: Problem): Units
+  /** Which problems it holds, where that is another question than their size. */
+  fits?(problem: Problem): Fit
   /** Why a problem is none for this page, where that is not simply its size. */
   refuses?(problem: Problem): Fit | undefined
   /** Whether numbers of either sign are at home on it. */
@@ -52,15 +57,22 @@ export interface Dialect {
 }
 
 const NUMBER = /\d+(?:\.\d+)?/g
-const SIDE = /^-?\d+(?:\.\d+)?(?: [+-] -?\d+(?:\.\d+)?)*$/
+const TERM = String.raw`-?(?:(?:\d+ )?\d+\/[1-9]\d*|\d+(?:\.\d+)?)`
+const SIDE = new RegExp(`^${TERM}(?: [+-] ${TERM})*$`)
+const TERMS = new RegExp(`(?:^| ([+-]) )(${TERM})`, 'g')
+/** Whole numbers worked in brackets, which stand over or under a line. */
+const BRACKETS = /\((\d{1,9}) ([+*-]) (\d{1,9})\)/g
+const IN_BRACKETS = { '+': add, '-': subtract, '*': multiply } as const
 
 /** What one side of a line comes to; undefined where it is no sum or difference of numbers. */
 function sideWorth(side: string): Exact | undefined {
-  if (!SIDE.test(side)) return undefined
-  const [first, ...rest] = side.split(' ')
-  let value = valueOf(parseNumeral(first!))
-  for (let i = 0; i < rest.length; i += 2)
-    value = (rest[i] === '+' ? add : subtract)(value, valueOf(parseNumeral(rest[i + 1]!)))
+  const plain = side.replace(BRACKETS, (_, a: string, sign: keyof typeof IN_BRACKETS, b: string) =>
+    IN_BRACKETS[sign](exact(BigInt(a)), exact(BigInt(b))),
+  )
+  if (!SIDE.test(plain)) return undefined
+  let value = ZERO
+  for (const [, sign, number] of plain.matchAll(TERMS))
+    value = (sign === '-' ? subtract : add)(value, valueOf(parseNumeral(number!)))
   return value
 }
 
@@ -153,9 +165,9 @@ function actsOf(d: Dialect, s: WritingState, text: string): readonly Act[] | nul
   if (atOnce.length > 0) return atOnce
   const sides = text.split(' = ')
   const worths = sides.map(sideWorth)
-  const now = printExact(s.standing.value)
-  if (sides.length === 2 && worths.every((w) => w !== undefined)) {
-    if (worths[0] !== worths[1]) return null
+  const now = numberText(s.standing.value, s.standing.units, s.standing.held)
+  if (sides.length > 1 && worths.every((w) => w !== undefined)) {
+    if (worths.some((w) => w !== worths[0])) return null
     throw new Refusal(`“${text}” is true, but it does not follow from what stands, ${now}.`)
   }
   throw new Refusal(`“${text.slice(0, 40)}” is not a line of this page.`, `Like: ${now} + 7 = …`)
@@ -175,7 +187,8 @@ function recognise(d: Dialect, before: WritingState, moves: readonly WritingMove
   let state = before
   for (const [i, move] of moves.entries()) {
     const acts = actsOf(d, state, move.line)
-    const [left = '', wrote = ''] = move.line.split(' = ')
+    const [left = '', ...right] = move.line.split(' = ')
+    const wrote = right.at(-1) ?? ''
     if (i === moves.length - 1) return acts ?? { soFar: [], owed: { kind: 'false-line', left, wrote } }
     if (acts) return undefined
     state = apply(d, state, move)
@@ -205,12 +218,14 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
   kind: 'written',
   ...(d.diagram ? { diagram: true } : {}),
   units: decimal(MAX_DIGITS, 3),
+  ...(d.units ? { standsIn: d.units, rows: true } : {}),
   sorts: d.sorts,
   example: d.example,
   opening: 'write the first line: start with {number}',
   allows: d.allows,
   ...(d.cannotShow ? { cannotShow: d.cannotShow } : {}),
   fits: (problem) =>
+    d.fits?.(problem) ??
     d.refuses?.(problem) ??
     fitWholes(problem, {
       name: d.name,
@@ -223,7 +238,7 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
   start: (problem, _, beside) => ({
     problem,
     asked: printProblem(beside?.asked ?? problem),
-    standing: standingAtStart(problem, decimal(MAX_DIGITS + 1, decimalsIn(problem))),
+    standing: standingAtStart(problem, d.units?.(problem) ?? decimal(MAX_DIGITS + 1, decimalsIn(problem))),
     lines: [],
   }),
   apply: (s, move) => apply(d, s, move),

@@ -1,20 +1,29 @@
 <script setup lang="ts">
 import {
   add,
+  amountsOf,
+  answer,
+  commonIn,
   exact,
   type Exact,
   hasBelow,
+  lowestText,
   type Mode,
+  numbersIn,
+  parseNumeral,
   parts,
   pretty,
   printExact,
+  printNumeral,
+  sizeOf,
   subtract,
   type Setup,
   totals,
   valueOf,
+  writtenIn,
 } from '../../../../core/index'
 import { hereOn, points, type LineState } from '../../../../core/representation/line/line'
-import { marksOf, ruled } from './ruling'
+import { marksOf, partsText, ruled } from './ruling'
 
 /**
  * A ruled line through nought. An arrow is drawn along it with a finger or the mouse; by keyboard a pointer is moved to where the
@@ -37,8 +46,20 @@ const asNumber = (e: Exact): number => {
   const { numerator, denominator } = parts(e)
   return Number(numerator) / Number(denominator)
 }
-/** A mark’s number as text, exactly: marks are decimals of at most three places. */
-const textOf = (n: number): string => printExact(exact(String(Number(n.toFixed(3)))))
+/** Whether numbers are fractions here, told in the parts of the line's own marks: 4/8, and no half. */
+const inParts = computed(() => props.setup.units.fractions === true)
+/** A mark’s number as text, exactly: so many of its parts, or a decimal of at most three places. */
+const textOf = (n: number): string =>
+  inParts.value ? partsText(n, partsOfOne.value) : printExact(exact(String(Number(n.toFixed(3)))))
+/** An exact number as text: in the line's parts where it stands on a mark. */
+const written = (e: Exact): string => {
+  const { denominator } = parts(e)
+  if (!inParts.value) return printExact(e)
+  return BigInt(partsOfOne.value) % denominator === 0n ? partsText(asNumber(e), partsOfOne.value) : lowestText(e)
+}
+/** The nearest number that the line tells exactly. */
+const snapped = (n: number): number =>
+  inParts.value ? Math.round(n * partsOfOne.value) / partsOfOne.value : Number(n.toFixed(3))
 const shown = (text: string): string => pretty(text, props.setup.choices.signed.ownSign)
 
 const numbers = computed(() => {
@@ -48,24 +69,36 @@ const numbers = computed(() => {
     ...points(props.state),
     ...(loose ? [loose.from, add(loose.from, loose.by)] : []),
     ...(props.guess ? [props.guess] : []),
+    ...marked.value,
+    ...amountsOf(worked).slice(1),
   ]
   const reached = totals(worked)
   // Where hands work, the line goes as far the other way as well: its ends do not tell which way is right.
   const other = worked.terms.map((t, i) => subtract(reached[i]!, subtract(reached[i + 1]!, reached[i]!)))
+  if (worked.terms[0]?.operation === '*') return [reached[1]!, ...drawn].map(asNumber)
   return [...reached, ...drawn, ...(props.mode === 'show' ? [] : other)].map(asNumber)
 })
+const marked = computed(() => props.state.marked.map((text) => valueOf(parseNumeral(text))))
 const decimals = computed(() =>
-  [props.setup.worked.first, ...props.setup.worked.terms.map((t) => t.number)].reduce(
-    (most, n) => Math.max(most, n.form === 'places' ? n.decimals : 0),
-    0,
-  ),
+  numbersIn(props.setup.worked).reduce((most, n) => Math.max(most, n.form === 'places' ? n.decimals : 0), 0),
 )
 /** As the class rules its line, where the numbers of the problem have marks on that; else as they need. */
 const partsOfOne = computed(() => {
   const { ruled: wanted } = props.setup.choices.signed
   const onMarks = totals(props.setup.worked).every((n) => BigInt(wanted) % parts(n).denominator === 0n)
-  return wanted > 0 && onMarks ? wanted : 10 ** decimals.value
+  if (wanted > 0 && onMarks) return wanted
+  if (!inParts.value) return 10 ** decimals.value
+  const common = Number(commonIn(props.setup.worked))
+  // Finer than this, marks help nobody: the largest of the numbers' own parts then, with points between the marks.
+  return common <= FINEST
+    ? common
+    : Number(
+        numbersIn(props.setup.worked)
+          .map(writtenIn)
+          .reduce((a, b) => (a > b ? a : b)),
+      )
 })
+const FINEST = 120
 const ruling = computed(() => ruled(numbers.value, partsOfOne.value, width.value))
 const marks = computed(() => marksOf(ruling.value))
 const labels = computed(() => props.setup.choices.signed.marks === 'labelled')
@@ -77,20 +110,27 @@ const arrows = computed(() => {
   const { state } = props
   const all = points(state).map(asNumber)
   const list = [
-    ...(state.fromNought && state.start !== null ? [{ from: 0, to: all[0]!, loose: false }] : []),
-    ...state.arrows.map((_, i) => ({ from: all[i]!, to: all[i + 1]!, loose: false })),
+    ...(state.fromNought && state.start !== null ? [{ from: 0, to: all[0]!, by: state.start, loose: false }] : []),
+    ...state.arrows.map((by, i) => ({ from: all[i]!, to: all[i + 1]!, by, loose: false })),
     ...(state.loose
-      ? [{ from: asNumber(state.loose.from), to: asNumber(state.loose.from) + asNumber(state.loose.by), loose: true }]
+      ? [
+          {
+            from: asNumber(state.loose.from),
+            to: asNumber(state.loose.from) + asNumber(state.loose.by),
+            by: state.loose.by,
+            loose: true,
+          },
+        ]
       : []),
   ]
   const step = Math.min(46, (base.value - 40) / Math.max(1, list.length))
   return list.map((a, i) => ({
     ...a,
-    ...drawnArrow(a.from, a.to, base.value - 26 - i * step),
+    ...drawnArrow(a.from, a.to, base.value - 26 - i * step, a.by),
     last: i === list.length - 1,
   }))
 })
-function drawnArrow(from: number, to: number, y: number) {
+function drawnArrow(from: number, to: number, y: number, by?: Exact) {
   const [a, b] = [ruling.value.x(from), ruling.value.x(to)]
   const way = Math.sign(b - a) || 1
   const tip = Math.min(13, Math.abs(b - a))
@@ -100,7 +140,8 @@ function drawnArrow(from: number, to: number, y: number) {
     b,
     path: `M${a} ${y}H${b - way * tip * 0.7}`,
     tip: `M${b} ${y}L${b - way * tip} ${y - 8}V${y + 8}Z`,
-    text: `${to > from ? '+' : '−'}${textOf(Math.abs(to - from))}`,
+    sign: to > from ? '+' : '−',
+    text: by ? written(sizeOf(by)) : textOf(Math.abs(to - from)),
     x: (a + b) / 2,
   }
 }
@@ -108,11 +149,12 @@ const described = computed(() => {
   const { state } = props
   if (state.start === null) return 'Nothing stands on the line yet.'
   const all = points(state)
-  const said = state.arrows.map((by, i) => `${printExact(by)} to ${printExact(all[i + 1]!)}`)
+  const said = state.arrows.map((by, i) => `${written(by)} to ${written(all[i + 1]!)}`)
+  const marks_ = state.marked.length > 0 ? ` Points marked: ${state.marked.join(', ')}.` : ''
   const loose = state.loose
-    ? ` A loose arrow of ${printExact(state.loose.by)} starts at ${printExact(state.loose.from)}.`
+    ? ` A loose arrow of ${written(state.loose.by)} starts at ${written(state.loose.from)}.`
     : ''
-  return `Starts at ${printExact(all[0]!)}. ${said.length > 0 ? `Arrows: ${said.join(', ')}.` : 'No arrow yet.'}${loose}`
+  return `Starts at ${written(all[0]!)}. ${said.length > 0 ? `Arrows: ${said.join(', ')}.` : 'No arrow yet.'}${loose}${marks_}`
 })
 
 /* --- by hand: where a finger comes down the arrow starts, where it goes up it ends --- */
@@ -146,7 +188,7 @@ const preview = computed(() => {
   return drawnArrow(here.value, aim.value, base.value - 10)
 })
 function draw(from: number, to: number): void {
-  const by = Number((to - from).toFixed(3))
+  const by = snapped(to - from)
   const start = from === (here.value ?? 0) ? '' : ` from ${textOf(from)}`
   emit('move', `arrow ${by > 0 ? '+' : '-'}${textOf(Math.abs(by))}${start}`)
 }
@@ -169,7 +211,7 @@ function key(event: KeyboardEvent): void {
     PageDown: -labelled,
   }
   const step = steps[event.key]
-  if (step !== undefined) aim.value = Math.max(from, Math.min(to, Number((pointed.value + step).toFixed(3))))
+  if (step !== undefined) aim.value = Math.max(from, Math.min(to, snapped(pointed.value + step)))
   else if (event.key === 'Home') aim.value = 0
   else if (event.key === 'Escape' && aim.value !== null) aim.value = null
   else if (event.key === 'Enter' || event.key === ' ') {
@@ -182,13 +224,25 @@ function key(event: KeyboardEvent): void {
 }
 
 const own = ref('')
-const trouble = computed(() => own.value.trim() !== '' && !/^[+\-−]?\d+(?:\.\d+)?$/.test(own.value.trim()))
+const trouble = computed(
+  () => own.value.trim() !== '' && !/^[+\-−]?(?:\d+(?:\.\d+)?|(?:\d+ )?\d+\/[1-9]\d*)$/.test(own.value.trim()),
+)
 function drawOwn(): void {
   const typed = own.value.trim().replace('−', '-')
   if (typed === '' || trouble.value) return
   emit('move', here.value === null ? `stand ${typed}` : `arrow ${typed}`)
   own.value = ''
 }
+/* --- points that are held against where one stands --- */
+const done = computed(() => props.state.start !== null && props.state.arrows.length >= props.setup.worked.terms.length)
+const nextPoint = computed(() => {
+  const other = props.setup.problem.others?.[props.state.marked.length]
+  if (!other) return null
+  const value = other.terms.length === 0 ? printNumeral(other.first) : lowestText(answer(other))
+  return { row: props.state.marked.length + 2, text: value }
+})
+const amounts = computed(() => [written(hereOn(props.state)), ...props.state.marked])
+const pointAt = (x: number): string => `M${x} ${base.value - 4}l9 -12l-9 -12l-9 12Z`
 const below = computed(() => hasBelow(props.setup.problem))
 </script>
 
@@ -213,9 +267,13 @@ const below = computed(() => hasBelow(props.setup.problem))
           <path
             :d="`M${ruling.x(m.n)} ${base - (m.n === 0 ? 22 : m.long ? 12 : 6)}V${base + (m.n === 0 ? 22 : m.long ? 12 : 6)}`"
           />
-          <text v-if="m.n === 0 || (m.long && labels)" :x="ruling.x(m.n)" :y="base + 46" text-anchor="middle">
-            {{ shown(textOf(m.n)) }}
-          </text>
+          <StackedText
+            v-if="m.n === 0 || (m.long && labels)"
+            :text="shown(textOf(m.n))"
+            :x="ruling.x(m.n)"
+            :y="base + 38"
+            :size="m.n === 0 ? 24 : 20"
+          />
         </g>
         <g
           v-for="(a, i) in arrows"
@@ -226,27 +284,30 @@ const below = computed(() => hasBelow(props.setup.problem))
           <path class="drop" :d="`M${a.a} ${a.y}V${base}M${a.b} ${a.y}V${base}`" />
           <path class="shaft" :d="a.path" />
           <path class="tip" :d="a.tip" />
-          <text :x="a.x" :y="a.y - 10" text-anchor="middle">{{ a.text }}</text>
+          <ArrowText :sign="a.sign" :text="a.text" :x="a.x" :y="a.y" />
         </g>
         <g v-if="preview" class="arrow preview">
           <path class="shaft" :d="preview.path" />
           <path class="tip" :d="preview.tip" />
-          <text :x="preview.x" :y="preview.y - 10" text-anchor="middle">{{ preview.text }}</text>
+          <ArrowText :sign="preview.sign" :text="preview.text" :x="preview.x" :y="preview.y" />
         </g>
         <g v-if="guess" class="guess">
           <path :d="`M${ruling.x(asNumber(guess))} ${base}V${base + 62}h34l-8 9l8 9h-34`" />
           <text :x="ruling.x(asNumber(guess)) + 6" :y="base + 77">?</text>
         </g>
         <circle v-if="here !== null" class="here" :cx="ruling.x(here)" :cy="base" r="9" />
-        <text
+        <g v-for="(text, i) in state.marked" :key="`m${i}`" class="point">
+          <path :d="pointAt(ruling.x(asNumber(marked[i]!)))" />
+          <StackedText :text="text" :x="ruling.x(asNumber(marked[i]!))" :y="base - 46" :size="22" />
+        </g>
+        <StackedText
           v-if="here !== null && mode !== 'alone'"
           class="landing"
+          :text="shown(written(hereOn(state)))"
           :x="ruling.x(here)"
-          :y="base + 84"
-          text-anchor="middle"
-        >
-          {{ shown(textOf(here)) }}
-        </text>
+          :y="base + 102"
+          :size="30"
+        />
       </svg>
       <div
         v-if="movable"
@@ -271,10 +332,19 @@ const below = computed(() => hasBelow(props.setup.problem))
         v-if="state.start === null"
         type="button"
         class="stone-button main"
-        @click="emit('move', `stand ${printExact(valueOf(setup.worked.first))}`)"
+        @click="emit('move', `stand ${printNumeral(setup.worked.first)}`)"
       >
-        Stand at {{ shown(printExact(valueOf(setup.worked.first))) }}
+        Stand at <MathLine :line="shown(printNumeral(setup.worked.first))" named />
       </button>
+      <button
+        v-if="nextPoint && done"
+        type="button"
+        class="stone-button main"
+        @click="emit('move', `mark ${nextPoint.row} ${nextPoint.text}`)"
+      >
+        Mark <MathLine :line="nextPoint.text" named />
+      </button>
+      <CompareActs v-if="state.marked.length > 0 && done" :amounts="amounts" @move="(text) => emit('move', text)" />
       <button v-if="state.loose" type="button" class="stone-button main" @click="emit('move', 'slide')">
         Slide it to where one stands
       </button>

@@ -15,10 +15,10 @@ export interface Ruling {
 const [LEAST_MARK, LEAST_LABEL] = [9, 52]
 const EDGE = 44
 
-/** How far apart marks may be: one part; then, from the least decimal or from ones up, powers of ten with their doubles and fives. */
+/** How far apart marks may be: one part and whole numbers of them; then, from the least decimal or from ones up, powers of ten with their doubles and fives. */
 function* steps(parts: number): Generator<number> {
   const decimal = /^10*$/.test(String(parts))
-  if (!decimal) yield 1 / parts
+  if (!decimal) for (let n = parts; n > 1; n--) if (parts % n === 0) yield 1 / n
   for (let power = decimal ? 1 / parts : 1; ; power *= 10) for (const times of [1, 2, 5]) yield power * times
 }
 
@@ -70,4 +70,13 @@ export function marksOf({
     const n = clean((first + i) * mark)
     return { n, long: isMultiple(n, labelled) }
   })
+}
+
+/** A mark of a line in equal parts, as so many of them with the wholes before: `5/8`, `1 2/8`, `-3/4`. */
+export function partsText(n: number, parts: number): string {
+  const k = Math.round(Math.abs(n) * parts)
+  const [whole, top] = [Math.floor(k / parts), k % parts]
+  if (k === 0) return '0'
+  const size = top === 0 ? String(whole) : `${whole > 0 ? `${whole} ` : ''}${top}/${parts}`
+  return n < 0 ? `-${size}` : size
 }

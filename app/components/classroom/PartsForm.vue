@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { ChoiceRow } from './rows'
+import type { PartsChoices } from '../../../core/index'
+
+/** How parts of a whole are worked: where schools differ. */
+const choices = defineModel<PartsChoices>({ required: true })
+const set = (key: string, value: string | number | boolean): void =>
+  void (choices.value = { ...choices.value, [key]: value })
+const ROWS: readonly ChoiceRow<Exclude<keyof PartsChoices, 'estimate'>>[] = [
+  {
+    key: 'common',
+    label: 'Different parts are brought to',
+    options: [
+      ['least', 'the least common denominator'],
+      ['product', 'the product of both denominators'],
+    ],
+  },
+  {
+    key: 'form',
+    label: 'Lines are written with',
+    options: [
+      ['fraction', 'fractions: 3/10 + 4/10'],
+      ['units', 'units: 3 tenths + 4 tenths'],
+    ],
+  },
+]
+</script>
+
+<template>
+  <ChoiceRows :rows="ROWS" :chosen="{ ...choices }" @set="set">
+    <label class="check"
+      ><input
+        type="checkbox"
+        :checked="choices.estimate"
+        @change="(e) => set('estimate', (e.target as HTMLInputElement).checked)"
+      />
+      Asked first: is it near nought, a half or a whole?</label
+    >
+  </ChoiceRows>
+</template>

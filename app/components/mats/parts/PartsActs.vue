@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import {
+  exact,
+  type Mode,
+  numberText,
+  pieceName,
+  printNumeral,
+  type Pieces,
+  type Setup,
+  worthOf,
+} from '../../../../core/index'
+import { calledAll } from '../../../../core/representation/parts/apply'
+import { lengthIn, namesOf, PARTS, STORE, type PartsState, WHOLES } from '../../../../core/representation/parts/state'
+import { rowsOf } from './rows'
+
+/** What can be done with the parts that lie there, by buttons: so many of a kind, cut anew, pushed together, compared. */
+const props = defineProps<{
+  state: PartsState
+  setup: Setup
+  mode: Mode
+  kind: number
+  kinds: readonly number[]
+  word: string
+}>()
+const emit = defineEmits<{ move: [text: string]; kind: [of: number] }>()
+
+const nameOf = (of: number, n: number): string => pieceName(exact(of === 1 ? 1 : `1/${of}`), n, PARTS)
+const many = ref(1)
+const count = computed(() => Math.min(100, Math.max(1, Math.round(many.value) || 1)))
+const some = computed(() => `${count.value} ${nameOf(props.kind, count.value)}`)
+const empty = computed(() => props.state.lies.length === 0 && props.state.turn === 0)
+
+/** Numbers of the problem, set out in one. */
+const first = computed(() => printNumeral(props.setup.worked.first))
+const next = computed(() => (props.state.posed ? undefined : props.state.asked[props.state.turn]))
+const nextText = computed(() => {
+  const term = props.setup.worked.terms[props.state.turn]
+  return term ? printNumeral(term.number) : ''
+})
+const beside = computed(() => {
+  const others = props.setup.problem.others ?? []
+  const other = others[props.state.others.length]
+  if (!other || props.state.asked.length > props.state.turn || props.state.posed) return null
+  return { row: props.state.others.length + 2, text: printNumeral(other.first) }
+})
+
+/* --- cutting anew --- */
+const rows = computed(() => rowsOf(props.state, props.word))
+const cuttable = computed(() =>
+  rows.value.flatMap((r) =>
+    r.pieces.map((p) => ({
+      id: `${r.row} ${p.unit}`,
+      row: r.row,
+      pieces: p,
+      label: `${calledAll([p])}${rows.value.length > 1 ? ` (${r.caption})` : ''}`,
+    })),
+  ),
+)
+const from = ref('')
+/** Parts are cut sooner than wholes. */
+const cut = computed(
+  () =>
+    cuttable.value.find((c) => c.id === from.value) ??
+    cuttable.value.find((c) => c.pieces.unit !== '1') ??
+    cuttable.value[0],
+)
+const into = ref(0)
+const targets = computed(() => [...new Set([1, ...props.kinds, ...STORE])].sort((a, b) => a - b))
+const where = (row: string): string =>
+  row === 'main' ? '' : row === 'posed' ? ' beside' : ` in row ${Number(row) + 1}`
+function recut(p: Pieces, row: string, of: number): void {
+  const fits = lengthIn(worthOf([p]), of)
+  // Where none is as long, the nearest is tried, and the mat says why not.
+  const n = fits ?? Math.max(1, Math.round((p.count * of) / Number(p.unit.split('/')[1] ?? 1)))
+  emit('move', `recut ${calledAll([p])} as ${n} ${nameOf(of, n)}${where(row)}`)
+}
+/** What else has this length; in Alone it is for the learner to find. */
+const names = computed(() => {
+  const c = cut.value
+  if (!c || props.mode === 'alone') return []
+  const own = Number(c.pieces.unit.split('/')[1] ?? 1)
+  return namesOf(
+    worthOf([c.pieces]),
+    [...new Set([1, ...props.kinds, ...STORE])].sort((a, b) => a - b),
+  )
+    .filter((n) => n.of !== own)
+    .slice(0, 8)
+})
+
+const amounts = computed(() =>
+  [props.state.lies, ...props.state.others].map((p) => numberText(worthOf(p), props.state.units, p)),
+)
+const compares = computed(() => props.state.others.length > 0 && props.state.lies.length > 0)
+
+/** A wrong reading can be laid beside what is there, edge to edge. */
+const wrong = computed(() => {
+  const { read, lies } = props.state
+  if (props.mode === 'alone' || !read || read.value === worthOf(lies) || props.state.others.length > 0) return null
+  return Number(read.value.split('/')[1] ?? 1) <= 100 ? read.as : null
+})
+</script>
+
+<template>
+  <div class="acts" role="group" aria-label="Parts">
+    <button
+      v-if="empty && !setup.worked.terms.some((t) => t.operation === '*')"
+      type="button"
+      class="stone-button main"
+      @click="emit('move', `lay ${first}`)"
+    >
+      Lay <MathLine :line="first" named />
+    </button>
+    <button v-if="!empty && next" type="button" class="stone-button main" @click="emit('move', `set ${nextText}`)">
+      {{ next.sign === '+' ? 'Set' : 'Set as a measure' }} <MathLine :line="nextText" named />
+    </button>
+    <button v-if="state.posed?.sign === '+'" type="button" class="stone-button main" @click="emit('move', 'push')">
+      Push together
+    </button>
+    <button
+      v-if="state.posed?.sign === '-'"
+      type="button"
+      class="stone-button main"
+      @click="emit('move', `take ${calledAll(state.posed.pieces).replace(/ and /g, ' ')}`)"
+    >
+      Take {{ calledAll(state.posed.pieces) }}
+    </button>
+    <button
+      v-if="beside && !empty"
+      type="button"
+      class="stone-button main"
+      @click="emit('move', `row ${beside.row} ${beside.text}`)"
+    >
+      Lay <MathLine :line="beside.text" named /> in {{ word }} {{ beside.row }}
+    </button>
+    <button v-if="wrong" type="button" class="stone-button main" @click="emit('move', `row 2 ${wrong}`)">
+      Why not <MathLine :line="wrong" named />? Lay it beside
+    </button>
+    <fieldset class="some">
+      <legend class="sr-only">So many of a kind</legend>
+      <input v-model.number="many" type="number" min="1" max="100" class="learner number-box" aria-label="So many" />
+      <select
+        :value="kind"
+        aria-label="Of this kind"
+        @change="(e) => emit('kind', Number((e.target as HTMLSelectElement).value))"
+      >
+        <option v-for="of in targets" :key="of" :value="of">{{ nameOf(of, count) }}</option>
+      </select>
+      <button type="button" class="stone-button" @click="emit('move', `lay ${some}`)">Lay</button>
+      <button v-if="next && !empty" type="button" class="stone-button" @click="emit('move', `set ${some}`)">
+        Set beside
+      </button>
+      <button
+        type="button"
+        class="stone-button"
+        :disabled="state.lies.length === 0"
+        @click="emit('move', `take ${some}`)"
+      >
+        Take away
+      </button>
+    </fieldset>
+    <fieldset v-if="cut" class="some">
+      <legend class="sr-only">Cut anew</legend>
+      <select
+        :value="cut.id"
+        aria-label="What is cut anew"
+        @change="(e) => (from = (e.target as HTMLSelectElement).value)"
+      >
+        <option v-for="c in cuttable" :key="c.id" :value="c.id">{{ c.label }}</option>
+      </select>
+      <select v-model.number="into" aria-label="Into which parts">
+        <option :value="0">into …</option>
+        <option v-for="of in targets" :key="of" :value="of">into {{ nameOf(of, 2) }}</option>
+      </select>
+      <button type="button" class="stone-button" :disabled="into === 0" @click="recut(cut.pieces, cut.row, into)">
+        Recut
+      </button>
+    </fieldset>
+    <div v-if="cut && names.length > 0" class="names" role="group" :aria-label="`As long as ${cut.label}`">
+      <MathLine :line="`${numberText(worthOf([cut.pieces]), PARTS, [cut.pieces])} =`" named />
+      <button
+        v-for="n in names"
+        :key="n.of"
+        type="button"
+        class="stone-button"
+        :aria-label="`Cut it into ${n.count} ${nameOf(n.of, n.count)}`"
+        @click="recut(cut.pieces, cut.row, n.of)"
+      >
+        <MathLine :line="n.of === 1 ? String(n.count) : `${n.count}/${n.of}`" named />
+      </button>
+    </div>
+    <CompareActs v-if="compares" :amounts="amounts" @move="(text) => emit('move', text)" />
+    <label v-if="empty && !state.posed" class="whole"
+      >The whole
+      <select :value="state.whole" @change="(e) => emit('move', `whole ${(e.target as HTMLSelectElement).value}`)">
+        <option v-for="w in WHOLES" :key="w" :value="w">{{ w }}</option>
+      </select></label
+    >
+  </div>
+</template>
+
+<style scoped>
+.acts {
+  grid-column: 1 / -1;
+  grid-area: auto / 1 / auto / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  justify-content: center;
+  align-items: center;
+  padding: 6px 8px;
+  border-top: 1.5px solid var(--felt-line);
+}
+.some,
+.names,
+.whole {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  align-items: center;
+  border: 0;
+  margin: 0;
+  padding: 0;
+}
+.some .number-box {
+  width: 3.6rem;
+}
+select {
+  min-height: 44px;
+  max-width: 13rem;
+  color: var(--ink);
+}
+@media (max-width: 700px), (max-height: 560px) {
+  .acts {
+    grid-area: acts;
+    justify-content: flex-start;
+  }
+}
+</style>

@@ -1,0 +1,193 @@
+import { holds, piecesAct, printComparison, type Act, type AmountAct } from '../../act/act'
+import { exact, multiply, ZERO, type Exact } from '../../number/exact'
+import type { Relation } from '../../number/fractions'
+import { parseNumeral, valueOf } from '../../number/numeral'
+import { numberText, partOf } from '../../number/text'
+import { addPieces, opposite, piecesOfNumeral, worthOf, type Pieces } from '../../number/units'
+import { attempt } from '../../refusal'
+import { asHeld } from './held'
+import type { EquationsState } from './state'
+
+/** How running equations are written where numbers are made of equal parts, and where amounts are held against one another. */
+
+const text = (s: EquationsState, pieces: readonly Pieces[]): string => numberText(worthOf(pieces), s.units, pieces)
+
+/** What stands there as a number. */
+const here = (s: EquationsState): string => numberText(s.value, s.units, s.held)
+
+/** A row as a line has it: a number, or where its parts are of several kinds, these. */
+function rowText(s: EquationsState, pieces: readonly Pieces[]): string {
+  const kinds = pieces.filter((p) => partOf(p.unit))
+  return kinds.length < 2 ? text(s, pieces) : pieces.map((p) => text(s, [p])).join(' + ')
+}
+
+const piecesOf = (s: EquationsState, act: AmountAct): readonly Pieces[] => act.pieces ?? asHeld(act.amount, s.units)
+
+/** Work on what stands there: what comes or goes, and where it leads. */
+function workLine(s: EquationsState, operation: '+' | '-', pieces: readonly Pieces[], amount: Exact): string {
+  const after = addPieces(s.held, pieces, operation === '-' ? -1 : 1)
+  const by = numberText(amount, s.units, pieces)
+  return `${here(s)} ${operation} ${by} = ${numberText(worthOf(after), s.units, after)}`
+}
+
+/** The line of an act where numbers are fractions or something lies beside; undefined where it is written as everywhere. */
+export function fractionLine(s: EquationsState, act: Act): string | undefined {
+  if (act.kind === 'beside') {
+    const rows = [s.held, ...s.rows.slice(1)]
+    rows[act.row] = addPieces(rows[act.row] ?? [], act.pieces ?? asHeld(act.amount, s.units))
+    return rows.map((row) => text(s, row ?? [])).join(' ? ')
+  }
+  if (act.kind === 'compare') return `${holds(act) ? '' : 'read '}${printComparison(act)}`
+  if (act.kind === 'exchange' && act.aside !== undefined) {
+    const row = s.rows[act.aside] ?? []
+    return `${rowText(s, row)} = ${rowText(s, addPieces(addPieces(row, act.from, -1), act.to))}`
+  }
+  if (act.kind === 'read' && s.named) {
+    const as = act.as ?? numberText(act.value, s.units, act.value === s.value ? s.held : undefined)
+    return act.value === s.answer && act.value === s.value && as !== s.first ? `${s.first} = ${as}` : `read ${as}`
+  }
+  if (!s.units.fractions) return undefined
+  switch (act.kind) {
+    case 'lay': {
+      if (act.inHead) return undefined
+      const pieces = piecesOf(s, act)
+      const [number, parts] = [numberText(act.amount, s.units, pieces), rowText(s, pieces)]
+      return parts === number ? number : `${number} = ${parts}`
+    }
+    case 'pose': {
+      const { last } = s.lines
+      const number = numberText(act.amount, s.units, act.pieces)
+      return `${last?.act.kind === 'pose' ? last.text : here(s)} ${act.operation} ${number}`
+    }
+    case 'join':
+    case 'take':
+      return workLine(s, act.kind === 'take' ? '-' : '+', piecesOf(s, act), act.amount)
+    case 'group': {
+      const times = act.pieces
+        ? addPieces([], act.pieces, Number(act.count))
+        : asHeld(multiply(act.count, act.size), s.units)
+      if (s.value !== ZERO) return workLine(s, '+', times, worthOf(times))
+      const once = numberText(act.size, s.units, act.pieces)
+      return act.count === '1' ? once : `${act.count} * ${once} = ${text(s, times)}`
+    }
+    case 'exchange':
+      return `${rowText(s, s.held)} = ${rowText(s, addPieces(addPieces(s.held, act.from, -1), act.to))}`
+    case 'read': {
+      if (act.remainder !== undefined) return undefined
+      const number = act.as ?? numberText(act.value, s.units, act.value === s.value ? s.held : undefined)
+      if (act.value !== s.value || s.value !== s.answer) return `read ${number}`
+      return s.problem === number ? number : `${s.problem} = ${number}`
+    }
+    default:
+      return undefined
+  }
+}
+
+const NUMBER = String.raw`-?(?:\d+ )?\d+\/\d+|-?\d+(?:\.\d+)?`
+const WORK = new RegExp(`^(${NUMBER}) ([+-]) (${NUMBER}) = (${NUMBER})$`)
+const POSE = new RegExp(`^.* ([+-]) (${NUMBER})$`)
+const TIMES = new RegExp(`^(\\d+) \\* (${NUMBER}) = (${NUMBER})$`)
+const LAY = new RegExp(`^(${NUMBER})(?: = (.+))?$`)
+const READ = new RegExp(`^(?:read|.+ =) (${NUMBER})$`)
+
+/** A written number as the pieces that make it. */
+function piecesIn(s: EquationsState, number: string): readonly Pieces[] | undefined {
+  const read = attempt(() => {
+    const numeral = parseNumeral(number)
+    return piecesOfNumeral(numeral, valueOf(numeral), s.units)
+  })
+  return 'ok' in read ? read.ok : undefined
+}
+
+/** The pieces of one side, several numbers of which are joined. */
+function sidePieces(s: EquationsState, side: string): readonly Pieces[] | undefined {
+  let all: readonly Pieces[] = []
+  for (const number of side.split(' + ')) {
+    const pieces = piecesIn(s, number)
+    if (!pieces) return undefined
+    all = addPieces(all, pieces)
+  }
+  return all
+}
+
+/** Every act that such a line could be; each is tried against what would be written for it. */
+export function* fractionActs(s: EquationsState, line: string): Generator<Act> {
+  const begun = s.lines.last !== undefined
+  const value = (number: string): Exact => valueOf(parseNumeral(number))
+  if (line.includes(' ? ')) {
+    const row = line.split(' ? ').length - 1
+    const pieces = piecesIn(s, line.split(' ? ').at(-1)!)
+    const there = s.rows[row] ?? []
+    const came = pieces && addPieces(pieces, there, -1)
+    if (came) yield { kind: 'beside', amount: worthOf(came), pieces: came, row }
+  }
+  const compared = /^(?:read )?(.+ [<>].*|.+ [<>=] .+ [<>].*)$/.exec(line)?.[1]
+  if (compared) yield comparison(compared)
+  if (s.named || s.units.fractions) {
+    const read = READ.exec(line)?.[1]
+    if (read) yield { kind: 'read', value: value(read), as: read }
+  }
+  if (/^[^=]+ = [^=]+$/.test(line) && s.rows.slice(1).length > 0) yield comparison(line)
+  if (!s.units.fractions) return
+  const [, , sign_, amount] = WORK.exec(line) ?? []
+  if (sign_ && amount) {
+    const pieces = piecesIn(s, amount)
+    if (pieces) yield piecesAct(sign_ === '+' ? 'join' : 'take', pieces)
+    yield { kind: sign_ === '+' ? 'join' : 'take', amount: value(amount) }
+    if (pieces) yield { kind: 'group', count: exact(1), size: value(amount), pieces }
+  }
+  const [, count, size] = TIMES.exec(line) ?? []
+  if (count && size) yield { kind: 'group', count: exact(count), size: value(size), pieces: piecesIn(s, size) ?? [] }
+  const lay = LAY.exec(line)
+  if (lay && !begun) {
+    const pieces = sidePieces(s, lay[2] ?? lay[1]!)
+    if (pieces) yield piecesAct('lay', pieces)
+    yield { kind: 'lay', amount: value(lay[1]!) }
+    if (pieces) yield { kind: 'group', count: exact(1), size: value(lay[1]!), pieces }
+  }
+  const [, operation, asked] = POSE.exec(line) ?? []
+  if (operation && asked && !line.includes('=')) {
+    const pieces = piecesIn(s, asked)
+    yield { kind: 'pose', operation: operation as '+' | '-', amount: value(asked), ...(pieces ? { pieces } : {}) }
+  }
+  const sides = line.split(' = ')
+  if (sides.length === 2)
+    for (const [row, held] of [s.held, ...s.rows].entries()) {
+      const pieces = sidePieces(s, sides[1]!)
+      const change = pieces && addPieces(pieces, held, -1)
+      if (!change || worthOf(change) !== ZERO) continue
+      const [from, to] = [opposite(change.filter((p) => p.count < 0)), change.filter((p) => p.count > 0)]
+      yield { kind: 'exchange', from, to, ...(row === 0 ? {} : { aside: row - 1 }) }
+    }
+}
+
+function comparison(line: string): Act {
+  const numbers = line.split(/ [<>=] /)
+  const relations = [...line.matchAll(/ ([<>=]) /g)].map((m) => m[1] as Relation)
+  return { kind: 'compare', numbers, relations }
+}
+
+/** What lies beside after an act: the number that is posed first, then the rows that are compared. */
+export function rowsAfter(s: EquationsState, act: Act): EquationsState['rows'] {
+  switch (act.kind) {
+    case 'pose':
+      return [act.pieces ?? asHeld(act.amount, s.units), ...s.rows.slice(1)]
+    case 'join':
+    case 'take': {
+      const [posed = [], ...others] = s.rows
+      const rest = addPieces(posed, piecesOf(s, act), -1)
+      return [rest.every((p) => p.count > 0) ? rest : [], ...others]
+    }
+    case 'exchange':
+      if (act.aside === undefined) return s.rows
+      return s.rows.map((row, i) => (i === act.aside ? addPieces(addPieces(row, act.from, -1), act.to) : row))
+    case 'beside': {
+      const rows = [...s.rows]
+      while (rows.length <= act.row) rows.push([])
+      rows[act.row] = addPieces(rows[act.row]!, act.pieces ?? asHeld(act.amount, s.units))
+      return rows
+    }
+    default:
+      return s.rows
+  }
+}
