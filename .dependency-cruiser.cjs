@@ -60,8 +60,8 @@ module.exports = {
     rule(
       'representations-apart',
       { path: '^core/representation/([^/]+)/' },
-      // What pieces in columns share, and what things counted one each share, has a folder of its own.
-      { path: '^core/representation/([^/]+)/', pathNot: '^core/representation/($1|placed|counting)/' },
+      // What pieces in columns share, and what things counted one each share, and what wholes and parts share, has a folder of its own.
+      { path: '^core/representation/([^/]+)/', pathNot: '^core/representation/($1|placed|counting|parts)/' },
     ),
     rule('representations-know-no-way', { path: '^core/representation/' }, { path: '^core/(way|speech)/' }),
     rule('ways-know-no-screen', { path: '^core/way/' }, { path: '^core/(representation|speech)/' }),

@@ -1,5 +1,5 @@
 import { exact, isWhole, multiply, sign, sizeOf, subtract, type Exact } from './exact'
-import { denominatorOf, lcm, lowestText, mixedText } from './fractions'
+import { denominatorOf, lcm, lowestText, mixedText, wholeAndRest } from './fractions'
 import { printExact } from './numeral'
 import { unitOf } from './places'
 import { worthOf, type Pieces, type Units } from './units'
@@ -29,6 +29,15 @@ export function fractionText(value: Exact, pieces: readonly Pieces[] = []): stri
   const whole = pieces.find((p) => p.unit === '1')?.count ?? 0
   const rest = subtract(sizeOf(value), exact(Math.abs(whole)))
   return mixedText(BigInt(Math.abs(whole)), BigInt(multiply(rest, exact(bottom))), bottom, below)
+}
+
+/** Several numbers in their least common denominator: 5/8, 3/8 and 2/8, and no quarter among them. */
+export function inCommon(values: readonly Exact[]): readonly string[] {
+  const bottom = lcm(values.map(denominatorOf))
+  return values.map((value) => {
+    const { whole, rest } = wholeAndRest(sizeOf(value))
+    return mixedText(BigInt(whole), BigInt(multiply(rest, exact(bottom))), bottom, sign(value) < 0)
+  })
 }
 
 /** Numbers with a whole before the fraction, wherever they stand in a line. */

@@ -2,7 +2,7 @@ import { WORD_SETS, type SignedChoices, type Words, type WordSetId } from '../ch
 import { AMERICAN, BRITISH, decimalInWords, partsName, type NumberWords } from '../number/words'
 import { exact, type Exact } from '../number/exact'
 import { lowestText } from '../number/fractions'
-import { parseNumeral, valueOf, type Numeral } from '../number/numeral'
+import { valueOf, type Numeral } from '../number/numeral'
 import { placeName, type Place } from '../number/places'
 import { numberText } from '../number/text'
 import type { Pieces, Units } from '../number/units'
@@ -96,7 +96,12 @@ export const say = (value: Exact | number, pack: WordPack): string =>
     : decimalInWords(String(value) as Exact, pack.numbers)
 
 /** A number as it is written, in words. */
-export const sayWritten = (text: string, pack: WordPack): string => sayNumeral(parseNumeral(text), pack)
+export function sayWritten(text: string, pack: WordPack): string {
+  const [, minus, whole = '', numerator, denominator] = /^(-?)(?:(\d+) )?(\d+)\/(\d+)$/.exec(text) ?? []
+  return numerator === undefined || denominator === undefined
+    ? decimalInWords(exact(text), pack.numbers)
+    : sayNumeral({ form: 'fraction', negative: minus !== '', whole, numerator, denominator }, pack)
+}
 
 /** A number as it was made of pieces, in words: four eighths are no half. */
 export const sayMade = (

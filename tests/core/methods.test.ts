@@ -1,4 +1,4 @@
-import type { Act } from '../../core/act/act'
+import { printComparison, type Act } from '../../core/act/act'
 import { standingFor, actsAhead, plan } from '../../core/plan/plan'
 import { besideOf, setUp } from '../../core/plan/setup'
 import { printProblem } from '../../core/problem/problem'
@@ -30,6 +30,10 @@ function short(act: Act): string {
       return `${act.kind} ${act.whole}=${act.parts.join('+')}`
     case 'rewrite':
       return act.rule
+    case 'beside':
+      return `beside ${act.amount}`
+    case 'compare':
+      return `compare ${printComparison(act)}`
     case 'read':
       return `read ${act.value}${act.remainder === undefined ? '' : ` r ${act.remainder}`}`
     default:
@@ -86,6 +90,25 @@ const METHODS: readonly (readonly [string, RepresentationId, WayId, string])[] =
   ['29 + 46', 'friendly', 'make-friendly', 'lay 2×10+9×1, ask +46, split 46=1+45, join 1, join 45, read 75'],
   ['304 - 178', 'friendly', 'over-and-back', 'lay 3×100+4×1, ask -178, take 180, join 2, read 126'],
   ['52 - 37', 'openline', 'hop-up', 'from 37 by 1 to 52, join 3, join 10, join 2, read 15'],
+  ['3/10 + 4/10', 'strips', 'same-parts', 'lay 3×1/10, ask +2/5, join 4×1/10, read 7/10'],
+  ['1/2 + 1/3', 'strips', 'common-parts', 'lay 1×1/2, ask +1/3, 1×1/2→3×1/6, 1×1/3→2×1/6, join 2×1/6, read 5/6'],
+  [
+    '2 2/5 + 1 3/4',
+    'strips',
+    'wholes-apart',
+    'lay 2×1+2×1/5, ask +7/4, 2×1/5→8×1/20, 3×1/4→15×1/20, join 1×1, join 15×1/20, 20×1/20→1×1, read 83/20',
+  ],
+  ['3 1/5 - 1 2/5', 'strips', 'wholes-apart', 'lay 3×1+1×1/5, ask -7/5, take 1×1, 1×1→5×1/5, take 2×1/5, read 9/5'],
+  ['2/3 ? 3/5', 'strips', 'edge-to-edge', 'lay 2×1/3, beside 3/5, compare 2/3 > 3/5'],
+  ['6/8 in simplest form', 'vessel', 'other-names', 'lay 6×1/8, 6×1/8→3×1/4, read 3/4'],
+  ['3 * 2/5', 'strips', 'repeated-parts', '1 of 2/5, 1 of 2/5, 1 of 2/5, read 6/5'],
+  [
+    '8.4 - 3.27',
+    'chips',
+    'by-places',
+    'lay 8×1+4×1/10, ask -327/100, take 3×1, take 2×1/10, 1×1/10→10×1/100, take 7×1/100, read 513/100',
+  ],
+  ['1/2 + 1/3', 'fraction-rule', 'number-rule', 'lay 1×1/2, ask +1/3, 1×1/2→3×1/6, 1×1/3→2×1/6, join 2×1/6, read 5/6'],
   ['4 + 3', 'counters', 'count-all', 'lay 4×1, ask +3, join 3×1, read 7'],
   ['8 + 3', 'fingers', 'count-on', 'keep 8, ask +3, say 9, say 10, say 11, read 11'],
   ['3 + 8', 'fingers', 'count-on-from-greater', 'keep 8, ask +3, say 9, say 10, say 11, read 11'],

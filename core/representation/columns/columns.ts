@@ -229,6 +229,8 @@ const sheet = {
   kind: 'written',
   units: decimal(MAX_DIGITS + 1, MAX_DECIMALS),
   sorts: ['places'],
+  // Digits are written from the lowest place up.
+  allows: (way: string) => way !== 'by-places',
   opening: 'write {number} down',
   apply,
   shows: shown,

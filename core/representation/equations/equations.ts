@@ -69,6 +69,8 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
   kind: 'written',
   units: decimal(MAX_DIGITS, MAX_DIGITS),
   sorts: ['places'],
+  // Digits are written from the lowest place up.
+  allows: (way) => way !== 'by-places',
   example: 'write 52 - 7 = 45',
   fits: (problem: Problem) =>
     writesFractions(problem) || asksMore(problem)

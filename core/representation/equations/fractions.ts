@@ -2,7 +2,7 @@ import { holds, piecesAct, printComparison, type Act, type AmountAct } from '../
 import { exact, multiply, ZERO, type Exact } from '../../number/exact'
 import type { Relation } from '../../number/fractions'
 import { parseNumeral, valueOf } from '../../number/numeral'
-import { numberText, partOf } from '../../number/text'
+import { inCommon, numberText, partOf } from '../../number/text'
 import { addPieces, opposite, piecesOfNumeral, worthOf, type Pieces } from '../../number/units'
 import { attempt } from '../../refusal'
 import { asHeld } from './held'
@@ -59,6 +59,12 @@ export function fractionLine(s: EquationsState, act: Act): string | undefined {
       const number = numberText(act.amount, s.units, act.pieces)
       return `${last?.act.kind === 'pose' ? last.text : here(s)} ${act.operation} ${number}`
     }
+    case 'split':
+    case 'gather': {
+      if (!s.parts || act.parts.length < 2) return ''
+      const [whole, ...parts] = inCommon([act.whole, ...act.parts])
+      return act.kind === 'split' ? `${whole} = ${parts.join(' + ')}` : `${parts.join(' + ')} = ${whole}`
+    }
     case 'join':
     case 'take':
       return workLine(s, act.kind === 'take' ? '-' : '+', piecesOf(s, act), act.amount)
@@ -112,7 +118,7 @@ function sidePieces(s: EquationsState, side: string): readonly Pieces[] | undefi
 
 /** Every act that such a line could be; each is tried against what would be written for it. */
 export function* fractionActs(s: EquationsState, line: string): Generator<Act> {
-  const begun = s.lines.last !== undefined
+  const begun = s.lines.last !== null
   const value = (number: string): Exact => valueOf(parseNumeral(number))
   if (line.includes(' ? ')) {
     const row = line.split(' ? ').length - 1
@@ -151,6 +157,7 @@ export function* fractionActs(s: EquationsState, line: string): Generator<Act> {
     yield { kind: 'pose', operation: operation as '+' | '-', amount: value(asked), ...(pieces ? { pieces } : {}) }
   }
   const sides = line.split(' = ')
+  if (sides.length === 2 && s.parts) yield* partings(sides)
   if (sides.length === 2)
     for (const [row, held] of [s.held, ...s.rows].entries()) {
       const pieces = sidePieces(s, sides[1]!)
@@ -159,6 +166,15 @@ export function* fractionActs(s: EquationsState, line: string): Generator<Act> {
       const [from, to] = [opposite(change.filter((p) => p.count < 0)), change.filter((p) => p.count > 0)]
       yield { kind: 'exchange', from, to, ...(row === 0 ? {} : { aside: row - 1 }) }
     }
+}
+
+/** A number parted into others, or put together from them. */
+function* partings(sides: readonly string[]): Generator<Act> {
+  const read = attempt(() => sides.map((side) => side.split(' + ').map((n) => valueOf(parseNumeral(n)))))
+  if ('refused' in read) return
+  const [left = [], right = []] = read.ok
+  if (left.length === 1 && right.length > 1) yield { kind: 'split', whole: left[0]!, parts: right }
+  if (right.length === 1 && left.length > 1) yield { kind: 'gather', whole: right[0]!, parts: left }
 }
 
 function comparison(line: string): Act {

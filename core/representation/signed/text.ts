@@ -16,7 +16,7 @@ const SAID: Readonly<Record<string, readonly [string, string]>> = {
 }
 function asMoves(words: readonly Word[]): readonly Word[] {
   const [verb, second] = words
-  const [more, meant] = (verb && SAID[verb.text]) ?? []
+  const [more, meant] = (verb && Object.hasOwn(SAID, verb.text) && SAID[verb.text]) || []
   const rest = words
     .slice(second && second.text === more ? 2 : 1)
     .filter((w) => w.text !== 'zero' && w.text !== 'counters')

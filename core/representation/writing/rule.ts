@@ -3,7 +3,7 @@ import { wholly } from '../../act/unfold'
 import { sign, type Exact } from '../../number/exact'
 import { parseNumeral, valueOf } from '../../number/numeral'
 import { numberText, partOf } from '../../number/text'
-import { addPieces, has, piecesOfNumeral, worthOf, type Pieces } from '../../number/units'
+import { addPieces, has, piecesFor, piecesOfNumeral, worthOf, type Pieces } from '../../number/units'
 import { fitParts, MOST_WRITTEN, partsOfProblem } from '../../problem/fitParts'
 import { isChain, writesFractions } from '../../problem/problem'
 import { attempt } from '../../refusal'
@@ -61,7 +61,7 @@ function lineFor(s: WritingState, act: Act, middle: boolean): string {
       return renamed(s, act.from, act.to, middle)
     case 'join':
     case 'take': {
-      const pieces = act.pieces ?? [{ count: 1, unit: act.amount }]
+      const pieces = act.pieces ?? piecesFor(act.amount, units) ?? [{ count: 1, unit: act.amount }]
       return worked(s, act.kind === 'take' ? '-' : '+', pieces, act.amount, middle)
     }
     case 'count':
