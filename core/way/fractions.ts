@@ -317,7 +317,7 @@ export const wholesApart: Way = {
 
 export const byPlaces: Way = {
   id: 'by-places',
-  title: 'wholes, tenths, hundredths',
+  title: 'wholes first, then tenths',
   school: 'The greatest place first: wholes with wholes, tenths with tenths, hundredths with hundredths.',
   at: 'Strips and chips, for decimals: points under points, and empty places filled.',
   sort: 'places',

@@ -163,7 +163,7 @@ const REFUSED: readonly (readonly [
     [],
     [
       ['', 'There is no move yet.', 'Type one, like: arrow +4.'],
-      ['jump', 'The line has no move “jump”.', 'It knows stand, arrow, way, slide and read.'],
+      ['jump', 'The line has no move “jump”.', 'It knows stand, arrow, way, slide, mark, compare and read.'],
       ['arrow 0', 'An arrow of nought goes nowhere.', ''],
       ['arrow +3 from 2', 'Nothing stands on the line yet.', 'Stand at 2, or begin at nought.'],
       ['stand', '“stand” needs a number.', ''],

@@ -9,6 +9,7 @@ import {
   lengthIn,
   MOST_BESIDE,
   MOST_PIECES,
+  nextOf,
   PARTS,
   type PartsMove,
   type PartsState,
@@ -60,10 +61,10 @@ function set(s: PartsState, pieces: readonly Pieces[]): PartsState {
 }
 
 /** A number is begun without having been set beside. */
-const begun = (s: PartsState, operation: '+' | '-'): PartsState =>
-  !s.posed && s.lies.length > 0 && s.asked[s.turn]?.sign === operation
-    ? { ...s, turn: s.turn + 1, posed: s.asked[s.turn]! }
-    : s
+function begun(s: PartsState, operation: '+' | '-'): PartsState {
+  const posed = nextOf(s, operation)
+  return posed ? { ...s, turn: s.turn + 1, posed } : s
+}
 
 function withRow(s: PartsState, row: Row, pieces: readonly Pieces[]): PartsState {
   if (row === 'main') return { ...s, lies: pieces }
@@ -117,14 +118,16 @@ function changedBy(s: PartsState, move: PartsMove): PartsState {
       return { ...now, whole: move.length }
     case 'lay': {
       const from = begun(now, '+')
-      const posed = from.posed?.sign === '+' ? lessened(from, move.pieces) : from.posed
+      // What only makes up for pieces that went back is none of the number beside.
+      const more = compare(worthOf(from.lies), from.reached[from.turn - 1] ?? ZERO) >= 0
+      const posed = from.posed?.sign === '+' && more ? lessened(from, move.pieces) : from.posed
       return { ...from, posed, lies: changed(from.lies, [], move.pieces, WHERE('main')) }
     }
     case 'return':
       return { ...now, lies: changed(now.lies, move.pieces, [], WHERE('main')) }
     case 'take': {
-      const lies = changed(now.lies, move.pieces, [], WHERE('main'))
       const from = begun(now, '-')
+      const lies = changed(now.lies, move.pieces, [], WHERE('main'))
       const posed = from.posed?.sign === '-' ? lessened(from, move.pieces) : from.posed
       return { ...from, posed, lies, taken: addPieces(from.taken, move.pieces) }
     }

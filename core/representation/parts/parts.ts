@@ -9,7 +9,18 @@ import type { Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import type { Recognised, Representation } from '../representation'
 import { apply } from './apply'
-import { asParts, begin, MOST_PARTS, PARTS, shows, standsIn, type PartsMove, type PartsState, type Row } from './state'
+import {
+  asParts,
+  begin,
+  MOST_PARTS,
+  nextOf,
+  PARTS,
+  shows,
+  standsIn,
+  type PartsMove,
+  type PartsState,
+  type Row,
+} from './state'
 import { parseMove, printMove } from './text'
 
 const rowOf = (aside: number | undefined): Row => (aside === undefined ? 'main' : aside === 0 ? 'posed' : aside)
@@ -150,8 +161,8 @@ function laid(before: PartsState, pieces: readonly Pieces[]): Recognised {
 
 /** The next number, where it has not been set beside and is begun all the same. */
 function posing(before: PartsState, operation: '+' | '-'): readonly Act[] {
-  const next = before.asked[before.turn]
-  if (before.posed || before.lies.length === 0 || next?.sign !== operation) return []
+  const next = nextOf(before, operation)
+  if (!next) return []
   return [{ kind: 'pose', operation, amount: worthOf(next.pieces), pieces: next.pieces }]
 }
 

@@ -11,7 +11,7 @@ import {
   type Pieces,
   type Units,
 } from '../../number/units'
-import { writesFractions, type Problem, type Sign } from '../../problem/problem'
+import { totals, writesFractions, type Problem, type Sign } from '../../problem/problem'
 
 /** Into how many parts one whole can be cut so that they can still be told apart. */
 export const MOST_PARTS = 100
@@ -44,6 +44,8 @@ export interface PartsState {
   /** The numbers of the chain after the first, and how many of them have been asked. */
   readonly asked: readonly Posed[]
   readonly turn: number
+  /** What the chain comes to after each of its numbers. */
+  readonly reached: readonly Exact[]
   /** Of a part that is repeated: what it is made of, once. */
   readonly each: readonly Pieces[] | null
   readonly lies: readonly Pieces[]
@@ -102,6 +104,7 @@ export function begin(problem: Problem): PartsState {
       ? []
       : problem.terms.map((t) => ({ sign: t.operation === '-' ? '-' : '+', pieces: partsOf(t.number, units) })),
     turn: 0,
+    reached: product ? [] : totals(problem),
     each: product ? partsOf(term.number, units) : null,
     lies: [],
     levels: [],
@@ -111,6 +114,12 @@ export function begin(problem: Problem): PartsState {
     compared: null,
     read: null,
   }
+}
+
+/** The next number, where all before it is done and it goes this way: it may be begun without having been set beside. */
+export function nextOf(s: PartsState, operation: Sign): Posed | undefined {
+  const next = s.asked[s.turn]
+  return !s.posed && next?.sign === operation && shows(s) === s.reached[s.turn] ? next : undefined
 }
 
 /** What lies in a row. */
