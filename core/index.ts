@@ -50,7 +50,7 @@ export { parseNumeral, printExact, printNumeral, valueOf } from './number/numera
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'
 export { numberText } from './number/text'
 export { listed, type Trail } from './number/trail'
-export { pieceName, type Pieces, type Units, worthOf } from './number/units'
+export { pieceName, type Pieces, type Units, USUAL_PARTS, worthOf } from './number/units'
 export { capital, formOf } from './number/words'
 export { onPage } from './plan/lines'
 export { plan, type Plan, type PlanStep, standingFor } from './plan/plan'

@@ -65,6 +65,9 @@ export const parts = (...denominators: readonly number[]): Units => ({
   fractions: true,
 })
 
+/** The parts that a whole is usually cut into, and that lie in a store. */
+export const USUAL_PARTS: readonly number[] = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 16, 20, 100]
+
 /** Wholes, tenths and hundredths, as decimals are cut from a strip. */
 export const HUNDREDTHS: Units = { worths: decimal(1, 2).worths, names: { '1': WHOLE } }
 

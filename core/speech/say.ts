@@ -1,14 +1,12 @@
 import {
   after,
   change,
-  holds,
   isMaking,
   plainPieces,
   type Act,
   type AmountAct,
   printComparison,
   type BeginAct,
-  type CompareAct,
   type ExchangeAct,
   type RewriteAct,
   type RewriteRule,
@@ -18,24 +16,13 @@ import { add, exact, negate, sign, sizeOf, subtract, ZERO, type Exact } from '..
 import { digitsOf } from '../number/places'
 import { numberText } from '../number/text'
 import { pieceName, SIGNED, type Pieces, type Units } from '../number/units'
-import { lowestText, type Relation } from '../number/fractions'
-import { parseNumeral, printExact, valueOf } from '../number/numeral'
-import { answer, isAnswer, type Naming, type Problem } from '../problem/problem'
+import { printExact } from '../number/numeral'
+import { answer, isAnswer, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
 import { moveInWords, saySlip } from './beads'
-import { formOf, partsName } from '../number/words'
-import {
-  capital,
-  spokenList,
-  named,
-  operationWord,
-  pretty,
-  say,
-  sayMade,
-  sayNumeral,
-  sayWritten,
-  type WordPack,
-} from './words'
+import { comparisonInWords, namedInWords, namingInWords } from './parts'
+import { formOf } from '../number/words'
+import { capital, spokenList, named, operationWord, pretty, say, sayMade, sayNumeral, type WordPack } from './words'
 
 /** What words are chosen by: the question, the class's words, and what the main material brings of its own. */
 export interface Telling {
@@ -74,22 +61,6 @@ const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack, units?: Unit
   pieces.map((p) => `${p.count} ${pieceName(p.unit, p.count, units, pack.ones)}`).join(' ')
 
 const PAIR = ['pair', 'pairs'] as const
-
-/** How a number is to be written, in words. */
-function namedInWords(named: Naming, pack: WordPack): string {
-  switch (named.kind) {
-    case 'parts':
-      return `in ${partsName(BigInt(named.of), pack.numbers, true)}`
-    case 'simplest':
-      return 'in simplest form'
-    case 'decimal':
-      return 'as a decimal'
-    case 'fraction':
-      return 'as a fraction'
-    case 'others':
-      return 'by other names'
-  }
-}
 
 /** The whole question in words: “fifty-two take away thirty-seven”. */
 export const askInWords = (problem: Problem, pack: WordPack): string =>
@@ -234,38 +205,6 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
             '.'
         : misread(act.value, before, pack)
   }
-}
-
-/** A comparison, held or not; of two amounts also how much is left or lacking. */
-function comparisonInWords(act: CompareAct, pack: WordPack): string {
-  const said = act.numbers.map((n) => sayWritten(n, pack))
-  const pairs = act.relations.map((relation, i) => `${said[i]} ${RELATION_WORDS[relation]} ${said[i + 1]}`)
-  const words = spokenList(pairs)
-  if (!holds(act)) return `Look again: it is not so that ${words}.`
-  const [a, b, more] = act.numbers.map((n) => valueOf(parseNumeral(n)))
-  const off = more === undefined ? subtract(a!, b!) : ZERO
-  const rest = off === ZERO ? '' : `: ${say(sizeOf(off), pack)} ${sign(off) > 0 ? 'left' : 'lacking'}`
-  return `${capital(words)}${rest}.`
-}
-
-const RELATION_WORDS: Readonly<Record<Relation, string>> = {
-  '<': 'is less than',
-  '=': 'is as much as',
-  '>': 'is more than',
-}
-
-/** A number written another way: as was asked, as much but not so, or another number. */
-function namingInWords(act: Extract<Act, { kind: 'read' }>, before: Exact, { problem, pack }: Telling): string {
-  const written = sayWritten(act.as ?? lowestText(act.value), pack)
-  if (problem.named?.kind === 'others' && act.value === answer(problem))
-    return `All of these are names of ${sayNumeral(problem.first, pack)}.`
-  if (isAnswer(problem, act.value, null, act.as ?? null))
-    return `${capital(sayNumeral(problem.first, pack))} is as much as ${written}.`
-  if (act.value === answer(problem))
-    return `${capital(written)} is as much, but it is not written ${namedInWords(problem.named!, pack)}.`
-  return act.value === before
-    ? `Read: ${written}.`
-    : `${capital(written)} is not as much as ${sayNumeral(problem.first, pack)}.`
 }
 
 const exchangeVerb = (act: ExchangeAct, { exchange }: WordPack): string =>

@@ -19,9 +19,6 @@ export const MOST_PARTS = 100
 /** Wholes, and every equal part of them down to hundredths. */
 export const PARTS: Units = parts(...Array.from({ length: MOST_PARTS - 1 }, (_, i) => i + 2))
 
-/** The parts that lie in the store from the start; a problem adds its own. */
-export const STORE: readonly number[] = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 16, 20, 100]
-
 /** As many pieces as lie in one row, and as many rows beside. */
 export const MOST_PIECES = 400
 export const MOST_BESIDE = 4

@@ -8,9 +8,10 @@ import {
   type Pieces,
   type Setup,
   worthOf,
+  USUAL_PARTS,
 } from '../../../../core/index'
 import { calledAll } from '../../../../core/representation/parts/apply'
-import { lengthIn, namesOf, PARTS, STORE, type PartsState, WHOLES } from '../../../../core/representation/parts/state'
+import { lengthIn, namesOf, PARTS, type PartsState, WHOLES } from '../../../../core/representation/parts/state'
 import { rowsOf } from './rows'
 
 /** What can be done with the parts that lie there, by buttons: so many of a kind, cut anew, pushed together, compared. */
@@ -65,7 +66,7 @@ const cut = computed(
     cuttable.value[0],
 )
 const into = ref(0)
-const targets = computed(() => [...new Set([1, ...props.kinds, ...STORE])].sort((a, b) => a - b))
+const targets = computed(() => [...new Set([1, ...props.kinds, ...USUAL_PARTS])].sort((a, b) => a - b))
 const where = (row: string): string =>
   row === 'main' ? '' : row === 'posed' ? ' beside' : ` in row ${Number(row) + 1}`
 function recut(p: Pieces, row: string, of: number): void {
@@ -81,7 +82,7 @@ const names = computed(() => {
   const own = Number(c.pieces.unit.split('/')[1] ?? 1)
   return namesOf(
     worthOf([c.pieces]),
-    [...new Set([1, ...props.kinds, ...STORE])].sort((a, b) => a - b),
+    [...new Set([1, ...props.kinds, ...USUAL_PARTS])].sort((a, b) => a - b),
   )
     .filter((n) => n.of !== own)
     .slice(0, 8)

@@ -9,9 +9,10 @@ import {
   type Setup,
   type Standing,
   writtenIn,
+  USUAL_PARTS,
 } from '../../../../core/index'
 import { calledAll } from '../../../../core/representation/parts/apply'
-import { PARTS, STORE, type PartsState } from '../../../../core/representation/parts/state'
+import { PARTS, type PartsState } from '../../../../core/representation/parts/state'
 import { rowsOf } from './rows'
 
 /**
@@ -45,7 +46,7 @@ const own = computed(() => {
   return [...new Set([1, ...needed.map(Number), ...named])].filter((n) => n <= 100)
 })
 const kinds = computed(() =>
-  [...new Set([...own.value, ...(all.value || own.value.length < 3 ? STORE : [])])].sort((a, b) => a - b),
+  [...new Set([...own.value, ...(all.value || own.value.length < 3 ? USUAL_PARTS : [])])].sort((a, b) => a - b),
 )
 const nameOf = (of: number, n: number): string => pieceName(exact(of === 1 ? 1 : `1/${of}`), n, PARTS)
 /** The kind in hand: what the buttons move. */
