@@ -182,6 +182,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     (v) => ({
       state: v.state as LineState,
       setup: v.setup,
+      standing: v.standing,
       mode: v.mode,
       newest: v.newest,
       guess: v.guess,

@@ -24,8 +24,8 @@ export function namedInWords(named: Naming, pack: WordPack): string {
   }
 }
 
-/** A comparison, held or not; of two amounts also how much is left or lacking. */
-export function comparisonInWords(act: CompareAct, pack: WordPack): string {
+/** A comparison, held or not; of two amounts also how much is left or lacking, and on a line where the one lies of the other. */
+export function comparisonInWords(act: CompareAct, pack: WordPack, alongLine = false): string {
   const said = act.numbers.map((n) => sayWritten(n, pack))
   const pairs = act.relations.map((relation, i) => `${said[i]} ${RELATION_WORDS[relation]} ${said[i + 1]}`)
   const words = spokenList(pairs)
@@ -33,6 +33,9 @@ export function comparisonInWords(act: CompareAct, pack: WordPack): string {
   const [a, b, more] = act.numbers.map((n) => valueOf(parseNumeral(n)))
   const off = more === undefined ? subtract(a!, b!) : ZERO
   const rest = off === ZERO ? '' : `: ${say(sizeOf(off), pack)} ${sign(off) > 0 ? 'left' : 'lacking'}`
+  const [relation] = act.relations
+  if (alongLine && off !== ZERO)
+    return `${capital(said[0]!)} lies ${relation === '>' ? 'right' : 'left'} of ${said[1]}, so it is ${relation === '>' ? 'more' : 'less'}${rest}.`
   return `${capital(words)}${rest}.`
 }
 

@@ -154,7 +154,7 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
     case 'beside':
       return `Beside it: ${sayMade(act.amount, act.pieces, pack, units)}.`
     case 'compare':
-      return comparisonInWords(act, pack)
+      return comparisonInWords(act, pack, hands?.lands ?? false)
     case 'split':
       return `${capital(say(act.whole, pack))} is ${spokenList(act.parts.map((n) => say(n, pack)))}.`
     case 'gather':

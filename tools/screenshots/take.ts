@@ -83,17 +83,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'counters-cards',
-    path: '/bench',
-    act: async (d) => {
-      await ask(d, '7 + 5')
-      await choose(d, 'counters', 'count all')
-      await (await byRole(d, 'button', 'Together')).click()
-      await move(d, 'put 7', 'set 5', 'push 5', 'read 11')
-      await byRole(d, 'button', 'Place 12')
-    },
-  },
-  {
     name: 'by-hand',
     path: '/bench',
     act: async (d) => {
@@ -105,17 +94,6 @@ const SHOTS: readonly Shot[] = [
       await move(d, 'lay 52', 'break ten', 'take 7 ones', 'write 52', 'under - 37', 'answer 5 ones')
       await text(d, '[aria-label="In step"]', 'no mark over the tens yet')
       await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
-    name: 'ragged',
-    path: '/bench',
-    act: async (d) => {
-      await ask(d, '412')
-      await choose(d, 'column sheet')
-      await ask(d, '6842 + 593 + 20417')
-      await choose(d, 'column sheet', 'all numbers at once')
-      await press(d, ...Array.from({ length: 8 }, () => STEP))
     },
   },
   {
@@ -131,14 +109,39 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
+    name: 'strips',
+    path: '/bench',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '8.4 - 3')
+      await choose(d, 'strips')
+      await ask(d, '2 2/5 + 1 3/4')
+      await move(d, 'lay 2 2/5', 'set 1 3/4', 'recut 2 fifths as 8 twentieths')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'vessel',
+    path: '/bench',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '8.4 - 3')
+      await choose(d, 'strips')
+      await ask(d, '3/10 + 4/10')
+      await choose(d, 'vessel')
+      await move(d, 'lay 3/10', 'set 4/10', 'push')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
     name: 'number-line',
     path: '/bench',
     act: async (d) => {
       await (await byRole(d, 'button', 'Together')).click()
       await ask(d, '12 - 3')
       await choose(d, 'number line')
-      await ask(d, '-3 - 5 + 12')
-      await move(d, 'stand -3', 'arrow -5', 'arrow +12')
+      await ask(d, '3/8 + 2/8 ? 4/8')
+      await move(d, 'stand 3/8', 'arrow +2/8', 'mark 2 4/8', 'compare 5/8 > 4/8')
       await d.executeScript('document.activeElement.blur()')
     },
   },

@@ -33,4 +33,8 @@ math {
   font-size: 0.86em;
   line-height: 1.15;
 }
+/* What is no fraction is as large as the text around it. */
+math > mrow > :is(mn, mo, mtext) {
+  font-size: 1.16em;
+}
 </style>

@@ -10,6 +10,7 @@ import {
   lowestText,
   type Mode,
   numbersIn,
+  numberText,
   parseNumeral,
   parts,
   pretty,
@@ -18,6 +19,7 @@ import {
   sizeOf,
   subtract,
   type Setup,
+  type Standing,
   totals,
   valueOf,
   writtenIn,
@@ -32,6 +34,7 @@ import { marksOf, partsText, ruled } from './ruling'
 const props = defineProps<{
   state: LineState
   setup: Setup
+  standing: Standing
   mode: Mode
   newest: boolean
   guess: Exact | null
@@ -57,6 +60,12 @@ const written = (e: Exact): string => {
   if (!inParts.value) return printExact(e)
   return BigInt(partsOfOne.value) % denominator === 0n ? partsText(asNumber(e), partsOfOne.value) : lowestText(e)
 }
+/** Where one stands, in the parts that were asked. */
+const hereText = computed(() => {
+  const { value, held } = props.standing
+  const here = hereOn(props.state)
+  return inParts.value && value === here ? numberText(here, props.setup.units, held) : written(here)
+})
 /** The nearest number that the line tells exactly. */
 const snapped = (n: number): number =>
   inParts.value ? Math.round(n * partsOfOne.value) / partsOfOne.value : Number(n.toFixed(3))
@@ -241,8 +250,19 @@ const nextPoint = computed(() => {
   const value = other.terms.length === 0 ? printNumeral(other.first) : lowestText(answer(other))
   return { row: props.state.marked.length + 2, text: value }
 })
-const amounts = computed(() => [written(hereOn(props.state)), ...props.state.marked])
-const pointAt = (x: number): string => `M${x} ${base.value - 4}l9 -12l-9 -12l-9 12Z`
+const amounts = computed(() => [hereText.value, ...props.state.marked])
+const pointAt = (x: number): string => `M${x} ${base.value - 12}l9 12l-9 12l-9 -12Z`
+/** The points with their numbers beneath the line, in a further row where one would stand on another. */
+const pointTexts = computed(() => {
+  const taken: { x: number; row: number }[] = here.value === null ? [] : [{ x: ruling.value.x(here.value), row: 0 }]
+  return props.state.marked.map((text, i) => {
+    const x = ruling.value.x(asNumber(marked.value[i]!))
+    let row = 0
+    while (taken.some((t) => t.row === row && Math.abs(t.x - x) < 52)) row++
+    taken.push({ x, row })
+    return { text, x, y: base.value + 102 + 58 * row }
+  })
+})
 const below = computed(() => hasBelow(props.setup.problem))
 </script>
 
@@ -296,14 +316,14 @@ const below = computed(() => hasBelow(props.setup.problem))
           <text :x="ruling.x(asNumber(guess)) + 6" :y="base + 77">?</text>
         </g>
         <circle v-if="here !== null" class="here" :cx="ruling.x(here)" :cy="base" r="9" />
-        <g v-for="(text, i) in state.marked" :key="`m${i}`" class="point">
-          <path :d="pointAt(ruling.x(asNumber(marked[i]!)))" />
-          <StackedText :text="text" :x="ruling.x(asNumber(marked[i]!))" :y="base - 46" :size="22" />
+        <g v-for="(p, i) in pointTexts" :key="`m${i}`" class="point">
+          <path :d="pointAt(p.x)" />
+          <StackedText :text="p.text" :x="p.x" :y="p.y" :size="26" />
         </g>
         <StackedText
           v-if="here !== null && mode !== 'alone'"
           class="landing"
-          :text="shown(written(hereOn(state)))"
+          :text="shown(hereText)"
           :x="ruling.x(here)"
           :y="base + 102"
           :size="30"

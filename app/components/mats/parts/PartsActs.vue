@@ -84,7 +84,7 @@ const names = computed(() => {
     worthOf([c.pieces]),
     [...new Set([1, ...props.kinds, ...USUAL_PARTS])].sort((a, b) => a - b),
   )
-    .filter((n) => n.of !== own)
+    .filter((n) => n.of !== own && (props.state.units.fractions || [1, 10, 100].includes(n.of)))
     .slice(0, 8)
 })
 

@@ -11,7 +11,12 @@ const LEFT = 12
 const rows = computed(() => rowsOf(props.state, props.word))
 const scale = computed(() => ({ short: 0.55, middle: 0.78, long: 1 })[props.state.whole])
 const layout = computed(() =>
-  layStrips(rows.value, Math.max(80, props.width - 2 * LEFT - 64), props.height - 8, scale.value),
+  layStrips(
+    rows.value,
+    Math.max(80, props.width - 2 * LEFT - (rows.value.length > 1 ? (props.width < 480 ? 84 : 112) : 0)),
+    props.height - 8,
+    scale.value,
+  ),
 )
 const kinds = computed(() => [...new Set(layout.value.bars.map((b) => b.of))].filter((of) => of > 1))
 const name = useId()
