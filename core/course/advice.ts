@@ -2,7 +2,8 @@ import type { Choices } from '../choices'
 import { subtract } from '../number/exact'
 import { printExact, printNumeral, valueOf } from '../number/numeral'
 import { awayFromFriendly, friendlyNear } from '../problem/friendly'
-import { isChain, type Problem } from '../problem/problem'
+import { writtenIn } from '../problem/fitParts'
+import { writesFractions, isChain, type Problem } from '../problem/problem'
 import { REPRESENTATIONS } from '../representation/index'
 import type { RepresentationId } from '../representation/representation'
 import { waysOf } from '../way/index'
@@ -37,6 +38,20 @@ export function adviseWays(problem: Problem, choices: Choices, { losesTrack }: N
     const known = found.some((a) => a.representation === representation && a.way === way)
     if (!known && r.fits(problem, choices).fits && waysOf(problem, r).some((w) => w.way === way))
       found.push({ representation, way, why })
+  }
+  if (writesFractions(problem)) {
+    const bottoms = new Set(numbers.map(writtenIn).filter((n) => n > 1n))
+    const mixed = numbers.some((n) => (n.form === 'fraction' ? n.whole !== '' : true))
+    if (mixed) offer('strips', 'wholes-apart', 'There are wholes: they go with wholes, and parts with parts.')
+    if (bottoms.size < 2) offer('strips', 'same-parts', 'All parts are of one size: count them, the size stays.')
+    offer(
+      'strips',
+      'common-parts',
+      'The parts are of different sizes: on strips both are cut into common ones, and the length stays.',
+    )
+    offer('line', 'arrows', 'On the line every number is a way to go, also beyond one and below nought.')
+    offer('fraction-rule', 'number-rule', 'In writing, once strips have shown why the bottoms have to be the same.')
+    return found
   }
   if (losesTrack) offer('drawn', 'ones-first', 'Drawn tens stay in sight: nothing has to be kept in the head.')
   const [term] = problem.terms

@@ -1,7 +1,17 @@
 import { valueOf, type Numeral } from '../number/numeral'
 import { compare, isWhole, sign, ZERO, type Exact } from '../number/exact'
 import { features, featuresOf, sameFeatures } from '../problem/features'
-import { decimalsIn, printProblem, totals, WORKED, type Problem, type Term } from '../problem/problem'
+import {
+  asksMore,
+  decimalsIn,
+  printProblem,
+  totals,
+  WORKED,
+  writesFractions,
+  type Problem,
+  type Term,
+} from '../problem/problem'
+import { sameParts } from './sameParts'
 import { seeded, between, type Random } from './random'
 
 /** How many problems are begun, and how many numbers are tried for each of their terms. */
@@ -32,6 +42,7 @@ export function sameKind(
   suits: (problem: Problem) => boolean = () => true,
   soFar: (part: Problem) => boolean = () => true,
 ): Problem | undefined {
+  if (writesFractions(problem) || asksMore(problem)) return sameParts(problem, seed, avoid, suits)
   const decimals = decimalsIn(problem)
   const wanted = features(problem)
   const random = seeded(seed)
