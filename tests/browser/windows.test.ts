@@ -115,6 +115,8 @@ describe('in every window', () => {
       await click('Go to the bench')
       await byRole(driver, 'textbox', 'Problem')
     },
+    // Ten pages, each looked through by axe.
+    150_000,
   )
 
   test('menus that are open have nothing for axe, and each of their lines is 44 px', async () => {
