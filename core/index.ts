@@ -45,7 +45,7 @@ export { REPRESENTATION_IDS, type RepresentationId } from './materials'
 export { add, compare, type Exact, exact, parts, sign, sizeOf, subtract, timesIn, toCount, ZERO } from './number/exact'
 export { grouped, groupedAlike, groupedIn, type Separator } from './number/grouped'
 export { isDecimal, lowestText } from './number/fractions'
-export { type MathToken, mathTokens, toLatex, toMathML } from './number/markup'
+export { levelParts, type MathToken, mathTokens, toLatex, toMathML } from './number/markup'
 export { parseNumeral, printExact, printNumeral, valueOf } from './number/numeral'
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'
 export { numberText } from './number/text'
@@ -60,6 +60,7 @@ export { parseProblem } from './problem/parse'
 export {
   amountsOf,
   answer,
+  asksMore,
   decimalsIn,
   hasBelow,
   MAX_PROBLEM_LENGTH,
@@ -69,7 +70,7 @@ export {
   totals,
   writesFractions,
 } from './problem/problem'
-export { commonIn, writtenIn } from './problem/fitParts'
+export { commonIn, partsOfProblem, writtenIn } from './problem/fitParts'
 export { ahead, nextAct, nextMoves } from './record/ahead'
 export type { Bench, Mode, Moment, Stone } from './record/moment'
 export { enter, openBench } from './record/bench'

@@ -84,8 +84,8 @@ function save(): void {
 function saved(): void {
   void tell('Saved', `${pretty(bench.problem)} is in the Daybook. N sets the next one.`)
 }
-function next(): void {
-  bench.another()
+async function next(): Promise<void> {
+  await bench.another()
   void whispered(`Next problem: ${askInWords(setup.value.problem, pack.value)}`)
   void nextTick(() => focusHome()?.focus())
 }
@@ -175,7 +175,8 @@ onBeforeUnmount(() => (presenting.value = false))
     </p>
     <p v-else-if="bench.aside" class="aside" role="status">
       <span
-        >{{ pretty(bench.aside.work.problem) }} was left unsaved<template v-if="bench.asides.length > 1"
+        ><MathLine :line="pretty(bench.aside.work.problem)" named /> was left unsaved<template
+          v-if="bench.asides.length > 1"
           >, and {{ bench.asides.length - 1 }} before it</template
         >.</span
       >

@@ -119,10 +119,9 @@ useHead({ title: 'Daybook – Sett' })
       >
       <Column field="problem" header="Problem" sortable>
         <template #body="{ data }"
-          ><NuxtLink class="learner open" :to="{ path: '/bench', query: { record: data.id } }">{{
-            pretty(data.problem)
-          }}</NuxtLink></template
-        >
+          ><NuxtLink class="learner open" :to="{ path: '/bench', query: { record: data.id } }"
+            ><MathLine :line="pretty(data.problem)" named /></NuxtLink
+        ></template>
       </Column>
       <Column field="mode" header="How" sortable
         ><template #body="{ data }">{{ MODE[data.mode as keyof typeof MODE] }}</template></Column

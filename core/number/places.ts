@@ -1,5 +1,6 @@
 import { Refusal } from '../refusal'
 import { exact, isWhole, multiply, sizeOf, type Exact } from './exact'
+import { isDecimal } from './fractions'
 
 /** A decimal place as its power of ten: 0 is ones, 1 tens, −1 tenths. */
 export type Place = number
@@ -106,6 +107,8 @@ export const placeParts = (counts: Counts, decimals = 0): readonly Exact[] =>
 
 /** The places whose digit is another in one number than in the other, the greatest first; signs are left aside. */
 export function changedPlaces(a: Exact, b: Exact): readonly Place[] {
+  // A third has no digits.
+  if (![a, b].every(isDecimal)) return []
   const decimals = [a, b].some((n) => !isWhole(n)) ? MOST_DECIMALS : 0
   const [x, y] = [a, b].map((n) => digitsOf(sizeOf(n), 1, decimals)) as [Counts, Counts]
   return Array.from({ length: Math.max(x.length, y.length) }, (_, i) => i)

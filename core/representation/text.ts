@@ -48,6 +48,7 @@ export function decimalAt(word: Word | undefined, whole: string): Exact {
 export const plainly = (line: string): string =>
   line
     .replace(/[−–⁻]/gu, '-')
+    .replace(/×/gu, '*')
     .replace(/\(\s*(-?\s*\d+(?:\.\d+)?)\s*\)/g, (_, number: string) => number.replace(/\s/g, ''))
     .replace(/\s+/g, ' ')
     .trim()

@@ -304,23 +304,23 @@ describe('materials', () => {
 })
 
 describe('the next problem', () => {
-  test('those set beforehand come first, in order, also over a closed lid', () => {
+  test('those set beforehand come first, in order, also over a closed lid', async () => {
     const b = fresh()
     b.ask('3 + 4', { material: 'abacus' })
     b.queue = ['4 + 2 - 1', '3 + 3']
-    expect(b.another()).toBeNull()
+    expect(await b.another()).toBeNull()
     expect(b.problem).toBe('4 + 2 - 1')
     const again = reopened()
-    expect(again.another()).toBeNull()
+    expect(await again.another()).toBeNull()
     expect([again.problem, again.queue.length]).toEqual(['3 + 3', 0])
   })
 
-  test('then the same kind comes, with other numbers that the material holds', () => {
+  test('then the same kind comes, with other numbers that the material holds', async () => {
     const b = fresh()
     b.ask('52 - 37')
     const seen = new Set([b.problem])
     for (let i = 0; i < 10; i++) {
-      expect(b.another()).toBeNull()
+      expect(await b.another()).toBeNull()
       expect(b.problem).toMatch(/^\d\d - \d\d$/)
       expect(seen.has(b.problem)).toBe(false)
       seen.add(b.problem)

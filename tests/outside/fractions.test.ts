@@ -56,4 +56,9 @@ test('lines in MathML and in LaTeX', () => {
   )
   expect(toLatex('2 2/5 − 3/4 × 1,000')).toBe('2\\frac{2}{5} - \\frac{3}{4} \\times 1{,}000')
   expect(toLatex('3 tenths')).toBe('3 \\text{tenths}')
+  // What is worked over and under the line.
+  expect(toLatex('1/2 = (1 × 3)/(2 × 3) = (3 + 2)/6')).toBe(
+    '\\frac{1}{2} = \\frac{1 \\times 3}{2 \\times 3} = \\frac{3 + 2}{6}',
+  )
+  expect(toMathML('(3 + 2)/6')).toContain('<mfrac><mrow><mn>3</mn><mo>+</mo><mn>2</mn></mrow><mn>6</mn></mfrac>')
 })

@@ -226,17 +226,17 @@ defineExpose({
       <button v-for="id in instead" :key="id" type="button" class="stone-button" @click="workWith(id)">
         Work it with {{ REPRESENTATIONS[id].called }}
       </button>
-      <span v-if="differs" class="still">The mat still has {{ shown(bench.problem) }}.</span>
+      <span v-if="differs" class="still">The mat still has <MathLine :line="shown(bench.problem)" />.</span>
     </p>
     <p v-else-if="differs && nearest.length > 0 && !presenting" class="under" role="status">
-      <span>Work {{ shown(printProblem(wanted)) }} with</span>
+      <span>Work <MathLine :line="shown(printProblem(wanted))" /> with</span>
       <button v-for="id in nearest" :key="id" type="button" class="stone-button" @click="workWith(id)">
         {{ REPRESENTATIONS[id].called }}
       </button>
       <button type="button" class="stone-button bare" aria-haspopup="dialog" @click="openShelf('material')">
         another material …
       </button>
-      <span class="still">The mat still has {{ shown(bench.problem) }}.</span>
+      <span class="still">The mat still has <MathLine :line="shown(bench.problem)" />.</span>
     </p>
     <MaterialShelf
       v-if="shelf === 'material'"

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import {
   answer,
+  asksMore,
   askInWords,
   capital,
   grouped,
-  packOf,
+  numbersIn,
+  onPage,
+  packFor,
   pretty,
   printExact,
   printNumeral,
@@ -20,17 +23,25 @@ const open = defineModel<boolean>('open', { required: true })
 useReturnFocus()
 const bench = useBench()
 const { separator } = useFigures()
-const pack = computed(() => packOf(bench.bench.setup.choices.words))
+const setup = computed(() => bench.bench.setup)
+const pack = computed(() => packFor(setup.value))
 const problem = computed<Problem>(() => bench.bench.setup.problem)
 const numbers = computed(() =>
-  [problem.value.first, ...problem.value.terms.map((t) => t.number)].map((n) => ({
-    figures: grouped(printNumeral(n), separator.value),
+  numbersIn(problem.value).map((n) => ({
+    figures: pretty(grouped(printNumeral(n), separator.value)),
     words: capital(sayNumeral(n, pack.value)),
   })),
 )
+/** The last line and its words, once the problem is worked and read rightly. */
 const sentence = computed(() => {
   if (!bench.result.right) return null
   const { read, remainder } = bench.result
+  const last = bench.stones.at(-1)
+  // What is compared, or written another way, is its own sentence.
+  if (asksMore(problem.value) || setup.value.units.fractions) {
+    const line = onPage(bench.stones).at(-1)
+    return line && last ? { figures: grouped(line.text, separator.value), words: last.say } : null
+  }
   const value = remainder === undefined ? answer(problem.value) : read!
   const over = remainder === undefined || remainder === ZERO ? '' : ` r ${remainder}`
   const saidOver = over === '' ? '' : `, and ${say(remainder!, pack.value)} left over`
@@ -75,7 +86,7 @@ const CHOICES: readonly { readonly id: Separator; readonly label: string }[] = [
     </div>
     <ul class="learner">
       <li v-for="(n, i) in [...numbers, ...(sentence ? [sentence] : [])]" :key="i">
-        <strong>{{ n.figures }}</strong>
+        <strong><MathLine :line="n.figures" /></strong>
         <span>{{ n.words }}</span>
         <button
           v-if="voice.isSupported.value"

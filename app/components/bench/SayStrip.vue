@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decimalsIn, type Prediction, REPRESENTATIONS, sign, unitOf } from '../../../core/index'
+import { decimalsIn, partsOfProblem, type Prediction, REPRESENTATIONS, sign, unitOf } from '../../../core/index'
 
 /** What is said now, or a prediction that is asked for. */
 const props = defineProps<{ strip: ReturnType<typeof useSayStrip>; asked: Prediction | null; places: number }>()
@@ -9,10 +9,11 @@ const presenting = usePresenting()
 const { said, detail, tone, aloud, canSpeak } = props.strip
 /** What may change: the columns that the problem needs, the material's own kinds, or nothing where numbers are worked whole. */
 const kinds = computed(() => {
-  const { units, representation } = bench.bench.setup
+  const { units, representation, problem } = bench.bench.setup
   if (units.worths.some((w) => sign(w) < 0)) return units.worths
-  if (['arrows', 'signs'].includes(REPRESENTATIONS[representation].sorts[0]!)) return []
-  const decimals = decimalsIn(bench.bench.setup.problem)
+  if (['arrows', 'signs', 'number-rule'].includes(REPRESENTATIONS[representation].sorts[0]!)) return []
+  if (units.fractions) return partsOfProblem(problem).worths
+  const decimals = decimalsIn(problem)
   return Array.from({ length: props.places + decimals }, (_, i) => unitOf(props.places - 1 - i))
 })
 </script>

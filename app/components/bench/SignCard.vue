@@ -43,7 +43,7 @@ const fields = computed(() => SIGN_FIELDS.map((id) => ({ id, ...FIELDS[id], line
         <dd class="learner">
           <template v-if="f.line"
             ><span class="way" aria-hidden="true">{{ f.up ? '↑' : '↓' }}</span
-            ><span class="sr-only">{{ f.up ? 'goes up' : 'goes down' }}</span> {{ f.line }}</template
+            ><span class="sr-only">{{ f.up ? 'goes up' : 'goes down' }}</span> <MathLine :line="f.line" /></template
           ><span v-else class="quiet">not worked yet</span>
         </dd>
       </div>

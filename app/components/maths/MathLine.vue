@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mathTokens } from '../../../core/index'
+import { levelParts, mathTokens } from '../../../core/index'
 
 /** A written line; where it has fractions they stand one number over the other, in MathML Core. `named` gives it its
  * text as a name, where it is part of a button's. */
@@ -15,8 +15,11 @@ const tokens = computed(() => (/\d\/\d/.test(props.line) ? mathTokens(props.line
         <template v-if="t.kind === 'fraction'">
           <mn v-if="t.whole">{{ t.whole }}</mn>
           <mfrac>
-            <mn>{{ t.top }}</mn>
-            <mn>{{ t.bottom }}</mn>
+            <mrow v-for="level in [t.top, t.bottom]" :key="level">
+              <component :is="p.sign ? 'mo' : 'mn'" v-for="(p, k) in levelParts(level)" :key="k">{{
+                p.text
+              }}</component>
+            </mrow>
           </mfrac>
         </template>
         <mn v-else-if="t.kind === 'number'">{{ t.text }}</mn>

@@ -1,5 +1,4 @@
 import { printProblem, type Problem, type Refusal } from '../../../core/index'
-import { nextProblem } from '../../utils/nextProblem'
 import type { BenchLying } from './lying'
 
 /** What is asked next: problems set beforehand, else the same kind of problem with other numbers. */
@@ -11,14 +10,15 @@ export function benchQueue({ bench }: BenchLying, ask: (text: string) => Refusal
   /** Problems set beforehand, to be worked one after another. */
   const queue = useLocalStorage<readonly string[]>('sett.queue', [])
 
-  /** The next problem of those set beforehand; else the same kind of problem with other numbers. */
-  function another(): Refusal | null {
+  /** The next problem of those set beforehand; else the same kind of problem with other numbers, whose setter is fetched for it. */
+  async function another(): Promise<Refusal | null> {
     const [head, ...rest] = queue.value
     if (head !== undefined) {
       queue.value = rest
       return ask(head)
     }
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
+    const { nextProblem } = await import('../../utils/nextProblem')
     return ask(nextProblem(bench.value.setup, seed, used.value))
   }
   return { queue, another, asked }

@@ -7,6 +7,8 @@ import {
   printNumeral,
   type Pieces,
   type Setup,
+  totals,
+  answer,
   worthOf,
   USUAL_PARTS,
 } from '../../../../core/index'
@@ -38,11 +40,23 @@ const nextText = computed(() => {
   const term = props.setup.worked.terms[props.state.turn]
   return term ? printNumeral(term.number) : ''
 })
+/** What comes next in a row that is compared: its first number, or one that is added there or taken from it. */
 const beside = computed(() => {
-  const others = props.setup.problem.others ?? []
-  const other = others[props.state.others.length]
-  if (!other || props.state.asked.length > props.state.turn || props.state.posed) return null
-  return { row: props.state.others.length + 2, text: printNumeral(other.first) }
+  if (props.state.asked.length > props.state.turn || props.state.posed) return null
+  for (const [i, other] of (props.setup.problem.others ?? []).entries()) {
+    const row = props.state.others[i]
+    if (!row) return { verb: 'row', row: i + 2, text: printNumeral(other.first) }
+    const at = totals(other).indexOf(worthOf(row))
+    const term = at < 0 ? undefined : other.terms[at]
+    if (term) return { verb: term.operation === '-' ? 'less' : 'row', row: i + 2, text: printNumeral(term.number) }
+  }
+  return null
+})
+/** A part that is repeated, once more. */
+const once = computed(() => {
+  const [term] = props.setup.worked.terms
+  if (!props.state.each || !term || worthOf(props.state.lies) === answer(props.setup.worked)) return null
+  return printNumeral(term.number)
 })
 
 /* --- cutting anew --- */
@@ -111,6 +125,9 @@ const wrong = computed(() => {
     >
       Lay <MathLine :line="first" named />
     </button>
+    <button v-if="once" type="button" class="stone-button main" @click="emit('move', `lay ${once}`)">
+      Lay <MathLine :line="once" named />
+    </button>
     <button v-if="!empty && next" type="button" class="stone-button main" @click="emit('move', `set ${nextText}`)">
       {{ next.sign === '+' ? 'Set' : 'Set as a measure' }} <MathLine :line="nextText" named />
     </button>
@@ -129,9 +146,10 @@ const wrong = computed(() => {
       v-if="beside && !empty"
       type="button"
       class="stone-button main"
-      @click="emit('move', `row ${beside.row} ${beside.text}`)"
+      @click="emit('move', `${beside.verb} ${beside.row} ${beside.text}`)"
     >
-      Lay <MathLine :line="beside.text" named /> in {{ word }} {{ beside.row }}
+      {{ beside.verb === 'row' ? 'Lay' : 'Take' }} <MathLine :line="beside.text" named />
+      {{ beside.verb === 'row' ? 'in' : 'from' }} {{ word }} {{ beside.row }}
     </button>
     <button v-if="wrong" type="button" class="stone-button main" @click="emit('move', `row 2 ${wrong}`)">
       Why not <MathLine :line="wrong" named />? Lay it beside

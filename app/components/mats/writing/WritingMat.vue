@@ -84,12 +84,16 @@ function put(number: string, begins: boolean): void {
 }
 /** A number's own sign has a key of its own, where numbers below nought are written. */
 const OWN = '⁻'
+const SPACE = 'space'
 const PAD = computed(() => [
   ...['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '+', '−', '='],
   ...(page.value.sorts.includes('signs') ? [OWN] : []),
+  // A fraction's line, and the space between a whole number and its fraction.
+  ...(page.value.sorts.includes('number-rule') ? ['/', SPACE] : []),
 ])
 function pad(key: string): void {
-  text.value = /\d/.test(key) || key === OWN ? text.value + key : `${text.value.trimEnd()} ${key} `
+  if (key === SPACE) text.value += ' '
+  else text.value = /[\d/]/.test(key) || key === OWN ? text.value + key : `${text.value.trimEnd()} ${key} `
 }
 function write(): void {
   if (text.value.trim() === '') return
@@ -144,9 +148,9 @@ function write(): void {
           :key="line.i"
           :class="{ false: !line.act, now: newest && k === lines.length - 1 }"
         >
-          <span class="left">{{ line.text[0] }}</span>
+          <span class="left"><MathLine :line="line.text[0]!" /></span>
           <span class="equals">{{ line.text.length > 1 ? '=' : '' }}</span>
-          <span class="right">{{ line.text[1] ?? '' }}</span>
+          <span class="right"><MathLine :line="line.text.slice(1).join(' = ')" /></span>
           <span v-if="!line.act" class="sr-only">crossed out</span>
         </li>
       </ol>
@@ -165,7 +169,7 @@ function write(): void {
       />
       <button type="submit" class="stone-button main" :disabled="text.trim() === ''">Write</button>
       <button v-if="begun" type="button" class="stone-button learner" @click="begin">
-        {{ pretty(begun, ownSign) }}…
+        <MathLine :line="pretty(begun, ownSign)" named />…
       </button>
       <div class="pad learner" role="group" aria-label="Write by touch">
         <button v-for="k in PAD" :key="k" type="button" class="stone-button" @mousedown.prevent @click="pad(k)">
