@@ -23,7 +23,9 @@ export function compareWithWay(
     const pieces = isAmount(act) && isAmount(next) && !next.pieces && act.pieces ? { pieces: act.pieces } : {}
     const said = 'said' in act && act.said ? { said: act.said } : {}
     const rule = isAmount(act) && act.rule ? { rule: act.rule, ...(act.parts ? { parts: act.parts } : {}) } : {}
-    const taken = { ...next, ...said, ...rule, ...pieces } as Act
+    // How a number was written is the hand's own, too.
+    const as = act.kind === 'read' && act.as !== undefined ? { as: act.as } : {}
+    const taken = { ...next, ...said, ...rule, ...pieces, ...as } as Act
     acts.push(taken)
     standing = stand(setup.worked, standing, taken)
   }

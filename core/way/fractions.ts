@@ -129,5 +129,5 @@ export const numberRule: Way = {
   at: 'Writing, once strips have shown why.',
   sort: 'number-rule',
   suits: isFractionChain,
-  next: (problem, s, choices) => chain(problem, s, choices, { common: true, apart: false }),
+  next: (problem, s, choices) => chain(problem, s, choices, { common: true, apart: hasMixed(problem) }),
 }

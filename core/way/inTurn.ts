@@ -2,6 +2,7 @@ import type { Act } from '../act/act'
 import { isRead, owing, termDone, type Standing } from '../act/standing'
 import { negate, sign, type Exact } from '../number/exact'
 import { valueOf, type Numeral } from '../number/numeral'
+import { numberText } from '../number/text'
 import { has, piecesOfNumeral, worthOf } from '../number/units'
 import type { Problem, Sign } from '../problem/problem'
 
@@ -39,5 +40,7 @@ export function inTurn(problem: Problem, s: Standing, lay: () => Act, work: () =
   if (!termDone(s)) return restInOne(problem, s)
   const next = problem.terms[s.begun - 1]
   if (next && (next.operation === '+' || next.operation === '-')) return posed(next.operation, next.number, s)
-  return isRead(s) ? null : { kind: 'read', value: s.value }
+  if (isRead(s)) return null
+  const as = s.units.fractions ? { as: numberText(s.value, s.units, s.held) } : {}
+  return { kind: 'read', value: s.value, ...as }
 }

@@ -156,6 +156,11 @@ describe('mistakes by name, Alone', () => {
     expect(outcome(make(open('1/4 as a decimal'), 'strips', 'read 0.25')).right).toBe(true)
     expect(outcome(make(open('2/3 = ?/12'), 'strips', 'read 8/12')).right).toBe(true)
     expect(outcome(make(open('2/3 = ?/12'), 'strips', 'read 4/6')).right).toBe(false)
+    // Also where everything before it went as planned.
+    const cut = make(open('2/3 = ?/12'), 'strips', 'lay 2/3', 'recut 2 thirds as 8 twelfths')
+    expect(outcome(make(cut, 'strips', 'read 4/6')).right).toBe(false)
+    expect(slipsOf(make(cut, 'strips', 'read 4/6'))).toEqual(['wrote it another way than was asked'])
+    expect(outcome(make(cut, 'strips', 'read 8/12')).right).toBe(true)
   })
 
   test('a false line of the rule is struck, and named where it has a name', () => {

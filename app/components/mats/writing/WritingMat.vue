@@ -267,7 +267,7 @@ function write(): void {
   display: grid;
   grid-column: 1 / -1;
   grid-template-columns: subgrid;
-  padding: 0 0.4em;
+  padding: 0.12em 0.4em;
   border-bottom: 1px solid var(--rule);
 }
 .left {
