@@ -248,7 +248,7 @@ select {
   max-width: 13rem;
   color: var(--ink);
 }
-@media (max-width: 700px), (max-height: 560px) {
+@container parts (max-width: 560px) {
   .acts {
     grid-area: acts;
     justify-content: flex-start;

@@ -105,63 +105,65 @@ function drop(from: string, of: number, to: string): void {
 <template>
   <div ref="root" class="parts felt" :class="{ dragging, now: newest }" role="group" aria-label="The mat">
     <p class="sr-only" aria-live="polite">{{ described }}</p>
-    <div class="store" data-zone="store">
-      <span class="word">store</span>
-      <button
-        v-for="of in kinds"
-        :key="of"
-        type="button"
-        class="source grip"
-        data-from="store"
-        :data-of="of"
-        :disabled="!movable"
-        :aria-label="`Lay one ${nameOf(of, 1)}`"
-        @click="movable && !justDragged() && emit('move', `lay 1 ${nameOf(of, 1)}`)"
-      >
-        <span class="sample" aria-hidden="true"
-          ><i v-for="n in Math.min(of, 20)" :key="n" :class="{ on: n === 1 }"
+    <div class="table">
+      <div class="store" data-zone="store">
+        <span class="word">store</span>
+        <button
+          v-for="of in kinds"
+          :key="of"
+          type="button"
+          class="source grip"
+          data-from="store"
+          :data-of="of"
+          :disabled="!movable"
+          :aria-label="`Lay one ${nameOf(of, 1)}`"
+          @click="movable && !justDragged() && emit('move', `lay 1 ${nameOf(of, 1)}`)"
+        >
+          <span class="sample" aria-hidden="true"
+            ><i v-for="n in Math.min(of, 20)" :key="n" :class="{ on: n === 1 }"
+          /></span>
+          <MathLine :line="of === 1 ? '1' : `1/${of}`" named />
+        </button>
+        <button type="button" class="source more" :aria-pressed="all" @click="all = !all">
+          {{ all ? 'Fewer' : 'All parts' }}
+        </button>
+      </div>
+      <div ref="area" class="area" data-zone="main">
+        <component
+          :is="drawing"
+          v-if="width > 0"
+          :state="state"
+          :width="width"
+          :height="height"
+          :taking="taking"
+          :word="word"
+          @tap="tap"
+        />
+        <p v-if="state.lies.length === 0 && !state.posed" class="hint">Tap the store, or drag a piece here.</p>
+      </div>
+      <div class="tray" data-zone="tray">
+        <span class="word">taken away</span>
+        <span
+          v-for="p in state.taken"
+          :key="p.unit"
+          class="taken grip"
+          data-from="tray"
+          :data-of="p.unit === '1' ? 1 : p.unit.slice(2)"
+          ><MathLine :line="calledAll([p])"
         /></span>
-        <MathLine :line="of === 1 ? '1' : `1/${of}`" named />
-      </button>
-      <button type="button" class="source more" :aria-pressed="all" @click="all = !all">
-        {{ all ? 'Fewer' : 'All parts' }}
-      </button>
-    </div>
-    <div ref="area" class="area" data-zone="main">
-      <component
-        :is="drawing"
-        v-if="width > 0"
+      </div>
+      <PartsActs
+        v-if="movable"
         :state="state"
-        :width="width"
-        :height="height"
-        :taking="taking"
+        :setup="setup"
+        :mode="mode"
+        :kind="kind"
+        :kinds="kinds"
         :word="word"
-        @tap="tap"
+        @kind="(of) => (chosen = of)"
+        @move="(text) => emit('move', text)"
       />
-      <p v-if="state.lies.length === 0 && !state.posed" class="hint">Tap the store, or drag a piece here.</p>
     </div>
-    <div class="tray" data-zone="tray">
-      <span class="word">taken away</span>
-      <span
-        v-for="p in state.taken"
-        :key="p.unit"
-        class="taken grip"
-        data-from="tray"
-        :data-of="p.unit === '1' ? 1 : p.unit.slice(2)"
-        ><MathLine :line="calledAll([p])"
-      /></span>
-    </div>
-    <PartsActs
-      v-if="movable"
-      :state="state"
-      :setup="setup"
-      :mode="mode"
-      :kind="kind"
-      :kinds="kinds"
-      :word="word"
-      @kind="(of) => (chosen = of)"
-      @move="(text) => emit('move', text)"
-    />
     <div v-if="dragging && held" class="ghost" aria-hidden="true">
       <MathLine :line="held.of === 1 ? '1' : `1/${held.of}`" named />
     </div>

@@ -10,13 +10,10 @@ const emit = defineEmits<{ tap: [row: string, of: number] }>()
 const LEFT = 12
 const rows = computed(() => rowsOf(props.state, props.word))
 const scale = computed(() => ({ short: 0.55, middle: 0.78, long: 1 })[props.state.whole])
+/** Where there is room for it, each row is named. */
+const named = computed(() => rows.value.length > 1 && props.width > 420)
 const layout = computed(() =>
-  layStrips(
-    rows.value,
-    Math.max(80, props.width - 2 * LEFT - (rows.value.length > 1 ? (props.width < 480 ? 84 : 112) : 0)),
-    props.height - 8,
-    scale.value,
-  ),
+  layStrips(rows.value, Math.max(80, props.width - 2 * LEFT - (named.value ? 112 : 0)), props.height - 8, scale.value),
 )
 const kinds = computed(() => [...new Set(layout.value.bars.map((b) => b.of))].filter((of) => of > 1))
 const name = useId()
@@ -39,7 +36,7 @@ const name = useId()
         :width="width"
         :height="Math.max(30, band.height + 8)"
       />
-      <text v-if="rows.length > 1" class="caption" :x="width - 8" :y="band.y + 18" text-anchor="end">
+      <text v-if="named" class="caption" :x="width - 8" :y="band.y + 18" text-anchor="end">
         {{ rows[i]!.caption }}
       </text>
       <g :transform="`translate(${LEFT} 0)`">
