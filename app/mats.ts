@@ -201,6 +201,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   vessel: parted(() => import('./components/mats/parts/VesselDrawing.vue'), 'container'),
   signs: writing,
   'fraction-rule': writing,
+  'nine-tricks': writing,
   fingers: counting(() => import('./components/mats/counting/HandsDrawing.vue')),
   joints: counting(() => import('./components/mats/counting/JointsDrawing.vue')),
   tallies: counting(() => import('./components/mats/counting/TalliesDrawing.vue')),

@@ -22,6 +22,7 @@ export const REPRESENTATION_IDS = [
   'splits',
   'signs',
   'fraction-rule',
+  'nine-tricks',
   'abacus',
   'two-five',
   'frame',

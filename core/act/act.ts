@@ -123,9 +123,10 @@ export type Sum = readonly { readonly operation: Sign; readonly number: Exact }[
 
 /**
  * By which rule something is written another way: taking away is adding the opposite; numbers change places; sizes are added, or the
- * smaller is taken from the greater (practice, section 10; common practice, no source).
+ * smaller is taken from the greater (practice, section 10); of nine times a number, the tens are one less than it, and the ones what they
+ * lack to nine (practice, section 13; common practice, no source).
  */
-export type RewriteRule = 'opposite' | 'commute' | 'same-signs' | 'different-signs'
+export type RewriteRule = 'opposite' | 'commute' | 'same-signs' | 'different-signs' | 'one-less' | 'to-nine'
 
 export interface RewriteAct {
   readonly kind: 'rewrite'

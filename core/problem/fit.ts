@@ -8,11 +8,12 @@ import { decimalsIn, isChain, totals, type Problem } from './problem'
  * The sorts of ways: by kinds that are exchanged (`places`); numbers parted into kinds and gathered again (`parts`); numbers worked
  * whole; things counted one by one; the trick of the nines; beads on rods; or pieces dealt out to so many (`sharing`); plus and
  * minus ones that make zero pairs (`pairs`); arrows along a line (`arrows`); the rule of signs in writing (`signs`); equal parts of a
- * whole (`fractions`); or their rule in writing (`number-rule`). A material says for which of them its hands are made.
+ * whole (`fractions`); or their rule in writing (`number-rule`); or nine times a number in writing (`nine-tricks`). A material says for which of them its hands are made.
  */
 export type Sort =
   | 'fractions'
   | 'number-rule'
+  | 'nine-tricks'
   | 'places'
   | 'parts'
   | 'whole'

@@ -21,6 +21,7 @@ import { plates } from './plates/plates'
 import { touch } from './touch/touch'
 import { vessel } from './vessel/vessel'
 import { friendly, partials, splits } from './writing/pages'
+import { nineTricks } from './writing/nines'
 import { rule } from './writing/rule'
 import { signs } from './writing/signs'
 import { REPRESENTATION_IDS, type RepresentationId } from '../materials'
@@ -47,6 +48,7 @@ const ALL: Readonly<Record<RepresentationId, Representation>> = {
   partials: partials as Representation,
   friendly: friendly as Representation,
   splits: splits as Representation,
+  'nine-tricks': nineTricks as Representation,
   'fraction-rule': rule as Representation,
   signs: signs as Representation,
   abacus: abacus as Representation,

@@ -99,6 +99,8 @@ const RULE_LABELS: Readonly<Record<RewriteRule, string>> = {
   commute: 'change places',
   'same-signs': 'add the sizes',
   'different-signs': 'difference of the sizes',
+  'one-less': 'one less',
+  'to-nine': 'what it lacks to nine',
 }
 
 /** Why something may be written so (practice, section 10; common practice, no source). */
@@ -112,6 +114,10 @@ function ruleInWords({ rule, right }: RewriteAct, pack: WordPack): string {
       return 'in adding, the numbers may change places'
     case 'same-signs':
       return `the signs are the same, so ${pack.add} the sizes and keep the sign`
+    case 'one-less':
+      return 'nine times is ten times less one time, so the tens are one less'
+    case 'to-nine':
+      return 'tens and ones of nine times a number make nine, so the ones are what the tens lack'
     case 'different-signs':
       return 'the signs are different, so take the difference of the sizes, with the sign of the longer arrow'
   }

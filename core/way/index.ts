@@ -20,6 +20,7 @@ import {
   wholesApart,
 } from './fractions'
 import { nines } from './nines'
+import { oneLess, tenLess } from './nineTricks'
 import { zeroPairs } from './pairs'
 import { shareOut } from './sharing'
 import { signRule } from './signRule'
@@ -59,6 +60,8 @@ const WAYS: Readonly<Record<WayId, Way>> = {
   decompose,
   'sign-rule': signRule,
   nines,
+  'one-less': oneLess,
+  'ten-less': tenLess,
   compensate,
   'count-beads': countBeads,
 }
@@ -117,6 +120,7 @@ const NEEDS: Readonly<Record<Sort, (units: Units) => boolean>> = {
   arrows: () => true,
   signs: () => true,
   fractions: (units) => units.worths.includes(exact(1)),
+  'nine-tricks': () => true,
   'number-rule': (units) => units.fractions ?? false,
 }
 

@@ -35,6 +35,8 @@ export const WAY_IDS = [
   'decompose',
   'sign-rule',
   'nines',
+  'one-less',
+  'ten-less',
   'compensate',
   'count-beads',
 ] as const

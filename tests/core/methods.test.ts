@@ -118,6 +118,8 @@ const METHODS: readonly (readonly [string, RepresentationId, WayId, string])[] =
   ['3 * 4', 'fingers', 'skip-count', 'from 0 by 4 3 times, say 4, say 8, say 12, read 12'],
   ['12 / 4', 'fingers', 'skip-count', 'from 0 by 4 to 12, say 4, say 8, say 12, read 3'],
   ['4 * 9', 'nines', 'nines', '4 of 9, read 36'],
+  ['4 * 9', 'nine-tricks', 'one-less', 'one-less, to-nine, 4 of 9, read 36'],
+  ['9 * 37', 'nine-tricks', 'ten-less', '10 of 37, take 37, read 333'],
   ['38 + 27', 'abacus', 'compensate', 'lay 38, ask +27, join 20, join 7, read 65'],
   ['12 + 3', 'frame', 'count-beads', 'lay 12, ask +3, join 1, join 1, join 1, read 15'],
   ['-3 - 5', 'signed', 'pairs', 'lay 3×-1, ask -5, →5×1+5×-1, take 5×1, read -8'],

@@ -244,6 +244,7 @@ describe('pens in ones, dozens and grosses', () => {
 const ALL = Object.keys(REPRESENTATIONS) as readonly RepresentationId[]
 const ASKED: Partial<Record<RepresentationId, string>> = {
   nines: '4 * 9',
+  'nine-tricks': '4 * 9',
   plates: '61 / 7',
   signs: '-3 - 5',
   strips: '5/8 - 1/4',

@@ -49,6 +49,8 @@ const PICTURES: Readonly<Record<WayId, readonly [string, string]>> = {
   decompose: ['−3 −0.7', '−0.05'],
   'sign-rule': ['8 − (−4)', '8 + 4'],
   nines: ['9 × 4', '3 | 6'],
+  'one-less': ['4 − 1 = 3', '9 − 3 = 6'],
+  'ten-less': ['10 × 4', '40 − 4'],
   compensate: ['+ 7', '+10 −3'],
   'count-beads': ['+ 7', '1 1 1 …'],
 }

@@ -344,6 +344,7 @@ export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
       to: { text: '↵' },
     },
   ],
+  'nine-tricks': lines('Write one less and what it lacks to nine; or ten times the number, and take the number away.'),
   'fraction-rule': lines('Multiply top and bottom alike until the bottoms are the same, then add the tops.'),
   signs: lines('Write what is asked with plus instead of minus, work with the sizes, then give the sign.'),
   openline: [

@@ -92,6 +92,13 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
     line: 'M12 8V58H42V8M56 8V58H86V8',
     thin: many(3, (i) => `M12 ${20 + i * 12}h8M56 ${20 + i * 12}h8`),
   },
+  'nine-tricks': {
+    ground: 'paper',
+    text: [
+      [48, 24, '9 × 7'],
+      [48, 50, '70 − 7'],
+    ],
+  },
   'fraction-rule': {
     ground: 'paper',
     text: [
@@ -253,6 +260,7 @@ const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
   strips: 'fractions',
   vessel: 'fractions',
   'fraction-rule': 'written',
+  'nine-tricks': 'written',
 }
 
 /** What stands in each group, in the order in which materials are offered. */

@@ -59,7 +59,7 @@ function parse(text: string): EquationsMove {
 }
 
 /** Sorts of ways in which numbers are worked whole, so that the page does not part them by itself. */
-const WHOLE: readonly Sort[] = ['whole', 'beads', 'arrows', 'signs']
+const WHOLE: readonly Sort[] = ['whole', 'beads', 'arrows', 'signs', 'nine-tricks']
 
 /** Running equations: one true line for each act. */
 export const equations: Representation<EquationsState, EquationsMove> & { write: typeof write } = {

@@ -66,6 +66,7 @@ export function lineFor(s: EquationsState, act: Act): string {
     case 'group': {
       const size = multiply(act.count, act.size)
       if (sign(size) < 0) return `${s.value} - ${negate(size)} = ${add(s.value, size)}`
+      if (s.whole) return `${act.count} * ${act.size} = ${size}`
       return `${act.count} * ${act.size} = ${inParts(asHeld(size, decimal(MAX_DIGITS)), decimal(MAX_DIGITS))}`
     }
     case 'count':

@@ -1,5 +1,6 @@
 import type { Act } from '../../act/act'
 import { exact, multiply, negate, sign, toCount, ZERO, type Exact } from '../../number/exact'
+import { valueOf } from '../../number/numeral'
 import { decimal } from '../../number/units'
 import { FITS } from '../../problem/fit'
 import { timesNine } from '../../problem/nines'
@@ -74,10 +75,20 @@ function parse(text: string): NinesMove {
   return { kind: verb.text, finger }
 }
 
+/** What the hands would show for a product of two small numbers, and what that is. */
+function shownInstead({ first, terms }: Problem): string {
+  const [term] = terms
+  const numbers = [first, ...(term ? [term.number] : [])].map(valueOf)
+  if (term?.operation !== '*' || terms.length > 1 || !numbers.every((n) => /^(?:[1-9]|10)$/.test(n))) return ''
+  const [a, b] = numbers as [Exact, Exact]
+  const { tens, ones } = tensAndOnes(toCount(a))
+  return ` Finger ${a} folded shows ${tens} tens and ${ones} ones, which is ${a} × 9; ${a} × ${b} is ${multiply(a, b)}.`
+}
+
 /** Why a problem is none for these hands, with the arithmetic of it. */
 function why(problem: Problem): string {
   const text = printProblem(problem).replaceAll(' * ', ' × ').replaceAll(' - ', ' − ').replaceAll(' / ', ' ÷ ')
-  return `${text} is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones.`
+  return `${text} is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones.${shownInstead(problem)}`
 }
 
 /** Nines hands: fold the finger of the number, read tens before it and ones after it (practice, section 2). */

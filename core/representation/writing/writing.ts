@@ -58,8 +58,8 @@ export interface Dialect {
 
 const NUMBER = /\d+(?:\.\d+)?/g
 const TERM = String.raw`-?(?:(?:\d+ )?\d+\/[1-9]\d*|\d+(?:\.\d+)?)`
-const SIDE = new RegExp(`^${TERM}(?: [+-] ${TERM})*$`)
-const TERMS = new RegExp(`(?:^| ([+-]) )(${TERM})`, 'g')
+const SIDE = new RegExp(`^${TERM}(?: [+*-] ${TERM})*$`)
+const TERMS = new RegExp(`(?:^| ([+-]) )(${TERM})(?: \\* (${TERM}))?`, 'g')
 /** Whole numbers worked in brackets, which stand over or under a line. */
 const BRACKETS = /\((\d{1,9}) ([+*-]) (\d{1,9})\)/g
 const IN_BRACKETS = { '+': add, '-': subtract, '*': multiply } as const
@@ -71,8 +71,11 @@ function sideWorth(side: string): Exact | undefined {
   )
   if (!SIDE.test(plain)) return undefined
   let value = ZERO
-  for (const [, sign, number] of plain.matchAll(TERMS))
-    value = (sign === '-' ? subtract : add)(value, valueOf(parseNumeral(number!)))
+  for (const [, sign, number, times = '1'] of plain.matchAll(TERMS))
+    value = (sign === '-' ? subtract : add)(
+      value,
+      multiply(valueOf(parseNumeral(number!)), valueOf(parseNumeral(times))),
+    )
   return value
 }
 
