@@ -170,10 +170,11 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
     case 'begin':
       return `${beginInWords(act, pack)}.`
     case 'group': {
-      if (units?.fractions || problem.terms[0]?.number.form === 'fraction')
-        return before === ZERO
-          ? `Lay ${sayMade(act.size, act.pieces, pack, units)}.`
-          : `${capital(sayMade(act.size, act.pieces, pack, units))} once more. ${capital(now)} now.`
+      if (act.pieces || units?.fractions) {
+        const size = sayMade(act.size, act.pieces, pack, units)
+        if (act.count !== '1') return `${capital(say(act.count, pack))} times ${size}: ${now} now.`
+        return before === ZERO ? `Lay ${size}.` : `${capital(size)} once more. ${capital(now)} now.`
+      }
       const [tens, ones] = [say(digitsOf(after(before, act), 2)[1]!, pack), say(digitsOf(after(before, act))[0]!, pack)]
       return sign(act.count) < 0
         ? `Unfold it. ${capital(now)} now.`

@@ -2,6 +2,7 @@ import type { Act, RewriteAct, Sum } from '../act/act'
 import { isRead, owing, type Standing } from '../act/standing'
 import { wholly } from '../act/unfold'
 import { compare, exact, multiply, sign, subtract, type Exact } from '../number/exact'
+import { piecesFor } from '../number/units'
 import { nineTimes } from '../problem/nines'
 import { answer, type Problem } from '../problem/problem'
 import type { Way } from './way'
@@ -23,6 +24,14 @@ export const oneLessSteps = (n: Exact): readonly RewriteAct[] => {
     { kind: 'rewrite', left: minus(NINE, tens), right: only(subtract(NINE, tens)), rule: 'to-nine' },
   ]
 }
+
+/** So many of a number at once, in its digits. */
+const times = (count: Exact, size: Exact, s: Standing): Act => ({
+  kind: 'group',
+  count,
+  size,
+  pieces: piecesFor(size, s.units) ?? [],
+})
 
 /** What was begun otherwise is finished in one, and what stands there is read. */
 function finish(problem: Problem, s: Standing): Act | null {
@@ -46,7 +55,7 @@ export const oneLess: Way = {
     const n = nineTimes(problem)!
     if (sign(s.value) !== 0) return finish(problem, s)
     const step = oneLessSteps(n).find(({ rule }) => !s.rewritten.includes(rule))
-    return step ?? { kind: 'group', count: n, size: NINE }
+    return step ?? times(n, NINE, s)
   },
 }
 
@@ -60,7 +69,7 @@ export const tenLess: Way = {
   suits: (p) => nineTimes(p) !== undefined,
   next: (problem, s) => {
     const n = nineTimes(problem)!
-    if (sign(s.value) === 0) return { kind: 'group', count: TEN, size: n }
+    if (sign(s.value) === 0) return times(TEN, n, s)
     if (s.value === multiply(TEN, n)) return { kind: 'take', amount: n }
     return finish(problem, s)
   },

@@ -45,6 +45,8 @@ test('the lines, with their reason', () => {
   )
   expect(steps[0]!.say).toContain('the tens are one less')
   expect(steps[1]!.say).toContain('what the tens lack')
+  // No finger is folded in writing.
+  expect(steps[2]!.say).toBe('Seven times nine: sixty-three now.')
 })
 
 test('written by hand, in another order, wrongly and put right, or at once', () => {

@@ -2,6 +2,7 @@ import { change, printSum, type Act } from '../../act/act'
 import { wholly } from '../../act/unfold'
 import { add, exact, multiply, sign, subtract, type Exact } from '../../number/exact'
 import { printExact } from '../../number/numeral'
+import { piecesFor } from '../../number/units'
 import { FITS, type Fit } from '../../problem/fit'
 import { nineTimes, whyNoNine } from '../../problem/nines'
 import type { Problem } from '../../problem/problem'
@@ -58,8 +59,14 @@ function* reads(s: WritingState, text: string): Generator<Act> {
       if (known && left.length === 2 && right.length === 1) yield { kind: 'rewrite', left, right, rule }
     }
   const [, count, size] = TIMES.exec(text) ?? []
-  if (!begun && count && size) yield { kind: 'group', count: exact(count), size: exact(size) }
-  if (!begun) yield { kind: 'group', count: n, size: NINE }
+  const times = (many: Exact, each: Exact): Act => ({
+    kind: 'group',
+    count: many,
+    size: each,
+    pieces: piecesFor(each, s.standing.units) ?? [],
+  })
+  if (!begun && count && size) yield times(exact(count), exact(size))
+  if (!begun) yield times(n, NINE)
   const [, operation, amount] = WORK.exec(text) ?? []
   if (begun && operation && amount) yield { kind: operation === '+' ? 'join' : 'take', amount: exact(amount) }
 }
