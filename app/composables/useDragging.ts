@@ -56,3 +56,11 @@ export function useDragging(area: Readonly<Ref<HTMLElement | null>>, { grip, car
   })
   return { dragging, justDragged: (): boolean => just }
 }
+
+/** What lies under a point of an area, the uppermost first, as the data that its elements carry. */
+export function underPoint(area: HTMLElement, x: number, y: number): readonly DOMStringMap[] {
+  const box = area.getBoundingClientRect()
+  return document
+    .elementsFromPoint(box.left + x, box.top + y)
+    .map((e) => (e instanceof HTMLElement || e instanceof SVGElement ? e.dataset : {}))
+}

@@ -92,6 +92,9 @@ export function printExact(value: Exact): string {
   return `${top.startsWith('-') ? '-' : ''}${digits.slice(0, -decimals)}.${digits.slice(-decimals)}`
 }
 
+/** A written number within a line, as a pattern: `-1 2/3`, `5/6`, `7.45`, `253`. */
+export const WRITTEN = String.raw`-?(?:\d+ )?\d+\/\d+|-?\d+(?:\.\d+)?`
+
 /** How many decimals the number with most of them has. */
 export const decimalsOf = (numbers: readonly Numeral[]): number =>
   numbers.reduce((most, n) => Math.max(most, n.form === 'places' ? n.decimals : 0), 0)

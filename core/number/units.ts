@@ -65,6 +65,12 @@ export const parts = (...denominators: readonly number[]): Units => ({
   fractions: true,
 })
 
+/** Into how many parts one whole can be cut so that they can still be told apart. */
+export const MOST_PARTS = 100
+
+/** Wholes, and every equal part of them down to hundredths. */
+export const PARTS: Units = parts(...Array.from({ length: MOST_PARTS - 1 }, (_, i) => i + 2))
+
 /** The parts that a whole is usually cut into, and that lie in a store. */
 export const USUAL_PARTS: readonly number[] = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 16, 20, 100]
 

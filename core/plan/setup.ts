@@ -85,9 +85,9 @@ export function setUp(request: PlanRequest): Setup {
   }
 }
 
-/** By places, empty ones are filled: 8.4 − 3.27 is worked as 8.40 − 3.27. */
+/** The pieces that a way works in: with empty places filled, where it does so. */
 const filled = (way: WayId, units: Units, problem: Problem): Units =>
-  way === 'by-places' ? { ...units, decimals: decimalsIn(problem) } : units
+  wayById(way).fillsPlaces ? { ...units, decimals: decimalsIn(problem) } : units
 
 /** The words of the class, as the problem's numbers are said. */
 export const packFor = ({ choices, units }: Pick<Setup, 'choices' | 'units'>): WordPack =>

@@ -91,7 +91,7 @@ export function fitParts(problem: Problem, limits: PartsLimits): Fit {
   }
   const common = commonIn(problem)
   if (common > BigInt(limits.parts))
-    return no(`these numbers have no common parts larger than ${common}ths; ${name} is cut into up to ${limits.parts}.`)
+    return no(`the largest common parts of these numbers are 1/${common}; ${name} is cut into up to ${limits.parts}.`)
   for (const total of [...totals(problem), ...(problem.others ?? []).flatMap(totals)]) {
     if (sign(total) < 0 && !limits.signed)
       return no(`the total comes to ${lowestText(total).replace('-', '−')}, and ${name} shows nothing below nought.`, [
@@ -103,6 +103,13 @@ export function fitParts(problem: Problem, limits: PartsLimits): Fit {
   if (product && compare(answer(problem), exact(limits.wholes)) > 0)
     return no(`${name} shows up to ${limits.wholes} wholes: ${limits.because}; ${lowestText(answer(problem))} is more.`)
   return naming(problem, limits, no)
+}
+
+/** Whether a number is a decimal that ends: its parts are made of twos and fives alone. */
+function endsSomewhere(value: Exact): boolean {
+  let rest = denominatorOf(value)
+  for (const prime of [2n, 5n]) while (rest % prime === 0n) rest /= prime
+  return rest === 1n
 }
 
 /** Whether a number can be written as is asked. */
@@ -118,7 +125,9 @@ function naming({ first, named }: Problem, limits: PartsLimits, no: (why: string
   }
   if (named.kind === 'decimal' && !isWhole(multiply(value, exact(10n ** BigInt(limits.decimals)))))
     return no(
-      `${shown(first)} is no decimal of up to ${limits.decimals} places: ${denominatorOf(value)} parts never come out even in tens.`,
+      endsSomewhere(value)
+        ? `${shown(first)} needs more than ${limits.decimals} places after the point, and ${limits.name} has no finer parts.`
+        : `${shown(first)} is no decimal that ends: tens, hundreds and thousands do not part into ${denominatorOf(value)}.`,
     )
   return FITS
 }

@@ -2,7 +2,7 @@ import { breakAct, makeAct, type ExchangeAct } from '../act/act'
 import { divide, exact, isWhole, multiply, sign, toCount, ZERO, type Exact } from '../number/exact'
 import { parseNumeral, printExact, valueOf } from '../number/numeral'
 import { partOf } from '../number/text'
-import { countOf, ladderOf, worthOf, type Pieces, type Units } from '../number/units'
+import { countOf, has, ladderOf, piecesOfNumeral, worthOf, type Pieces, type Units } from '../number/units'
 import { attempt } from '../refusal'
 
 /** One kind of pieces as it stands in a line: `40`, `10 * 100`, `5/8`, `-3`. */
@@ -52,4 +52,11 @@ export function exchangesIn(line: string, held: readonly Pieces[], units: Units)
       return times > 0 && rung.times * times <= countOf(held, rung.lower) ? [makeAct(rung, times)] : []
     })
   })
+}
+
+/** A written number as pieces of a material: 4/8 is four eighths; undefined where it is no number, or they do not make it. */
+export function piecesIn(text: string, units: Units): readonly Pieces[] | undefined {
+  const read = attempt(() => parseNumeral(text))
+  const pieces = 'ok' in read ? piecesOfNumeral(read.ok, valueOf(read.ok), units) : undefined
+  return pieces && has(units, pieces) ? pieces : undefined
 }

@@ -10,7 +10,7 @@ import { ONE, partsIn, recutAll, wholesIn } from './recut'
 
 /** Adding and taking away equal parts of a whole (practice, section 11; common practice, no source). */
 
-export interface Style {
+interface Style {
   /** Whether different parts are cut into common ones first. */
   readonly common: boolean
   /** Whether wholes and parts are worked apart, and a whole is made of the parts in the end. */
@@ -66,6 +66,7 @@ function work(s: Standing, choices: Choices, style: Style): Act | null {
   return piecesAct('join', style.apart && wholes.length > 0 ? wholes : left)
 }
 
+/** One number after another, in its very parts. */
 export function chain(problem: Problem, s: Standing, choices: Choices, style: Style): Act | null {
   return inTurn(
     problem,

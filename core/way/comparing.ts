@@ -12,13 +12,14 @@ import { chain } from './chain'
 
 /** Amounts held against one another (practice, section 11; common practice, no source). */
 
-export const piecesOf = (amount: Amount, i: number, s: Standing): readonly Pieces[] => {
+/** One number of an amount, in the very pieces that it names. */
+const piecesOf = (amount: Amount, i: number, s: Standing): readonly Pieces[] => {
   const number = i === 0 ? amount.first : amount.terms[i - 1]!.number
   return piecesOfNumeral(number, valueOf(number), s.units) ?? []
 }
 
 /** What of an amount comes next in its row; null where all of it lies there. */
-export function besideNext(amount: Amount, row: number, s: Standing, choices: Choices): BesideAct | ExchangeAct | null {
+function besideNext(amount: Amount, row: number, s: Standing, choices: Choices): BesideAct | ExchangeAct | null {
   const lies = s.others[row - 1] ?? []
   const there = worthOf(lies)
   if (there === answer(amount)) return null
@@ -44,7 +45,7 @@ export function besideNext(amount: Amount, row: number, s: Standing, choices: Ch
 }
 
 /** How the amounts stand to each other: two as they were asked, more of them from the least up. */
-export function comparison(rows: readonly (readonly Pieces[])[], s: Standing): CompareAct {
+function comparison(rows: readonly (readonly Pieces[])[], s: Standing): CompareAct {
   const named = rows.map((pieces) => ({ value: worthOf(pieces), text: numberText(worthOf(pieces), s.units, pieces) }))
   if (named.length > 2) named.sort((a, b) => compare(a.value, b.value))
   return {
@@ -54,6 +55,7 @@ export function comparison(rows: readonly (readonly Pieces[])[], s: Standing): C
   }
 }
 
+/** Works what is asked first, sets the others beside it, cuts all into common parts where that is wanted, and compares. */
 export function comparing(problem: Problem, s: Standing, choices: Choices, common: boolean): Act | null {
   const { others = [], ...own } = problem
   const first = chain(own, s, choices, { common: true, apart: false })

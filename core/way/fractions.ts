@@ -15,8 +15,6 @@ import type { Way } from './way'
 
 /** The ways of working with parts of a whole (practice, section 11; common practice, no source). */
 
-/* --- a part repeated --- */
-
 function repeating(problem: Problem, s: Standing): Act | null {
   const { number } = problem.terms[0]!
   const size = valueOf(number)
@@ -72,6 +70,7 @@ export const byPlaces: Way = {
   school: 'The greatest place first: wholes with wholes, tenths with tenths, hundredths with hundredths.',
   at: 'Strips and chips, for decimals: points under points, and empty places filled.',
   sort: 'places',
+  fillsPlaces: true,
   suits: (p) => isChain(p) && hasParts(p) && !writesFractions(p),
   next: (problem, s, choices) =>
     s.laid && !termDone(s) && s.begun > 1

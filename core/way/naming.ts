@@ -13,7 +13,7 @@ import { ONE, partsIn, inKind } from './recut'
 /** One number written another way (practice, section 11; common practice, no source). */
 
 /** In which pieces a number is to lie, and how it is written then. */
-export function wanted(
+function wanted(
   named: Naming,
   problem: Problem,
   s: Standing,
@@ -45,6 +45,7 @@ export function wanted(
   }
 }
 
+/** The number laid, cut anew, and read as it is to be written. */
 export function renaming(problem: Problem, s: Standing): Act | null {
   if (!s.laid) return piecesAct('lay', s.left)
   const value = valueOf(problem.first)

@@ -3,7 +3,7 @@ import { isRead, owing, type Standing } from '../act/standing'
 import { wholly } from '../act/unfold'
 import { compare, exact, multiply, sign, subtract, type Exact } from '../number/exact'
 import { piecesFor } from '../number/units'
-import { nineTimes } from '../problem/nines'
+import { takenNineTimes } from '../problem/nines'
 import { answer, type Problem } from '../problem/problem'
 import type { Way } from './way'
 
@@ -17,7 +17,7 @@ const minus = (a: Exact, b: Exact): Sum => [
 const only = (number: Exact): Sum => [{ operation: '+', number }]
 
 /** The two steps of one less: the tens are one less than the number, and the ones are what those tens lack to nine. */
-export const oneLessSteps = (n: Exact): readonly RewriteAct[] => {
+const oneLessSteps = (n: Exact): readonly RewriteAct[] => {
   const tens = subtract(n, ONE)
   return [
     { kind: 'rewrite', left: minus(n, ONE), right: only(tens), rule: 'one-less' },
@@ -48,11 +48,11 @@ export const oneLess: Way = {
   sort: 'nine-tricks',
   aim: 'groups',
   suits: (p) => {
-    const n = nineTimes(p)
+    const n = takenNineTimes(p)
     return n !== undefined && compare(n, NINE) <= 0
   },
   next: (problem, s) => {
-    const n = nineTimes(problem)!
+    const n = takenNineTimes(problem)!
     if (sign(s.value) !== 0) return finish(problem, s)
     const step = oneLessSteps(n).find(({ rule }) => !s.rewritten.includes(rule))
     return step ?? times(n, NINE, s)
@@ -66,9 +66,9 @@ export const tenLess: Way = {
   at: 'Nine times any number, in writing.',
   sort: 'nine-tricks',
   aim: 'groups',
-  suits: (p) => nineTimes(p) !== undefined,
+  suits: (p) => takenNineTimes(p) !== undefined,
   next: (problem, s) => {
-    const n = nineTimes(problem)!
+    const n = takenNineTimes(problem)!
     if (sign(s.value) === 0) return times(TEN, n, s)
     if (s.value === multiply(TEN, n)) return { kind: 'take', amount: n }
     return finish(problem, s)

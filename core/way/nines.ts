@@ -1,6 +1,6 @@
 import { isRead, owing } from '../act/standing'
 import { divide, exact, negate, sign } from '../number/exact'
-import { timesNine } from '../problem/nines'
+import { fingerOf } from '../problem/nines'
 import type { Way } from './way'
 
 /**
@@ -14,10 +14,10 @@ export const nines: Way = {
   at: 'Ten fingers, numbered from the left; it holds for nines and for nothing else.',
   sort: 'nines',
   aim: 'groups',
-  suits: (p) => timesNine(p) !== undefined,
+  suits: (p) => fingerOf(p) !== undefined,
   next: (problem, s) => {
     const nine = exact(9)
-    const n = timesNine(problem)!
+    const n = fingerOf(problem)!
     if (sign(s.value) === 0) return { kind: 'group', count: exact(n), size: nine }
     // Another finger than the one asked for is unfolded first.
     if (sign(owing(s)) !== 0) return { kind: 'group', count: negate(divide(s.value, nine)), size: nine }

@@ -7,8 +7,9 @@ import { samePieces, worthOf, type Pieces } from '../number/units'
 
 /** Cutting parts anew, so that they are of one size: what the ways with parts share (practice, section 11; common practice, no source). */
 
+/** The whole. */
 export const ONE = exact(1)
-export const isPart = (p: Pieces): boolean => p.unit !== ONE
+const isPart = (p: Pieces): boolean => p.unit !== ONE
 export const partsIn = (pieces: readonly Pieces[]): readonly Pieces[] => pieces.filter(isPart)
 export const wholesIn = (pieces: readonly Pieces[]): readonly Pieces[] => pieces.filter((p) => !isPart(p))
 
@@ -28,7 +29,7 @@ export function commonOf(kinds: readonly Pieces[], s: Standing, { parts }: Choic
 }
 
 /** What is to be cut anew so that some pieces are of one kind; null where they are. */
-export function recut(pieces: readonly Pieces[], bottom: bigint, s: Standing, aside?: number): ExchangeAct | null {
+function recut(pieces: readonly Pieces[], bottom: bigint, s: Standing, aside?: number): ExchangeAct | null {
   const [from, to] = [partsIn(pieces), inKind(partsIn(pieces), bottom, s)]
   if (from.length === 0 || !to || samePieces(from, to)) return null
   return { kind: 'exchange', from, to, ...(aside === undefined ? {} : { aside }) }

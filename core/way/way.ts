@@ -55,6 +55,8 @@ export interface Way {
   readonly at: string
   /** What it needs of a material: of its pieces, and of how they are worked. */
   readonly sort: Sort
+  /** Whether empty places after the point are filled with noughts: 8.4 is worked as 8.40. */
+  readonly fillsPlaces?: boolean
   /** What the work is after once it is begun, where that is not the total of a chain. */
   readonly aim?: Aim['kind']
   /** Whether the way is one for this problem. */

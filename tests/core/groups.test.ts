@@ -66,7 +66,7 @@ describe('nines hands', () => {
   })
   test('they are for nines only, and say why', () => {
     expect(why('4 × 7', 'nines')).toBe(
-      '4 × 7 is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones. Finger 4 folded shows 3 tens and 6 ones, which is 4 × 9; 4 × 7 is 28.',
+      '4 × 7 is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones. For 4 they show 36, which is 4 × 9; 4 × 7 is 28.',
     )
     expect(why('11 × 9', 'nines')).toContain('not nine times a number from 1 to 10')
     expect(why('4 + 9', 'nines')).toContain('4 + 9 is not nine times a number from 1 to 10')

@@ -72,7 +72,7 @@ test('one less is for nine times 1 to 9, ten less for any number; elsewhere it i
   expect(waysFor('9 * 7', 'nine-tricks').map((w) => w.way)).toEqual(['one-less', 'ten-less'])
   expect(waysFor('12 * 9', 'nine-tricks').map((w) => w.way)).toEqual(['ten-less'])
   expect(why('8 * 4')).toBe(
-    '8 × 4 is not nine times a whole number. These tricks hold only for nine, which is ten less one. For 8 they give 72, which is 8 × 9; 8 × 4 is 32.',
+    '8 × 4 is not nine times a whole number. These tricks hold only for nine, which is ten less one. For 8 they show 72, which is 8 × 9; 8 × 4 is 32.',
   )
   expect(why('4 + 9')).toContain('is not nine times a whole number')
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { numberText, pretty } from '../../../core/index'
+import { numberText, pretty, valueOf } from '../../../core/index'
+import { asNumber, partsText } from '../../utils/parts'
 
 /** A guess before the work: it is taken, kept, and held against the answer at the end. */
 const bench = useBench()
@@ -7,17 +8,25 @@ const guess = computed(() => bench.bench.now.guess)
 /** Once the answer is read, it is too late to guess. */
 const read = computed(() => bench.result.finished)
 const units = computed(() => bench.bench.setup.units)
-/** Of parts of a whole, what the answer may be near to. */
-const NEAR = [
-  { text: '0', label: 'nought' },
-  { text: '1/2', label: 'a half' },
-  { text: '1', label: 'a whole' },
-  { text: '3/2', label: 'one and a half' },
-  { text: '2', label: 'two wholes or more' },
-]
+/** As many nearest halves as are offered; beyond that whole numbers are near enough. */
+const HALVES = 3
+/** What an answer may be near to: nought, a half, a whole … as far as the numbers put together could reach. */
+const offered = computed(() => {
+  const { first, terms } = bench.bench.setup.problem
+  const up = (n: typeof first): number => Math.ceil(asNumber(valueOf(n)) - 1e-9)
+  const farthest = terms.reduce(
+    (n, t) => (t.operation === '-' ? n : t.operation === '*' ? n * up(t.number) : n + up(t.number)),
+    up(first),
+  )
+  const step = farthest <= HALVES ? 0.5 : 1
+  return Array.from({ length: Math.min(21, farthest / step + 1) }, (_, i) => partsText(i * step, 2))
+})
+const NAMES: Readonly<Record<string, string>> = { '0': 'nought', '1/2': 'a half', '1': 'a whole' }
 const near = computed(() => units.value.fractions && bench.bench.setup.choices.parts.estimate)
 const text = ref('')
-const wrong = computed(() => text.value.trim() !== '' && !/^[+−-]?\d+(?:\.\d+)?$/.test(text.value.trim()))
+const wrong = computed(
+  () => text.value.trim() !== '' && !/^[+−-]?(?:\d+(?:\.\d+)?|(?:\d+ )?\d+\/[1-9]\d*)$/.test(text.value.trim()),
+)
 function keep(): void {
   if (text.value.trim() === '' || wrong.value) return
   if (bench.make('bench', `guess ${text.value.trim().replace('−', '-').replace('+', '')}`)) text.value = ''
@@ -27,14 +36,8 @@ function keep(): void {
 <template>
   <div v-if="near && guess === null && !read" class="guess" role="group" aria-label="Guess first">
     <span>Guess first: what is it near to?</span>
-    <button
-      v-for="n in NEAR"
-      :key="n.text"
-      type="button"
-      class="stone-button"
-      @click="bench.make('bench', `guess ${n.text}`)"
-    >
-      {{ n.label }}
+    <button v-for="n in offered" :key="n" type="button" class="stone-button" @click="bench.make('bench', `guess ${n}`)">
+      <template v-if="NAMES[n]">{{ NAMES[n] }}</template><MathLine v-else :line="n" named />
     </button>
   </div>
   <form v-else-if="guess === null && !read" class="guess" @submit.prevent="keep">

@@ -11,7 +11,7 @@ const { said, detail, tone, aloud, canSpeak } = props.strip
 const kinds = computed(() => {
   const { units, representation, problem } = bench.bench.setup
   if (units.worths.some((w) => sign(w) < 0)) return units.worths
-  if (['arrows', 'signs', 'number-rule'].includes(REPRESENTATIONS[representation].sorts[0]!)) return []
+  if (['arrows', 'signs', 'number-rule', 'nine-tricks'].includes(REPRESENTATIONS[representation].sorts[0]!)) return []
   if (units.fractions) return partsOfProblem(problem).worths
   const decimals = decimalsIn(problem)
   return Array.from({ length: props.places + decimals }, (_, i) => unitOf(props.places - 1 - i))

@@ -28,13 +28,8 @@ const ROWS: readonly ChoiceRow<Exclude<keyof PartsChoices, 'estimate'>>[] = [
 
 <template>
   <ChoiceRows :rows="ROWS" :chosen="{ ...choices }" @set="set">
-    <label class="check"
-      ><input
-        type="checkbox"
-        :checked="choices.estimate"
-        @change="(e) => set('estimate', (e.target as HTMLInputElement).checked)"
-      />
-      Asked first: is it near nought, a half or a whole?</label
+    <ChoiceCheck :checked="choices.estimate" @set="(on) => set('estimate', on)"
+      >Asked first: is it near nought, a half or a whole?</ChoiceCheck
     >
   </ChoiceRows>
 </template>

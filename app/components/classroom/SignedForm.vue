@@ -68,13 +68,8 @@ const ROWS: readonly ChoiceRow<Exclude<keyof SignedChoices, 'estimate'>>[] = [
 
 <template>
   <ChoiceRows :rows="ROWS" :chosen="{ ...choices }" @set="set">
-    <label class="check"
-      ><input
-        type="checkbox"
-        :checked="choices.estimate"
-        @change="(e) => set('estimate', (e.target as HTMLInputElement).checked)"
-      />
-      The answer is guessed first</label
+    <ChoiceCheck :checked="choices.estimate" @set="(on) => set('estimate', on)"
+      >The answer is guessed first</ChoiceCheck
     >
   </ChoiceRows>
 </template>

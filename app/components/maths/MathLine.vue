@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { levelParts, mathTokens } from '../../../core/index'
 
-/** A written line; where it has fractions they stand one number over the other, in MathML Core. `named` gives it its
- * text as a name, where it is part of a button's. */
+/**
+ * A written line; where it has fractions they stand one number over the other, in MathML Core. `named` gives it its text as a name,
+ * where it is part of a button's.
+ */
 const props = defineProps<{ line: string; named?: boolean }>()
-const tokens = computed(() => (/\d\/\d/.test(props.line) ? mathTokens(props.line) : null))
+const tokens = computed(() => (/[\d)]\/[\d(]/.test(props.line) ? mathTokens(props.line) : null))
 </script>
 
 <template>
@@ -15,8 +17,8 @@ const tokens = computed(() => (/\d\/\d/.test(props.line) ? mathTokens(props.line
         <template v-if="t.kind === 'fraction'">
           <mn v-if="t.whole">{{ t.whole }}</mn>
           <mfrac>
-            <mrow v-for="level in [t.top, t.bottom]" :key="level">
-              <component :is="p.sign ? 'mo' : 'mn'" v-for="(p, k) in levelParts(level)" :key="k">{{
+            <mrow v-for="(level, k) in [t.top, t.bottom]" :key="k">
+              <component :is="p.sign ? 'mo' : 'mn'" v-for="(p, j) in levelParts(level)" :key="j">{{
                 p.text
               }}</component>
             </mrow>

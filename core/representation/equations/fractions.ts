@@ -1,10 +1,11 @@
 import { holds, piecesAct, printComparison, type Act, type AmountAct } from '../../act/act'
 import { exact, multiply, ZERO, type Exact } from '../../number/exact'
-import type { Relation } from '../../number/fractions'
-import { parseNumeral, valueOf } from '../../number/numeral'
+import { parseNumeral, valueOf, WRITTEN } from '../../number/numeral'
 import { inCommon, numberText, partOf } from '../../number/text'
-import { addPieces, opposite, piecesOfNumeral, worthOf, type Pieces } from '../../number/units'
+import { addPieces, opposite, worthOf, type Pieces } from '../../number/units'
 import { attempt } from '../../refusal'
+import { piecesIn } from '../inParts'
+import { comparisonIn } from '../text'
 import { asHeld } from './held'
 import type { EquationsState } from './state'
 
@@ -89,27 +90,17 @@ export function fractionLine(s: EquationsState, act: Act): string | undefined {
   }
 }
 
-const NUMBER = String.raw`-?(?:\d+ )?\d+\/\d+|-?\d+(?:\.\d+)?`
-const WORK = new RegExp(`^(${NUMBER}) ([+-]) (${NUMBER}) = (${NUMBER})$`)
-const POSE = new RegExp(`^.* ([+-]) (${NUMBER})$`)
-const TIMES = new RegExp(`^(\\d+) \\* (${NUMBER}) = (${NUMBER})$`)
-const LAY = new RegExp(`^(${NUMBER})(?: = (.+))?$`)
-const READ = new RegExp(`^(?:read|.+ =) (${NUMBER})$`)
-
-/** A written number as the pieces that make it. */
-function piecesIn(s: EquationsState, number: string): readonly Pieces[] | undefined {
-  const read = attempt(() => {
-    const numeral = parseNumeral(number)
-    return piecesOfNumeral(numeral, valueOf(numeral), s.units)
-  })
-  return 'ok' in read ? read.ok : undefined
-}
+const WORK = new RegExp(`^(${WRITTEN}) ([+-]) (${WRITTEN}) = (${WRITTEN})$`)
+const POSE = new RegExp(`^.* ([+-]) (${WRITTEN})$`)
+const TIMES = new RegExp(`^(\\d+) \\* (${WRITTEN}) = (${WRITTEN})$`)
+const LAY = new RegExp(`^(${WRITTEN})(?: = (.+))?$`)
+const READ = new RegExp(`^(?:read|.+ =) (${WRITTEN})$`)
 
 /** The pieces of one side, several numbers of which are joined. */
 function sidePieces(s: EquationsState, side: string): readonly Pieces[] | undefined {
   let all: readonly Pieces[] = []
   for (const number of side.split(' + ')) {
-    const pieces = piecesIn(s, number)
+    const pieces = piecesIn(number, s.units)
     if (!pieces) return undefined
     all = addPieces(all, pieces)
   }
@@ -122,28 +113,29 @@ export function* fractionActs(s: EquationsState, line: string): Generator<Act> {
   const value = (number: string): Exact => valueOf(parseNumeral(number))
   if (line.includes(' ? ')) {
     const row = line.split(' ? ').length - 1
-    const pieces = piecesIn(s, line.split(' ? ').at(-1)!)
+    const pieces = piecesIn(line.split(' ? ').at(-1)!, s.units)
     const there = s.rows[row] ?? []
     const came = pieces && addPieces(pieces, there, -1)
     if (came) yield { kind: 'beside', amount: worthOf(came), pieces: came, row }
   }
   const compared = /^(?:read )?(.+ [<>].*|.+ [<>=] .+ [<>].*)$/.exec(line)?.[1]
-  if (compared) yield comparison(compared)
+  if (compared) yield* comparison(compared)
   if (s.named || s.units.fractions) {
     const read = READ.exec(line)?.[1]
     if (read) yield { kind: 'read', value: value(read), as: read }
   }
-  if (/^[^=]+ = [^=]+$/.test(line) && s.rows.slice(1).length > 0) yield comparison(line)
+  if (/^[^=]+ = [^=]+$/.test(line) && s.rows.slice(1).length > 0) yield* comparison(line)
   if (!s.units.fractions) return
-  const [, , sign_, amount] = WORK.exec(line) ?? []
-  if (sign_ && amount) {
-    const pieces = piecesIn(s, amount)
-    if (pieces) yield piecesAct(sign_ === '+' ? 'join' : 'take', pieces)
-    yield { kind: sign_ === '+' ? 'join' : 'take', amount: value(amount) }
+  const [, , sign, amount] = WORK.exec(line) ?? []
+  if (sign && amount) {
+    const pieces = piecesIn(amount, s.units)
+    if (pieces) yield piecesAct(sign === '+' ? 'join' : 'take', pieces)
+    yield { kind: sign === '+' ? 'join' : 'take', amount: value(amount) }
     if (pieces) yield { kind: 'group', count: exact(1), size: value(amount), pieces }
   }
   const [, count, size] = TIMES.exec(line) ?? []
-  if (count && size) yield { kind: 'group', count: exact(count), size: value(size), pieces: piecesIn(s, size) ?? [] }
+  if (count && size)
+    yield { kind: 'group', count: exact(count), size: value(size), pieces: piecesIn(size, s.units) ?? [] }
   const lay = LAY.exec(line)
   if (lay && !begun) {
     const pieces = sidePieces(s, lay[2] ?? lay[1]!)
@@ -153,7 +145,7 @@ export function* fractionActs(s: EquationsState, line: string): Generator<Act> {
   }
   const [, operation, asked] = POSE.exec(line) ?? []
   if (operation && asked && !line.includes('=')) {
-    const pieces = piecesIn(s, asked)
+    const pieces = piecesIn(asked, s.units)
     yield { kind: 'pose', operation: operation as '+' | '-', amount: value(asked), ...(pieces ? { pieces } : {}) }
   }
   const sides = line.split(' = ')
@@ -177,10 +169,10 @@ function* partings(sides: readonly string[]): Generator<Act> {
   if (right.length === 1 && left.length > 1) yield { kind: 'gather', whole: right[0]!, parts: left }
 }
 
-function comparison(line: string): Act {
-  const numbers = line.split(/ [<>=] /)
-  const relations = [...line.matchAll(/ ([<>=]) /g)].map((m) => m[1] as Relation)
-  return { kind: 'compare', numbers, relations }
+/** A comparison, where the line is one. */
+function* comparison(line: string): Generator<Act> {
+  const read = attempt(() => comparisonIn(line))
+  if ('ok' in read) yield { kind: 'compare', ...read.ok }
 }
 
 /** What lies beside after an act: the number that is posed first, then the rows that are compared. */

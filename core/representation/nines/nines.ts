@@ -1,10 +1,9 @@
 import type { Act } from '../../act/act'
 import { exact, multiply, negate, sign, toCount, ZERO, type Exact } from '../../number/exact'
-import { valueOf } from '../../number/numeral'
 import { decimal } from '../../number/units'
 import { FITS } from '../../problem/fit'
-import { timesNine } from '../../problem/nines'
-import { printProblem, type Problem } from '../../problem/problem'
+import { asProduct, fingerOf, nineInstead } from '../../problem/nines'
+import type { Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import type { Recognised, Representation } from '../representation'
 import { numberAt, spanOf, wordsOf } from '../text'
@@ -75,21 +74,9 @@ function parse(text: string): NinesMove {
   return { kind: verb.text, finger }
 }
 
-/** What the hands would show for a product of two small numbers, and what that is. */
-function shownInstead({ first, terms }: Problem): string {
-  const [term] = terms
-  const numbers = [first, ...(term ? [term.number] : [])].map(valueOf)
-  if (term?.operation !== '*' || terms.length > 1 || !numbers.every((n) => /^(?:[1-9]|10)$/.test(n))) return ''
-  const [a, b] = numbers as [Exact, Exact]
-  const { tens, ones } = tensAndOnes(toCount(a))
-  return ` Finger ${a} folded shows ${tens} tens and ${ones} ones, which is ${a} × 9; ${a} × ${b} is ${multiply(a, b)}.`
-}
-
 /** Why a problem is none for these hands, with the arithmetic of it. */
-function why(problem: Problem): string {
-  const text = printProblem(problem).replaceAll(' * ', ' × ').replaceAll(' - ', ' − ').replaceAll(' / ', ' ÷ ')
-  return `${text} is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones.${shownInstead(problem)}`
-}
+const why = (problem: Problem): string =>
+  `${asProduct(problem)} is not nine times a number from 1 to 10. Nines hands work only for the nine times table, since 9 × n is n − 1 tens and 10 − n ones.${nineInstead(problem)}`
 
 /** Nines hands: fold the finger of the number, read tens before it and ones after it (practice, section 2). */
 export const nines: Representation<NinesState, NinesMove> = {
@@ -101,7 +88,7 @@ export const nines: Representation<NinesState, NinesMove> = {
   sorts: ['nines'],
   example: 'fold 4 · unfold 4 · read 36',
   fits: (problem) =>
-    timesNine(problem) === undefined ? { fits: false, why: why(problem), instead: ['fingers', 'blocks'] } : FITS,
+    fingerOf(problem) === undefined ? { fits: false, why: why(problem), instead: ['fingers', 'blocks'] } : FITS,
   start: () => ({ folded: null, read: null }),
   apply,
   shows: (s) => (s.folded === null ? ZERO : multiply(exact(s.folded), NINE)),

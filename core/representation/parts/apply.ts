@@ -1,5 +1,5 @@
 import { compare, sign, subtract, timesIn, ZERO } from '../../number/exact'
-import { addPieces, countOf, pieceName, worthOf, type Pieces } from '../../number/units'
+import { addPieces, countOf, pieceName, worthOf, type Pieces, PARTS } from '../../number/units'
 import { formOf } from '../../number/words'
 import { Refusal } from '../../refusal'
 import {
@@ -10,7 +10,6 @@ import {
   MOST_BESIDE,
   MOST_PIECES,
   nextOf,
-  PARTS,
   type PartsMove,
   type PartsState,
   type Row,

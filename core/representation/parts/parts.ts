@@ -4,23 +4,22 @@ import { exact, multiply, negate, sign, subtract, toCount, ZERO, type Exact } fr
 import { denominatorOf, lcm, partUnit } from '../../number/fractions'
 import { printExact } from '../../number/numeral'
 import { numberText } from '../../number/text'
-import { addPieces, countOf, has, opposite, samePieces, worthOf, type Pieces } from '../../number/units'
+import {
+  addPieces,
+  countOf,
+  has,
+  opposite,
+  samePieces,
+  worthOf,
+  type Pieces,
+  PARTS,
+  MOST_PARTS,
+} from '../../number/units'
 import type { Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import type { Recognised, Representation } from '../representation'
 import { apply } from './apply'
-import {
-  asParts,
-  begin,
-  MOST_PARTS,
-  nextOf,
-  PARTS,
-  shows,
-  standsIn,
-  type PartsMove,
-  type PartsState,
-  type Row,
-} from './state'
+import { asParts, begin, nextOf, shows, standsIn, type PartsMove, type PartsState, type Row } from './state'
 import { parseMove, printMove } from './text'
 
 const rowOf = (aside: number | undefined): Row => (aside === undefined ? 'main' : aside === 0 ? 'posed' : aside)
@@ -41,7 +40,10 @@ function recuts(
 ): { readonly cut: readonly PartsMove[]; readonly take: readonly Pieces[] } {
   if (wanted.every((p) => countOf(s.lies, p.unit) >= p.count)) return { cut: [], take: wanted }
   const bottom = lcm([...s.lies, ...wanted].map((p) => denominatorOf(p.unit)))
-  if (bottom > BigInt(MOST_PARTS)) throw new Refusal(`These parts have no common ones larger than ${bottom}ths.`)
+  if (bottom > BigInt(MOST_PARTS))
+    throw new Refusal(
+      `The largest common parts of these are 1/${bottom}, and a whole is cut into up to ${MOST_PARTS} here.`,
+    )
   const unit = partUnit(bottom)
   const inUnit = (pieces: readonly Pieces[]): number => toCount(multiply(worthOf(pieces), exact(bottom)))
   const small = s.lies.filter((p) => p.unit !== '1')

@@ -1,10 +1,10 @@
 import type { CompareAct } from '../../act/act'
-import { exact, sign, sizeOf, ZERO, type Exact } from '../../number/exact'
+import { sign, sizeOf, ZERO, type Exact } from '../../number/exact'
 import { valueOf, type Numeral } from '../../number/numeral'
 import {
   HUNDREDTHS,
   opposite,
-  parts,
+  PARTS,
   piecesFor,
   piecesOfNumeral,
   worthOf,
@@ -12,12 +12,6 @@ import {
   type Units,
 } from '../../number/units'
 import { totals, writesFractions, type Problem, type Sign } from '../../problem/problem'
-
-/** Into how many parts one whole can be cut so that they can still be told apart. */
-export const MOST_PARTS = 100
-
-/** Wholes, and every equal part of them down to hundredths. */
-export const PARTS: Units = parts(...Array.from({ length: MOST_PARTS - 1 }, (_, i) => i + 2))
 
 /** As many pieces as lie in one row, and as many rows beside. */
 export const MOST_PIECES = 400
@@ -146,5 +140,3 @@ export const namesOf = (
         const count = lengthIn(value, of)
         return count === undefined ? [] : [{ count, of }]
       })
-
-export const ONE = exact(1)

@@ -1,9 +1,10 @@
+import { printComparison } from '../../act/act'
 import type { Exact } from '../../number/exact'
 import { parseNumeral, printNumeral, valueOf, type Numeral } from '../../number/numeral'
-import { asPieces, pieceName, piecesOfNumeral, type Pieces } from '../../number/units'
+import { asPieces, pieceName, piecesOfNumeral, type Pieces, PARTS } from '../../number/units'
 import { Refusal } from '../../refusal'
 import { comparisonIn, countsIn, spanOf, wordsOf, type Word } from '../text'
-import { PARTS, WHOLES, type PartsMove, type Row, type WholeLength } from './state'
+import { WHOLES, type PartsMove, type Row, type WholeLength } from './state'
 
 const piecesText = (pieces: readonly Pieces[]): string =>
   pieces.map(({ count, unit }) => `${count} ${pieceName(unit, count, PARTS)}`).join(' ')
@@ -16,7 +17,7 @@ export function printMove(move: PartsMove): string {
     case 'read':
       return move.value === null ? 'unread' : `read ${move.as}`
     case 'compare':
-      return `compare ${move.numbers.map((n, i) => (i === 0 ? n : `${move.relations[i - 1]} ${n}`)).join(' ')}`
+      return `compare ${printComparison(move)}`
     case 'whole':
       return `whole ${move.length}`
     case 'drop':
@@ -45,7 +46,7 @@ function numeralIn(words: readonly Word[]): Numeral | undefined {
 }
 
 /** Reads `3 tenths`, `1 whole 2 fifths`, `2 2/5` or `0.3` as pieces. @throws Refusal at the word that will not do. */
-export function piecesIn(words: readonly Word[], whole: string): readonly Pieces[] {
+function piecesIn(words: readonly Word[], whole: string): readonly Pieces[] {
   const numeral = numeralIn(words)
   if (!numeral) return asPieces(countsIn(words, whole, PARTS), PARTS)
   const pieces = piecesOfNumeral(numeral, valueOf(numeral), PARTS)
@@ -72,7 +73,7 @@ function rowAt(words: readonly Word[]): { readonly row: Row; readonly rest: read
 }
 
 /** Reads a number with how it is written: `8/12` is two thirds, written in twelfths. @throws Refusal with the place in the text. */
-export function readingIn(words: readonly Word[], whole: string): { readonly value: Exact; readonly as: string } {
+function readingIn(words: readonly Word[], whole: string): { readonly value: Exact; readonly as: string } {
   const text = words
     .map((w) => w.text)
     .join(' ')
@@ -86,7 +87,7 @@ const CARRIES = ['lay', 'return', 'take', 'give', 'set', 'unset', 'push'] as con
 const isOne = <T extends string>(all: readonly T[], text: string): text is T =>
   (all as readonly string[]).includes(text)
 
-/** What is said aloud and means a move here: `pour in`, `pour out`, `put`. */
+/** What is said aloud and means a move here. */
 const SAID: readonly (readonly [RegExp, string])[] = [
   [/^pour in\b/i, 'lay'],
   [/^pour (?:out|off)\b/i, 'take'],
@@ -140,7 +141,7 @@ export function parseMove(text: string): PartsMove {
   if (!isOne(CARRIES, verb.text))
     throw new Refusal(
       `There is no move “${verb.text}” here.`,
-      'There are lay, take, set, push, recut, return, give, row, compare and read.',
+      'There are lay, take, set, push, recut, return, give, row, less, compare, whole and read.',
       spanOf(verb),
     )
   if (verb.text === 'push' && rest.length === 0) return { kind: 'push', pieces: [] }

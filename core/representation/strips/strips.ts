@@ -1,6 +1,6 @@
 import { fitParts } from '../../problem/fitParts'
 import { hasParts, type Problem } from '../../problem/problem'
-import { MOST_PARTS } from '../parts/state'
+import { MOST_PARTS } from '../../number/units'
 import { partsMaterial } from '../parts/parts'
 
 /** As many wholes as lie under one another on a mat. */

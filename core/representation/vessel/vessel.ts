@@ -3,7 +3,7 @@ import { wholeAndRest } from '../../number/fractions'
 import { FITS, type Fit } from '../../problem/fit'
 import { fitParts } from '../../problem/fitParts'
 import { amountsOf, hasParts, totals, type Problem } from '../../problem/problem'
-import { MOST_PARTS } from '../parts/state'
+import { MOST_PARTS } from '../../number/units'
 import { partsMaterial } from '../parts/parts'
 
 /** As many containers as stand side by side. */

@@ -1,12 +1,12 @@
 import { change, piecesAct, type Act } from '../../act/act'
 import { wholly } from '../../act/unfold'
 import { sign, type Exact } from '../../number/exact'
-import { parseNumeral, valueOf } from '../../number/numeral'
+import { WRITTEN } from '../../number/numeral'
 import { numberText, partOf } from '../../number/text'
-import { addPieces, has, piecesFor, piecesOfNumeral, worthOf, type Pieces } from '../../number/units'
+import { addPieces, countOf, piecesFor, worthOf, type Pieces } from '../../number/units'
 import { fitParts, MOST_WRITTEN, partsOfProblem } from '../../problem/fitParts'
 import { isChain, writesFractions } from '../../problem/problem'
-import { attempt } from '../../refusal'
+import { piecesIn } from '../inParts'
 import { writing, type WritingState } from './writing'
 
 /** The rule for fractions in writing: tops and bottoms multiplied alike, tops added (practice, section 11; common practice, no source). */
@@ -77,22 +77,16 @@ function lineFor(s: WritingState, act: Act, middle: boolean): string {
   }
 }
 
-const FRACTION = String.raw`(?:-?(?:\d+ )?\d+\/\d+|-?\d+)`
-const WORK = new RegExp(`^(${FRACTION}) ([+-]) (${FRACTION})(?: = .+)?$`)
-
-function piecesIn(s: WritingState, number: string): readonly Pieces[] | undefined {
-  const read = attempt(() => piecesOfNumeral(parseNumeral(number), valueOf(parseNumeral(number)), s.standing.units))
-  return 'ok' in read && read.ok && has(s.standing.units, read.ok) ? read.ok : undefined
-}
+const WORK = new RegExp(`^(${WRITTEN}) ([+-]) (${WRITTEN})(?: = .+)?$`)
 
 /** What a line of this page could be. */
 function* reads(s: WritingState, line: string): Generator<Act> {
   const sides = line.split(' = ')
   const { standing } = s
-  const [first, last] = [piecesIn(s, sides[0]!), piecesIn(s, sides.at(-1)!)]
+  const [first, last] = [piecesIn(sides[0]!, s.standing.units), piecesIn(sides.at(-1)!, s.standing.units)]
   if (sides.length === 1 && first && !standing.laid) yield piecesAct('lay', first)
   const [, , operation, number] = WORK.exec(line) ?? []
-  const pieces = number ? piecesIn(s, number) : undefined
+  const pieces = number ? piecesIn(number, s.standing.units) : undefined
   if (operation && number && pieces) {
     const amount = worthOf(pieces)
     if (sides.length === 1) yield { kind: 'pose', operation: operation as '+' | '-', amount, pieces }
@@ -100,14 +94,13 @@ function* reads(s: WritingState, line: string): Generator<Act> {
   }
   if (sides.length > 1 && first && last) {
     const act = { kind: 'exchange', from: first, to: last } as const
-    const lies = (there: readonly Pieces[]): boolean =>
-      first.every((p) => (there.find((q) => q.unit === p.unit)?.count ?? 0) >= p.count)
+    const lies = (there: readonly Pieces[]): boolean => first.every((p) => countOf(there, p.unit) >= p.count)
     if (lies(standing.held)) yield act
     if (lies(standing.left)) yield { ...act, aside: 0 }
   }
   if (sides.length > 1 && last) yield { kind: 'read', value: worthOf(last) }
   const read = /^read (.+)$/.exec(line)?.[1]
-  const value = read && piecesIn(s, read)
+  const value = read && piecesIn(read, s.standing.units)
   if (value) yield { kind: 'read', value: worthOf(value) }
 }
 

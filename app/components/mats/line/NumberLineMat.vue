@@ -25,7 +25,8 @@ import {
   writtenIn,
 } from '../../../../core/index'
 import { hereOn, points, type LineState } from '../../../../core/representation/line/line'
-import { marksOf, partsText, ruled } from './ruling'
+import { asNumber, partsText } from '../../../utils/parts'
+import { marksOf, ruled } from './ruling'
 
 /**
  * A ruled line through nought. An arrow is drawn along it with a finger or the mouse; by keyboard a pointer is moved to where the
@@ -45,10 +46,6 @@ const emit = defineEmits<{ move: [text: string]; say: [text: string] }>()
 const root = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(root)
 const movable = computed(() => props.mode !== 'show' && !props.small)
-const asNumber = (e: Exact): number => {
-  const { numerator, denominator } = parts(e)
-  return Number(numerator) / Number(denominator)
-}
 /** Whether numbers are fractions here, told in the parts of the line's own marks: 4/8, and no half. */
 const inParts = computed(() => props.setup.units.fractions === true)
 /** A mark’s number as text, exactly: so many of its parts, or a decimal of at most three places. */

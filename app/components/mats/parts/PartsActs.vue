@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import {
-  exact,
   type Mode,
   numberText,
-  pieceName,
   printNumeral,
+  sign,
   type Pieces,
   type Setup,
   totals,
   answer,
   worthOf,
   USUAL_PARTS,
+  PARTS,
+  MOST_PARTS,
 } from '../../../../core/index'
 import { calledAll } from '../../../../core/representation/parts/apply'
-import { lengthIn, namesOf, PARTS, type PartsState, WHOLES } from '../../../../core/representation/parts/state'
+import { lengthIn, namesOf, type PartsState, WHOLES } from '../../../../core/representation/parts/state'
+import { cutOf, partName } from '../../../utils/parts'
 import { rowsOf } from './rows'
 
 /** What can be done with the parts that lie there, by buttons: so many of a kind, cut anew, pushed together, compared. */
@@ -27,10 +29,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ move: [text: string]; kind: [of: number] }>()
 
-const nameOf = (of: number, n: number): string => pieceName(exact(of === 1 ? 1 : `1/${of}`), n, PARTS)
 const many = ref(1)
 const count = computed(() => Math.min(100, Math.max(1, Math.round(many.value) || 1)))
-const some = computed(() => `${count.value} ${nameOf(props.kind, count.value)}`)
+const some = computed(() => `${count.value} ${partName(props.kind, count.value)}`)
 const empty = computed(() => props.state.lies.length === 0 && props.state.turn === 0)
 
 /** Numbers of the problem, set out in one. */
@@ -86,18 +87,15 @@ const where = (row: string): string =>
 function recut(p: Pieces, row: string, of: number): void {
   const fits = lengthIn(worthOf([p]), of)
   // Where none is as long, the nearest is tried, and the mat says why not.
-  const n = fits ?? Math.max(1, Math.round((p.count * of) / Number(p.unit.split('/')[1] ?? 1)))
-  emit('move', `recut ${calledAll([p])} as ${n} ${nameOf(of, n)}${where(row)}`)
+  const n = fits ?? Math.max(1, Math.round((p.count * of) / cutOf(p.unit)))
+  emit('move', `recut ${calledAll([p])} as ${n} ${partName(of, n)}${where(row)}`)
 }
 /** What else has this length; in Alone it is for the learner to find. */
 const names = computed(() => {
   const c = cut.value
   if (!c || props.mode === 'alone') return []
-  const own = Number(c.pieces.unit.split('/')[1] ?? 1)
-  return namesOf(
-    worthOf([c.pieces]),
-    [...new Set([1, ...props.kinds, ...USUAL_PARTS])].sort((a, b) => a - b),
-  )
+  const own = cutOf(c.pieces.unit)
+  return namesOf(worthOf([c.pieces]), targets.value)
     .filter((n) => n.of !== own && (props.state.units.fractions || [1, 10, 100].includes(n.of)))
     .slice(0, 8)
 })
@@ -110,8 +108,9 @@ const compares = computed(() => props.state.others.length > 0 && props.state.lie
 /** A wrong reading can be laid beside what is there, edge to edge. */
 const wrong = computed(() => {
   const { read, lies } = props.state
-  if (props.mode === 'alone' || !read || read.value === worthOf(lies) || props.state.others.length > 0) return null
-  return Number(read.value.split('/')[1] ?? 1) <= 100 ? read.as : null
+  if (props.mode === 'alone' || !read || lies.length === 0 || props.state.others.length > 0) return null
+  if (read.value === worthOf(lies) || sign(read.value) < 0) return null
+  return cutOf(read.value) <= MOST_PARTS ? read.as : null
 })
 </script>
 
@@ -162,7 +161,7 @@ const wrong = computed(() => {
         aria-label="Of this kind"
         @change="(e) => emit('kind', Number((e.target as HTMLSelectElement).value))"
       >
-        <option v-for="of in targets" :key="of" :value="of">{{ nameOf(of, count) }}</option>
+        <option v-for="of in targets" :key="of" :value="of">{{ partName(of, count) }}</option>
       </select>
       <button type="button" class="stone-button" @click="emit('move', `lay ${some}`)">Lay</button>
       <button v-if="next && !empty" type="button" class="stone-button" @click="emit('move', `set ${some}`)">
@@ -188,7 +187,7 @@ const wrong = computed(() => {
       </select>
       <select v-model.number="into" aria-label="Into which parts">
         <option :value="0">into …</option>
-        <option v-for="of in targets" :key="of" :value="of">into {{ nameOf(of, 2) }}</option>
+        <option v-for="of in targets" :key="of" :value="of">into {{ partName(of, 2) }}</option>
       </select>
       <button type="button" class="stone-button" :disabled="into === 0" @click="recut(cut.pieces, cut.row, into)">
         Recut
@@ -201,7 +200,7 @@ const wrong = computed(() => {
         :key="n.of"
         type="button"
         class="stone-button"
-        :aria-label="`Cut it into ${n.count} ${nameOf(n.of, n.count)}`"
+        :aria-label="`Cut it into ${n.count} ${partName(n.of, n.count)}`"
         @click="recut(cut.pieces, cut.row, n.of)"
       >
         <MathLine :line="n.of === 1 ? String(n.count) : `${n.count}/${n.of}`" named />

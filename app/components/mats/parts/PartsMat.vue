@@ -2,17 +2,16 @@
 import type { Component } from 'vue'
 import {
   commonIn,
-  exact,
   type Mode,
   numbersIn,
-  pieceName,
   type Setup,
   type Standing,
   writtenIn,
   USUAL_PARTS,
 } from '../../../../core/index'
 import { calledAll } from '../../../../core/representation/parts/apply'
-import { PARTS, type PartsState } from '../../../../core/representation/parts/state'
+import type { PartsState } from '../../../../core/representation/parts/state'
+import { cutOf, partName } from '../../../utils/parts'
 import { rowsOf } from './rows'
 
 /**
@@ -48,7 +47,6 @@ const own = computed(() => {
 const kinds = computed(() =>
   [...new Set([...own.value, ...(all.value || own.value.length < 3 ? USUAL_PARTS : [])])].sort((a, b) => a - b),
 )
-const nameOf = (of: number, n: number): string => pieceName(exact(of === 1 ? 1 : `1/${of}`), n, PARTS)
 /** The kind in hand: what the buttons move. */
 const chosen = ref<number | null>(null)
 const kind = computed(() => chosen.value ?? own.value.find((n) => n > 1) ?? 2)
@@ -60,8 +58,8 @@ const described = computed(() =>
 )
 function tap(row: string, of: number): void {
   if (!movable.value || justDragged()) return
-  if (row === 'posed' && props.state.posed?.sign === '+') emit('move', `push 1 ${nameOf(of, 1)}`)
-  else if (row === 'main' && taking.value) emit('move', `take 1 ${nameOf(of, 1)}`)
+  if (row === 'posed' && props.state.posed?.sign === '+') emit('move', `push 1 ${partName(of, 1)}`)
+  else if (row === 'main' && taking.value) emit('move', `take 1 ${partName(of, 1)}`)
   else chosen.value = of
 }
 
@@ -75,16 +73,14 @@ const { dragging, justDragged } = useDragging(root, {
     return true
   },
   end(x, y) {
-    const box = root.value!.getBoundingClientRect()
-    const under = document.elementsFromPoint(box.left + x, box.top + y)
-    const zone = under.map((e) => (e as HTMLElement).dataset?.zone).find((z) => z !== undefined)
+    const zone = underPoint(root.value!, x, y).find((d) => d.zone !== undefined)?.zone
     const from = held.value
     held.value = null
     if (from && zone) drop(from.from, from.of, zone)
   },
 })
 function drop(from: string, of: number, to: string): void {
-  const one = `1 ${nameOf(of, 1)}`
+  const one = `1 ${partName(of, 1)}`
   const row = Number(to)
   if (from === to) return
   if (from === 'store') {
@@ -116,8 +112,8 @@ function drop(from: string, of: number, to: string): void {
           data-from="store"
           :data-of="of"
           :disabled="!movable"
-          :aria-label="`Lay one ${nameOf(of, 1)}`"
-          @click="movable && !justDragged() && emit('move', `lay 1 ${nameOf(of, 1)}`)"
+          :aria-label="`Lay one ${partName(of, 1)}`"
+          @click="movable && !justDragged() && emit('move', `lay 1 ${partName(of, 1)}`)"
         >
           <span class="sample" aria-hidden="true"
             ><i v-for="n in Math.min(of, 20)" :key="n" :class="{ on: n === 1 }"
@@ -139,16 +135,13 @@ function drop(from: string, of: number, to: string): void {
           :word="word"
           @tap="tap"
         />
-        <p v-if="state.lies.length === 0 && !state.posed" class="hint">Tap the store, or drag a piece here.</p>
+        <p v-if="movable && state.lies.length === 0 && !state.posed" class="hint">
+          Tap the store, or drag a piece here.
+        </p>
       </div>
       <div class="tray" data-zone="tray">
         <span class="word">taken away</span>
-        <span
-          v-for="p in state.taken"
-          :key="p.unit"
-          class="taken grip"
-          data-from="tray"
-          :data-of="p.unit === '1' ? 1 : p.unit.slice(2)"
+        <span v-for="p in state.taken" :key="p.unit" class="taken grip" data-from="tray" :data-of="cutOf(p.unit)"
           ><MathLine :line="calledAll([p])"
         /></span>
       </div>

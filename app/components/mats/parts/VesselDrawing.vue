@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PartsState } from '../../../../core/representation/parts/state'
-import { asNumber, cutOf } from './partsLayout'
+import { lcm } from '../../../../core/index'
+import { asNumber, cutOf } from '../../../utils/parts'
 import { rowsOf } from './rows'
 
 /** Containers filled in equal levels; each pouring has a texture of its own, so that it can be told from the one before. */
@@ -20,8 +21,6 @@ interface Container {
   readonly levels: number
   readonly layers: readonly Layer[]
 }
-const lcm = (a: number, b: number): number => (a * b) / gcd(a, b)
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
 /** More lines than this could not be told apart. */
 const MOST_LINES = 24
 
@@ -29,7 +28,7 @@ const containers = computed<readonly Container[]>(() =>
   rowsOf(props.state, props.word).flatMap(({ row, pieces, caption }): readonly Container[] => {
     const value = pieces.reduce((n, p) => n + p.count * asNumber(p.unit), 0)
     const cuts = pieces.map((p) => cutOf(p.unit)).filter((n) => n > 1)
-    const common = cuts.reduce(lcm, 1)
+    const common = Number(lcm(cuts.map(BigInt)))
     const levels = common <= MOST_LINES ? common : Math.min(MOST_LINES, Math.max(1, ...cuts))
     const ends = row === 'main' ? props.state.levels.map(asNumber) : [value]
     const of = Math.max(1, ...cuts)

@@ -1,4 +1,5 @@
-import { type Exact, parts as topAndBottom, type Pieces } from '../../../../core/index'
+import type { Pieces } from '../../../../core/index'
+import { asNumber, cutOf } from '../../../utils/parts'
 
 /** Where strips lie on their mat, in pixels: everything at one scale, every amount begun at the same edge. Pure. */
 
@@ -33,13 +34,6 @@ export interface StripsRow {
   readonly row: string
   readonly pieces: readonly Pieces[]
 }
-
-export const asNumber = (e: Exact): number => {
-  const { numerator, denominator } = topAndBottom(e)
-  return Number(numerator) / Number(denominator)
-}
-/** How many of a kind make a whole: 8 of an eighth. */
-export const cutOf = (unit: Exact): number => Number(topAndBottom(unit).denominator)
 
 const [GAP, BETWEEN, LEAST, MOST] = [4, 16, 22, 104]
 /** As many wholes of parts as lie end to end before a new line begins. */

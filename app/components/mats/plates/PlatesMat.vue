@@ -80,28 +80,25 @@ const { dragging, justDragged } = useDragging(root, {
   end(x, y) {
     const held = carried.value
     carried.value = null
-    const box = root.value!.getBoundingClientRect()
-    const under = document.elementsFromPoint(box.left + x, box.top + y)
-    const plate = under.find((e): e is HTMLElement => e instanceof HTMLElement && e.dataset.plate !== undefined)
-    const column = under.find((e): e is HTMLElement => e instanceof HTMLElement && e.dataset.column !== undefined)
-    const store = under.some((e) => e instanceof HTMLElement && e.dataset.store !== undefined)
+    const under = underPoint(root.value!, x, y)
+    const plate = under.find((d) => d.plate !== undefined)
+    const column = under.find((d) => d.column !== undefined)
+    const store = under.some((d) => d.store !== undefined)
     if (!held) return
     if (held.from === 'store') {
       if (column && !store) emit('move', `lay ${word(held.place)}`)
       return
     }
     if (held.from === 'hand') {
-      if (plate) put(held.place, Number(plate.dataset.plate))
+      if (plate) put(held.place, Number(plate.plate))
       else if (store) emit('move', `return ${word(held.place)}`)
-      else if (column && Number(column.dataset.column) === held.place - 1)
-        emit('move', `break ${nameOf(held.place, 1)}`)
-      else if (column && Number(column.dataset.column) === held.place + 1)
-        emit('move', `tie ${nameOf(held.place + 1, 1)}`)
+      else if (column && Number(column.column) === held.place - 1) emit('move', `break ${nameOf(held.place, 1)}`)
+      else if (column && Number(column.column) === held.place + 1) emit('move', `tie ${nameOf(held.place + 1, 1)}`)
       return
     }
-    if (plate && Number(plate.dataset.plate) === held.plate) return
+    if (plate && Number(plate.plate) === held.plate) return
     emit('move', `pick ${word(held.place)} from ${held.plate}`)
-    if (plate) emit('move', `put ${word(held.place)} on ${plate.dataset.plate}`)
+    if (plate) emit('move', `put ${word(held.place)} on ${plate.plate}`)
   },
 })
 const tap = (act: () => void): void => {

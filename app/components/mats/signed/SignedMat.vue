@@ -56,12 +56,9 @@ const { dragging, justDragged } = useDragging(root, {
     return true
   },
   end(x, y) {
-    const box = root.value!.getBoundingClientRect()
-    const under = document.elementsFromPoint(box.left + x, box.top + y)
-    const to = under.find((e): e is HTMLElement => e instanceof HTMLElement && e.dataset.zone !== undefined)?.dataset
-      .zone
-    const on = under.find((e): e is HTMLElement => e instanceof HTMLElement && e.classList.contains('piece'))?.dataset
-      .sign
+    const under = underPoint(root.value!, x, y)
+    const to = under.find((d) => d.zone !== undefined)?.zone
+    const on = under.find((d) => d.from === 'mat')?.sign
     const { from, sign } = held.value!
     held.value = null
     if (to) drop(from, sign, to, on)

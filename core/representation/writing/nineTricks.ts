@@ -4,7 +4,7 @@ import { add, exact, multiply, sign, subtract, type Exact } from '../../number/e
 import { printExact } from '../../number/numeral'
 import { piecesFor } from '../../number/units'
 import { FITS, type Fit } from '../../problem/fit'
-import { nineTimes, whyNoNine } from '../../problem/nines'
+import { asProduct, nineInstead, takenNineTimes } from '../../problem/nines'
 import type { Problem } from '../../problem/problem'
 import { sumIn, sumWorth } from '../sums'
 import { writing, type WritingState } from './writing'
@@ -27,7 +27,7 @@ function lineFor(s: WritingState, act: Act): string {
       return `${printSum(act.left)} = ${printSum(act.right)}`
     case 'group':
       if (sign(value) !== 0 || sign(act.count) < 0) return sign(change(act)) === 0 ? '' : lineFor(s, wholly(act))
-      if (act.size === NINE && act.count === nineTimes(s.problem)) return tensAndOnes(act.count)
+      if (act.size === NINE && act.count === takenNineTimes(s.problem)) return tensAndOnes(act.count)
       return `${number(act.count)} * ${number(act.size)} = ${number(multiply(act.count, act.size))}`
     case 'join':
     case 'take':
@@ -49,7 +49,7 @@ const WORK = /^\d+ ([+-]) (\d+) = \d+$/
 
 /** What a line of this page could be. */
 function* reads(s: WritingState, text: string): Generator<Act> {
-  const n = nineTimes(s.problem)!
+  const n = takenNineTimes(s.problem)!
   const begun = sign(s.standing.value) !== 0
   const [left, right] = text.split(' = ').map(sumIn)
   if (!begun && left && right && sumWorth(left) === sumWorth(right))
@@ -72,8 +72,12 @@ function* reads(s: WritingState, text: string): Generator<Act> {
 }
 
 function fits(problem: Problem): Fit {
-  return nineTimes(problem) === undefined
-    ? { fits: false, why: whyNoNine(problem, 'These tricks hold'), instead: ['fingers', 'plates'] }
+  return takenNineTimes(problem) === undefined
+    ? {
+        fits: false,
+        why: `${asProduct(problem)} is not nine times a whole number. These tricks hold only for nine, which is ten less one.${nineInstead(problem)}`,
+        instead: ['fingers', 'plates'],
+      }
     : FITS
 }
 
