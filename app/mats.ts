@@ -28,6 +28,7 @@ import type { PartsState } from '../core/representation/parts/state'
 import type { LineState } from '../core/representation/line/line'
 import type { SignedState } from '../core/representation/signed/state'
 import type { WritingState } from '../core/representation/writing/writing'
+import type { PartsWords } from './components/mats/parts/rows'
 import { exchangeIn } from './utils/lit'
 
 /** What there is to be seen of one material: at the bench, beside it, or on a board. */
@@ -137,11 +138,11 @@ const counting = (draw: () => Promise<{ default: Component }>): Mat => {
   )
 }
 /** Wholes and parts: one mat, and for each material a drawing of its own. */
-const parted = (draw: () => Promise<{ default: Component }>, word: string): Mat => {
+const parted = (draw: () => Promise<{ default: Component }>, words: PartsWords): Mat => {
   const drawing = defineAsyncComponent(draw)
   return mat(
     () => import('./components/mats/parts/PartsMat.vue'),
-    (v) => ({ ...handled<PartsState>(v), drawing, word }),
+    (v) => ({ ...handled<PartsState>(v), drawing, words }),
     { worth: 'none', small: false },
   )
 }
@@ -197,8 +198,22 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
   partials: writing,
   friendly: writing,
   splits: writing,
-  strips: parted(() => import('./components/mats/parts/StripsDrawing.vue'), 'row'),
-  vessel: parted(() => import('./components/mats/parts/VesselDrawing.vue'), 'container'),
+  strips: parted(() => import('./components/mats/parts/StripsDrawing.vue'), {
+    row: 'row',
+    lay: 'Lay',
+    set: 'Set',
+    push: 'Push together',
+    take: 'Take',
+    recut: 'Recut',
+  }),
+  vessel: parted(() => import('./components/mats/parts/VesselDrawing.vue'), {
+    row: 'container',
+    lay: 'Pour in',
+    set: 'Fill a jug with',
+    push: 'Pour together',
+    take: 'Pour out',
+    recut: 'New level lines',
+  }),
   signs: writing,
   'fraction-rule': writing,
   'nine-tricks': writing,

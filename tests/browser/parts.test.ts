@@ -148,7 +148,7 @@ test('points on the line are put in order; at 390 px everything is in reach', as
   await noViolations(driver)
   await size(390, 844)
   await asked('5/6 - 1/4', 'vessel', 'together')
-  await click(/^Lay 5/)
+  await click(/^Pour in 5/)
   await line('5/6')
   const wide = await driver.executeScript<number>('return document.documentElement.scrollWidth')
   expect(wide).toBeLessThanOrEqual(390)

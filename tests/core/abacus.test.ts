@@ -8,8 +8,8 @@ import { besideOf, setUp } from '../../core/plan/setup'
 import { parseProblem } from '../../core/problem/parse'
 import { printProblem, totals, type Problem } from '../../core/problem/problem'
 import { abacus } from '../../core/representation/abacus/abacus'
-import { push, setting, type AbacusMove, type AbacusState, type Beads } from '../../core/representation/abacus/frame'
-import { against, decide, RULES } from '../../core/representation/abacus/rules'
+import { push, type AbacusMove, type AbacusState } from '../../core/representation/abacus/frame'
+import { RULES } from '../../core/representation/abacus/rules'
 import { workAmount, workDigit } from '../../core/representation/abacus/work'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import type { Representation, RepresentationId } from '../../core/representation/representation'
@@ -17,16 +17,7 @@ import type { WayId } from '../../core/way/way'
 
 const exactMath = create(all!, { number: 'Fraction' })
 const FRAMES: readonly RepresentationId[] = ['abacus', 'two-five', 'frame', 'stay-put']
-const BEADED: readonly Beads[] = [
-  { upper: 1, lower: 4 },
-  { upper: 2, lower: 5 },
-]
-const PLAIN: readonly Beads[] = [
-  { upper: 0, lower: 9 },
-  { upper: 0, lower: 10 },
-]
 const digits = Array.from({ length: 9 }, (_, i) => i + 1)
-const settings = [0, ...digits]
 
 const bead = (over: Partial<AbacusChoices> = {}): Choices => ({
   ...DEFAULT_CHOICES,
@@ -55,43 +46,6 @@ const chains: fc.Arbitrary<Problem> = fc
     const text = (n: number): string => (decimals === 0 ? String(n) : (n / 10 ** decimals).toFixed(decimals))
     return parseProblem(numbers.map(([up, n], i) => (i === 0 ? text(n) : `${up ? '+' : '-'} ${text(n)}`)).join(' '))
   })
-
-describe('just one of the rules holds in each position (practice, section 9)', () => {
-  const holding = (beads: Beads, shown: number, digit: number, way: 1 | -1): string[] =>
-    RULES.filter((rule) => against(rule, setting(shown, beads), digit, way, beads) === undefined)
-
-  test.each([...BEADED, ...PLAIN])('on rods of %o', (beads) => {
-    for (const shown of settings)
-      for (const digit of digits)
-        for (const way of [1, -1] as const) {
-          const held = holding(beads, shown, digit, way)
-          expect([shown, way * digit, held.length]).toEqual([shown, way * digit, 1])
-          expect(held[0]).toBe(decide(setting(shown, beads), digit, way, beads).rule)
-        }
-  })
-
-  test('a rod without fives knows only direct and ten', () => {
-    for (const beads of PLAIN)
-      for (const shown of settings)
-        for (const digit of digits) expect(['direct', 'ten']).toContain(holding(beads, shown, digit, 1)[0])
-  })
-
-  test('what is rejected says which bead is missing', () => {
-    const { rule, rejected } = decide({ upper: 1, lower: 1 }, 7, 1, BEADED[0]!)
-    expect(rule).toBe('mixed')
-    expect(rejected).toEqual([
-      { rule: 'direct', side: 'upper', wanted: 1, there: 0 },
-      { rule: 'ten', side: 'lower', wanted: 3, there: 1 },
-    ])
-  })
-
-  test('only the complement’s beads move: with four up, +2 clears three', () => {
-    const four = abacus.apply(abacus.start(parseProblem('4 + 2'), bead()), abacus.parse('ones lower 4 to bar'))
-    const { moves, state } = workDigit(four, 0, 2, 1)
-    expect(moves.map(abacus.print)).toEqual(['rod 0 upper 1 to bar, right index', 'rod 0 lower 3 away, right index'])
-    expect(state.rods[0]).toEqual({ upper: 1, lower: 1 })
-  })
-})
 
 /** Walks a plan: before each act its state, its moves, and after it the state. */
 function walk(

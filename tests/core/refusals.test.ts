@@ -289,6 +289,47 @@ const REFUSED: readonly (readonly [
       ['on 1', 'There is no number in the head to count from.', 'Hold one first: hold 8.'],
     ],
   ],
+  [
+    'strips',
+    '1/2 + 1/3',
+    ['lay 1/2'],
+    [
+      ['', 'There is no move yet.', 'Type one, like: lay 3 tenths.'],
+      [
+        'jump',
+        'There is no move “jump” here.',
+        'There are lay, take, set, push, recut, return, give, row, less, compare, whole and read.',
+      ],
+      ['take 2 halves', 'There is only 1 half in the row; 2 are wanted.', 'Recut what lies there first: 1 half.'],
+      ['take 1 third', 'There are no thirds in the row; 1 is wanted.', 'Recut what lies there first: 1 half.'],
+      ['recut 1 half', 'It is not said what it is cut into.', 'Like: recut 1 half as 4 eighths.'],
+      ['recut 1 half as 3 eighths', '1 half is as long as 4 eighths, not as 3.', ''],
+      [
+        'recut 1 half as 1 third',
+        'No number of thirds is as long as 1 half: 1 third is too short, 2 thirds are too long.',
+        'Choose another kind of part.',
+      ],
+      ['push', 'Nothing lies beside.', 'Set the next number beside first.'],
+      ['drop', 'Nothing lies beside.', ''],
+      ['lay 1/101', 'A whole is not cut into 101 parts here.', 'From halves to hundredths.'],
+      ['lay 0/4', 'Nought pieces cannot be moved.', 'From halves to hundredths.'],
+      ['row 1 1/2', 'The rows to compare with are numbered from 2.', 'Like: row 2 4 eighths.'],
+      ['row 3 1/2', 'Row 3 cannot be begun yet.', 'The next free row is row 2.'],
+      ['compare 1/2', 'A comparison has a sign, <, = or >.', 'Like: compare 5/8 > 4/8.'],
+      ['compare 1/2 >', 'A number is missing beside a sign.', 'Like: compare 5/8 > 4/8.'],
+      ['whole tiny', '“tiny” is no length of a whole.', 'A whole is short, middle or long.'],
+    ],
+  ],
+  [
+    'line',
+    '2/3 ? 3/4',
+    ['stand 2/3'],
+    [
+      ['mark 6 1/2', 'There is no point 6.', 'Points are numbered from 2.'],
+      ['mark 3 1/2', 'The next point is point 2.', ''],
+      ['stand 3/4', 'One stands at 2/3 already.', 'Draw an arrow from there, or undo.'],
+    ],
+  ],
 ]
 
 describe.each(REFUSED)('%s with %s', (on, problem, first, wrong) => {

@@ -22,6 +22,13 @@ function time(runs: number, work: () => void): { middle: number; worst: number }
 }
 const ms = (n: number): string => `${n.toFixed(3)} ms`
 
+/** Strips with hundredths all over, and a half among them. */
+const inParts = (): Bench =>
+  ['lay 3 wholes', 'lay 290 hundredths', 'lay 1 half'].reduce(
+    (b, move) => enter(b, { at: 0, on: 'strips', move }),
+    openBench({ problem: '6 2/5 + 1/2', representation: 'strips', also: ['equations'] }, 'together'),
+  )
+
 /** A bench with about 500 blocks out on the mat. */
 export function crowded(): Bench {
   let bench = openBench(
@@ -69,6 +76,8 @@ export function timesOfCore(): Figure[] {
   const wide = time(100, () => void plan({ problem: eight, representation: 'columns', way: 'by-column' }))
   const pair = paired()
   const inStep = time(500, () => void enter(pair, { at: 0, on: 'chips', move: 'break ten' }))
+  const parted = inParts()
+  const recut = time(300, () => void enter(parted, { at: 0, on: 'strips', move: 'recut 1 half as 50 hundredths' }))
   const frame = abacusAtWork()
   const bead = time(500, () => void enter(frame, { at: 0, on: 'abacus', move: 'rod 8 lower 1 to bar' }))
   const chain = parseProblem('123456789 + 98765432 - 7654321 + 654321 - 54321 + 4321 - 321 + 21')
@@ -122,6 +131,11 @@ export function timesOfCore(): Figure[] {
       what: 'one act in step across chips and columns, ~200 pieces out',
       value: ms(inStep.middle),
       beside: `worst ${ms(inStep.worst)}; half a frame is 8 ms: ${(8 / inStep.middle).toFixed(0)} times over`,
+    },
+    {
+      what: 'one recut on strips, ~300 parts out, equations in step',
+      value: ms(recut.middle),
+      beside: `worst ${ms(recut.worst)}; half a frame is 8 ms: ${(8 / recut.middle).toFixed(0)} times over`,
     },
     {
       what: 'missing digits, three unknowns',

@@ -16,7 +16,7 @@ import {
 import { calledAll } from '../../../../core/representation/parts/apply'
 import { lengthIn, namesOf, type PartsState, WHOLES } from '../../../../core/representation/parts/state'
 import { cutOf, partName } from '../../../utils/parts'
-import { rowsOf } from './rows'
+import { rowsOf, type PartsWords } from './rows'
 
 /** What can be done with the parts that lie there, by buttons: so many of a kind, cut anew, pushed together, compared. */
 const props = defineProps<{
@@ -25,7 +25,7 @@ const props = defineProps<{
   mode: Mode
   kind: number
   kinds: readonly number[]
-  word: string
+  words: PartsWords
 }>()
 const emit = defineEmits<{ move: [text: string]; kind: [of: number] }>()
 
@@ -61,7 +61,7 @@ const once = computed(() => {
 })
 
 /* --- cutting anew --- */
-const rows = computed(() => rowsOf(props.state, props.word))
+const rows = computed(() => rowsOf(props.state, props.words.row))
 const cuttable = computed(() =>
   rows.value.flatMap((r) =>
     r.pieces.map((p) => ({
@@ -122,16 +122,16 @@ const wrong = computed(() => {
       class="stone-button main"
       @click="emit('move', `lay ${first}`)"
     >
-      Lay <MathLine :line="first" named />
+      {{ words.lay }} <MathLine :line="first" named />
     </button>
     <button v-if="once" type="button" class="stone-button main" @click="emit('move', `lay ${once}`)">
-      Lay <MathLine :line="once" named />
+      {{ words.lay }} <MathLine :line="once" named />
     </button>
     <button v-if="!empty && next" type="button" class="stone-button main" @click="emit('move', `set ${nextText}`)">
-      {{ next.sign === '+' ? 'Set' : 'Set as a measure' }} <MathLine :line="nextText" named />
+      {{ words.set }} <MathLine :line="nextText" named />{{ next.sign === '+' ? '' : ' as a measure' }}
     </button>
     <button v-if="state.posed?.sign === '+'" type="button" class="stone-button main" @click="emit('move', 'push')">
-      Push together
+      {{ words.push }}
     </button>
     <button
       v-if="state.posed?.sign === '-'"
@@ -139,7 +139,7 @@ const wrong = computed(() => {
       class="stone-button main"
       @click="emit('move', `take ${calledAll(state.posed.pieces).replace(/ and /g, ' ')}`)"
     >
-      Take {{ calledAll(state.posed.pieces) }}
+      {{ words.take }} {{ calledAll(state.posed.pieces) }}
     </button>
     <button
       v-if="beside && !empty"
@@ -147,8 +147,8 @@ const wrong = computed(() => {
       class="stone-button main"
       @click="emit('move', `${beside.verb} ${beside.row} ${beside.text}`)"
     >
-      {{ beside.verb === 'row' ? 'Lay' : 'Take' }} <MathLine :line="beside.text" named />
-      {{ beside.verb === 'row' ? 'in' : 'from' }} {{ word }} {{ beside.row }}
+      {{ beside.verb === 'row' ? words.lay : words.take }} <MathLine :line="beside.text" named />
+      {{ beside.verb === 'row' ? 'in' : 'from' }} {{ words.row }} {{ beside.row }}
     </button>
     <button v-if="wrong" type="button" class="stone-button main" @click="emit('move', `row 2 ${wrong}`)">
       Why not <MathLine :line="wrong" named />? Lay it beside
@@ -163,7 +163,7 @@ const wrong = computed(() => {
       >
         <option v-for="of in targets" :key="of" :value="of">{{ partName(of, count) }}</option>
       </select>
-      <button type="button" class="stone-button" @click="emit('move', `lay ${some}`)">Lay</button>
+      <button type="button" class="stone-button" @click="emit('move', `lay ${some}`)">{{ words.lay }}</button>
       <button v-if="next && !empty" type="button" class="stone-button" @click="emit('move', `set ${some}`)">
         Set beside
       </button>
@@ -173,7 +173,7 @@ const wrong = computed(() => {
         :disabled="state.lies.length === 0"
         @click="emit('move', `take ${some}`)"
       >
-        Take away
+        {{ words.take }}
       </button>
     </fieldset>
     <fieldset v-if="cut" class="some">
@@ -190,7 +190,7 @@ const wrong = computed(() => {
         <option v-for="of in targets" :key="of" :value="of">into {{ partName(of, 2) }}</option>
       </select>
       <button type="button" class="stone-button" :disabled="into === 0" @click="recut(cut.pieces, cut.row, into)">
-        Recut
+        {{ words.recut }}
       </button>
     </fieldset>
     <div v-if="cut && names.length > 0" class="names" role="group" :aria-label="`As long as ${cut.label}`">

@@ -12,7 +12,7 @@ import {
 import { calledAll } from '../../../../core/representation/parts/apply'
 import type { PartsState } from '../../../../core/representation/parts/state'
 import { cutOf, partName } from '../../../utils/parts'
-import { rowsOf } from './rows'
+import { rowsOf, type PartsWords } from './rows'
 
 /**
  * Wholes and equal parts of them: what all materials of parts have in common. Pieces are dragged from the store into a row, from the
@@ -25,8 +25,7 @@ const props = defineProps<{
   mode: Mode
   newest: boolean
   drawing: Component
-  /** What a row is called here: a row, or a container. */
-  word: string
+  words: PartsWords
 }>()
 const emit = defineEmits<{ move: [text: string]; say: [text: string] }>()
 
@@ -52,7 +51,7 @@ const chosen = ref<number | null>(null)
 const kind = computed(() => chosen.value ?? own.value.find((n) => n > 1) ?? 2)
 
 const described = computed(() =>
-  rowsOf(props.state, props.word)
+  rowsOf(props.state, props.words.row)
     .map((r) => `${r.caption}: ${r.pieces.length > 0 ? calledAll(r.pieces) : 'nothing'}`)
     .join('; '),
 )
@@ -112,7 +111,7 @@ function drop(from: string, of: number, to: string): void {
           data-from="store"
           :data-of="of"
           :disabled="!movable"
-          :aria-label="`Lay one ${partName(of, 1)}`"
+          :aria-label="`${words.lay} one ${partName(of, 1)}`"
           @click="movable && !justDragged() && emit('move', `lay 1 ${partName(of, 1)}`)"
         >
           <span class="sample" aria-hidden="true"
@@ -132,7 +131,7 @@ function drop(from: string, of: number, to: string): void {
           :width="width"
           :height="height"
           :taking="taking"
-          :word="word"
+          :word="words.row"
           @tap="tap"
         />
         <p v-if="movable && state.lies.length === 0 && !state.posed" class="hint">
@@ -152,7 +151,7 @@ function drop(from: string, of: number, to: string): void {
         :mode="mode"
         :kind="kind"
         :kinds="kinds"
-        :word="word"
+        :words="words"
         @kind="(of) => (chosen = of)"
         @move="(text) => emit('move', text)"
       />

@@ -1,6 +1,16 @@
 import type { PartsState } from '../../../../core/representation/parts/state'
 import type { StripsRow } from './partsLayout'
 
+/** What hands do with a material of parts, as its buttons say it. */
+export interface PartsWords {
+  readonly row: string
+  readonly lay: string
+  readonly set: string
+  readonly push: string
+  readonly take: string
+  readonly recut: string
+}
+
 /** The rows of a mat of parts, from the top: what lies there, the number beside it, and what it is held against. */
 export function rowsOf(s: PartsState, word = 'row'): readonly (StripsRow & { readonly caption: string })[] {
   return [
