@@ -42,7 +42,7 @@ module.exports = {
       {
         path: '^core/',
         pathNot: [
-          '^core/index\\.ts$',
+          '^core/(index|door|whole)\\.ts$',
           '^core/(course|rehearse|representation/abacus|representation/touch)/index\\.ts$',
         ],
       },
@@ -53,9 +53,11 @@ module.exports = {
       { path: '^app/(components/mats/|components/shelf/|mats\\.ts$)' },
       {
         path: '^core/',
-        pathNot: ['^core/index\\.ts$', '^core/(course|rehearse)/index\\.ts$', '^core/representation/'],
+        pathNot: ['^core/door\\.ts$', '^core/(course|rehearse)/index\\.ts$', '^core/representation/'],
       },
     ),
+    // All materials at once would be in the first script.
+    rule('app-fetches-materials', { path: '^(app|shared)/' }, { path: '^core/index\\.ts$' }),
     rule('workers-know-the-core', { path: '^workers/' }, { pathNot: ['^(core|workers)/'] }),
     rule(
       'representations-apart',

@@ -1,5 +1,7 @@
 const base = {
   testEnvironment: 'node',
+  // All materials and ways are introduced before anything is tested, whatever module of the core a test begins with.
+  setupFiles: ['<rootDir>/core/index.ts'],
   transform: {
     '^.+\\.ts$': [
       '@swc/jest',

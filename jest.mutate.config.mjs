@@ -11,5 +11,5 @@ export default {
     : ['<rootDir>/tests/{core,outside}/**/*.test.ts'],
   // Those count what many runs have seen, and are too long to be made anew for every mutant.
   testPathIgnorePatterns: ['advice.test.ts', 'accepts.test.ts', 'whole.test.ts'],
-  setupFiles: ['<rootDir>/tools/mutate/fewRuns.cjs'],
+  setupFiles: [...unit.setupFiles, '<rootDir>/tools/mutate/fewRuns.cjs'],
 }

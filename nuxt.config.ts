@@ -1,3 +1,5 @@
+import { fileURLToPath } from 'node:url'
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   telemetry: false,
@@ -78,6 +80,8 @@ export default defineNuxtConfig({
     },
   },
   nitro: {
+    // The core's front door introduces all materials and ways; nothing else in it does anything by being imported.
+    moduleSideEffects: [fileURLToPath(new URL('core/index.ts', import.meta.url))],
     errorHandler: '~~/server/error.ts',
     compressPublicAssets: true,
   },

@@ -13,7 +13,7 @@ import {
   sign,
   type Standing,
   totals,
-} from '../core/index'
+} from '../core/door'
 import type { AbacusState } from '../core/representation/abacus/frame'
 import { BLOCKS } from '../core/representation/blocks/blocks'
 import { CHIPS } from '../core/representation/chips/chips'

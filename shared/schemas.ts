@@ -17,7 +17,7 @@ import {
   REPRESENTATION_IDS,
   WAY_IDS,
   WORD_SETS,
-} from '../core/index'
+} from '../core/door'
 import { MOST_RODS } from '../core/representation/abacus/index'
 import { HELP_LEVELS, MODES, type Help } from './levels'
 import { MOST_ANSWER_MS } from './limits'

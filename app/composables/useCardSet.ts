@@ -1,5 +1,5 @@
 import { answerCardsOf, sentenceCards } from '../../core/course/index'
-import { printProblem, type Problem } from '../../core/index'
+import { printProblem, type Problem } from '../../core/door'
 
 interface SentenceCard {
   readonly problem: string

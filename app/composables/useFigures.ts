@@ -1,4 +1,4 @@
-import { groupedAlike, groupedIn, type Separator } from '../../core/index'
+import { groupedAlike, groupedIn, type Separator } from '../../core/door'
 
 /** Numbers as they are shown, with what the class puts between thousands. */
 export function useFigures() {

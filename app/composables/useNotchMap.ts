@@ -1,5 +1,5 @@
 import { parseNotchMap, type NotchMap } from '../../core/representation/touch/index'
-import { attempt } from '../../core/index'
+import { attempt } from '../../core/door'
 import { request } from '../utils/request'
 
 /** One map for all that draw numerals; fetched once, null until then and where the rule stands. */

@@ -11,7 +11,7 @@ import {
   sayAct,
   sayOpening,
   tellingOf,
-} from '../../core/index'
+} from '../../core/door'
 
 /** What stands in the say strip, in which tone, and what is spoken of it. */
 export function useSayStrip() {

@@ -1,4 +1,4 @@
-import { isRepresentation, type RepresentationId } from '../../core/index'
+import { isRepresentation, type RepresentationId } from '../../core/door'
 
 /** How many of the materials used last are kept at hand. */
 const LATELY = 4

@@ -1,4 +1,4 @@
-import { type BeadMove, type Prediction, predictionOf, unitOf } from '../../core/index'
+import { type BeadMove, type Prediction, predictionOf, unitOf } from '../../core/door'
 
 /** Milliseconds between two steps while playing. */
 const PACE = 1800

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  askInWords,
-  hasMat,
-  packOf,
-  pretty,
-  numberText,
-  type RepresentationId,
-  REPRESENTATIONS,
-} from '../../core/index'
+import { askInWords, hasMat, packOf, pretty, numberText, type RepresentationId, REPRESENTATIONS } from '../../core/door'
 import type { AbacusState } from '../../core/representation/abacus/index'
 import type { SavedRecord } from '../../shared/schemas'
 import { matOf } from '../mats'
@@ -17,7 +9,7 @@ import { request } from '../utils/request'
 import { focusHome } from '../composables/useReturnFocus'
 
 const FirstCard = defineAsyncComponent(() => import('../components/shelf/FirstCard.vue'))
-const MaterialShelf = defineAsyncComponent(() => import('../components/shelf/MaterialShelf.vue'))
+const MaterialShelf = defineAsyncComponent(withAll(() => import('../components/shelf/MaterialShelf.vue')))
 const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDialog.vue'))
 const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDialog.vue'))
 
@@ -33,7 +25,7 @@ const { predicts, asked, forward, back, play } = showing
 const saving = ref(false)
 const keys = ref(false)
 const besides = ref(false)
-const ask = ref<{ focus: () => void; openShelf: (which: 'material' | 'way') => void } | null>(null)
+const ask = ref<{ focus: () => void; openShelf: (which: 'material' | 'way') => Promise<void> } | null>(null)
 const foot = ref<{ advise: () => void; focusMoveLine: () => void } | null>(null)
 const whisper = ref('')
 const trouble = ref('')
@@ -41,6 +33,12 @@ const trouble = ref('')
 await open()
 async function open(): Promise<void> {
   const wanted = route.query.record
+  if (!allHere.value && (wanted || bench.drafted || opensWithMore()))
+    await fetchAll().catch((error: Error) => {
+      trouble.value = error.message
+      bench.material = 'blocks'
+      bench.beside = null
+    })
   if (typeof wanted === 'string') {
     try {
       const refused = bench.open(await request<SavedRecord>(`/api/records/${encodeURIComponent(wanted)}`))

@@ -10,7 +10,7 @@ import {
   type RepresentationId,
   type WayId,
   withDefaults as choicesWith,
-} from '../../core/index'
+} from '../../core/door'
 
 /** The same problem by up to four ways side by side, each complete, the answers compared. */
 interface Chosen {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { before, chainText, lessonId, lessonOf, LESSONS } from '../../core/course/index'
-import { placeName, pretty, ruleName } from '../../core/index'
+import { placeName, pretty, ruleName } from '../../core/door'
 
 /** Chains for a rule: which lesson, at which rod, with what has been taught; and how many there are at all. */
 const bench = useBench()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { pretty } from '../../core/index'
+import { pretty } from '../../core/door'
 import { format } from 'date-fns'
 import type { RecordSummary, SavedRecord } from '../../shared/schemas'
 import { request } from '../utils/request'

@@ -9,7 +9,7 @@ import {
   printExact,
   type RepresentationId,
   REPRESENTATIONS,
-} from '../../core/index'
+} from '../../core/door'
 import { numbersOf, parseMissing, printMissing, sayMissing, solveMissing } from '../../core/course/index'
 
 /** Digits that are missing: tried by the learner, worked on chips or columns, found with all solutions and why. */

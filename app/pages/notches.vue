@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { notchesIn, parseNotchMap, placed, type Notch, type NotchMap } from '../../core/representation/touch/index'
 import { PEN_PATHS, svgOf } from '../../core/representation/touch/index'
-import { attempt } from '../../core/index'
+import { attempt } from '../../core/door'
 
 /** Where a class puts its notches. Every change keeps the numeral's total. */
 const { map, set, trouble: unkept } = useNotchMap()

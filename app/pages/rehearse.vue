@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BeadRule, packOf, ruleName } from '../../core/index'
+import { type BeadRule, packOf, ruleName } from '../../core/door'
 import { byRule, type Cell, grid, type Item, type Kind, KINDS, nextItem, printItem } from '../../core/rehearse/index'
 import { RULES } from '../../core/representation/abacus/index'
 

@@ -11,7 +11,7 @@ import {
   spinProblem,
   whyNot,
 } from '../../core/course/index'
-import { attempt, placeName, pretty, spokenList } from '../../core/index'
+import { attempt, placeName, pretty, spokenList } from '../../core/door'
 
 /** Spinner practice: a number card, a spin, the problem on the mat, its sentence on the page; and which column changed. */
 const bench = useBench()

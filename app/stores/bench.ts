@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { Refusal, AbacusChoices, Bench, Mode, PlanRequest, RepresentationId } from '../../core/index'
+import type { Refusal, AbacusChoices, Bench, Mode, PlanRequest, RepresentationId } from '../../core/door'
 import {
   ahead,
   attempt,
@@ -17,7 +17,7 @@ import {
   spokenMoves,
   translate,
   listed,
-} from '../../core/index'
+} from '../../core/door'
 import type { Outcome, SavedRecord } from '../../shared/schemas'
 import { besides } from '../utils/benchRequest'
 import type { Draft } from '../utils/kept'
@@ -272,6 +272,7 @@ export const useBench = defineStore('bench', () => {
     another,
     save,
     resume,
+    drafted: computed(() => draft.value !== null),
     restore,
     replaying,
     open,

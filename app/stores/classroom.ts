@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { WORD_SETS } from '../../core/index'
+import { WORD_SETS } from '../../core/door'
 import type { Classroom, Learner } from '../../shared/schemas'
 import { roomAnswer } from '../utils/firstRoom'
 import { request } from '../utils/request'

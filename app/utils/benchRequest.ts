@@ -6,7 +6,7 @@ import {
   REPRESENTATIONS,
   type WayId,
   waysOf,
-} from '../../core/index'
+} from '../../core/door'
 import type { Classroom, Hands } from '../../shared/schemas'
 
 /** How a bench is laid: with what, in which way, what stands beside it, and what the room and the bench have chosen. */

@@ -4,7 +4,7 @@ import {
   isRepresentation,
   type RepresentationId,
   type WorkRecord,
-} from '../../core/index'
+} from '../../core/door'
 
 /** How things are kept in the browser as text, and read again with doubt: what is no such thing any more is let go. */
 

@@ -1,4 +1,4 @@
-import { type Act, changedPlaces, type Pieces, placeOfUnit, ZERO } from '../../core/index'
+import { type Act, changedPlaces, type Pieces, placeOfUnit, ZERO } from '../../core/door'
 
 /** The places that an act touches. */
 export const placesOf = (act: Act): number[] =>

@@ -1,5 +1,5 @@
 import { rulesIn, sameKind } from '../../core/course/index'
-import { printProblem, type Problem, REPRESENTATIONS, type Setup, waysOf } from '../../core/index'
+import { printProblem, type Problem, REPRESENTATIONS, type Setup, waysOf } from '../../core/door'
 
 /**
  * The same kind of problem with other numbers, which the material holds and the way suits; none of `used` where others are left. On

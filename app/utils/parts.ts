@@ -1,4 +1,4 @@
-import { type Exact, exact, parts as topAndBottom, pieceName, PARTS } from '../../core/index'
+import { type Exact, exact, parts as topAndBottom, pieceName, PARTS } from '../../core/door'
 
 /** What drawings and buttons need of equal parts. */
 

@@ -1,4 +1,4 @@
-import { exact, type Problem, sizeOf, timesIn, totals, valueOf } from '../../core/index'
+import { exact, type Problem, sizeOf, timesIn, totals, valueOf } from '../../core/door'
 
 /** How many places from the ones up a mat shows for a problem: as many as its longest number or total has, at least two. */
 export function placesFor(problem: Problem): number {

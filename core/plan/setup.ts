@@ -7,7 +7,7 @@ import { withDefaults, type Choices } from '../choices'
 import { toProblem } from '../problem/parse'
 import { decimalsIn, printProblem, type Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
-import { holdersOf, REPRESENTATIONS, isRepresentation } from '../representation/index'
+import { holdersOf, isHere, isRepresentation, REPRESENTATIONS } from '../representation/index'
 import { unitsFor, type Beside, type RepresentationId } from '../representation/representation'
 import { isWay, wayById, waysOf } from '../way/index'
 import type { WayId } from '../way/way'
@@ -43,9 +43,10 @@ export interface Setup {
 export function setUp(request: PlanRequest): Setup {
   const problem = toProblem(request.problem)
   const { representation } = request
-  if (!isRepresentation(representation)) throw new Refusal(`There is no material called “${String(representation)}”.`)
-  for (const id of [...(request.also ?? []), ...(request.both ? [request.both] : [])])
+  for (const id of [representation, ...(request.also ?? []), ...(request.both ? [request.both] : [])]) {
     if (!isRepresentation(id)) throw new Refusal(`There is no material called “${String(id)}”.`)
+    if (!isHere(id)) throw new Refusal('That material is still being fetched: try again in a moment.')
+  }
   const choices = withDefaults(request.choices)
   const fit = REPRESENTATIONS[representation].fits(problem, choices)
   if (!fit.fits) {

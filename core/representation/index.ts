@@ -2,66 +2,29 @@ import type { Act } from '../act/act'
 import type { Fit } from '../problem/fit'
 import type { Choices } from '../choices'
 import type { Problem } from '../problem/problem'
-import { abacus, beadFrame, stayPut, twoFive } from './abacus/abacus'
-import { blocks } from './blocks/blocks'
-import { chips } from './chips/chips'
-import { columns, touchColumns } from './columns/columns'
-import { counters } from './counters/counters'
-import { drawn } from './drawn/drawn'
-import { equations } from './equations/equations'
-import { fingers } from './fingers/fingers'
-import { line } from './line/line'
-import { nines } from './nines/nines'
-import { openline } from './openline/openline'
-import { joints } from './joints/joints'
-import { signed } from './signed/signed'
-import { strips } from './strips/strips'
-import { tallies } from './tallies/tallies'
-import { plates } from './plates/plates'
-import { touch } from './touch/touch'
-import { vessel } from './vessel/vessel'
-import { friendly, partials, splits } from './writing/pages'
-import { nineTricks } from './writing/nineTricks'
-import { rule } from './writing/rule'
-import { signs } from './writing/signs'
 import { REPRESENTATION_IDS, type RepresentationId } from '../materials'
 import type { Representation } from './representation'
 
-const ALL: Readonly<Record<RepresentationId, Representation>> = {
-  blocks: blocks as Representation,
-  chips: chips as Representation,
-  drawn: drawn as Representation,
-  fingers: fingers as Representation,
-  nines: nines as Representation,
-  counters: counters as Representation,
-  signed: signed as Representation,
-  tallies: tallies as Representation,
-  plates: plates as Representation,
-  strips: strips as Representation,
-  vessel: vessel as Representation,
-  joints: joints as Representation,
-  touch: touch as Representation,
-  'touch-columns': touchColumns as Representation,
-  columns: columns as Representation,
-  line: line as Representation,
-  openline: openline as Representation,
-  partials: partials as Representation,
-  friendly: friendly as Representation,
-  splits: splits as Representation,
-  'nine-tricks': nineTricks as Representation,
-  'fraction-rule': rule as Representation,
-  signs: signs as Representation,
-  abacus: abacus as Representation,
-  'two-five': twoFive as Representation,
-  frame: beadFrame as Representation,
-  'stay-put': stayPut as Representation,
-  equations: equations as Representation,
+/** What has been introduced so far (core/introduce.ts). */
+const here: Partial<Record<RepresentationId, Representation>> = {}
+
+/** Makes materials known. The same one twice is one. */
+export function introduceMaterials(materials: Iterable<Representation>): void {
+  for (const r of materials) here[r.id] = r
 }
 
-/** Every representation Sett knows, in the order of the one list. */
-export const REPRESENTATIONS = Object.fromEntries(REPRESENTATION_IDS.map((id) => [id, ALL[id]])) as typeof ALL
+/** Every representation that has been introduced: in Node all of them, in a browser those whose code has been fetched. */
+export const REPRESENTATIONS = here as Readonly<Record<RepresentationId, Representation>>
 
-export const isRepresentation = (id: string): id is RepresentationId => Object.hasOwn(REPRESENTATIONS, id)
+/** The same, in the order of the one list. */
+const introduced = (): readonly Representation[] => REPRESENTATION_IDS.flatMap((id) => here[id] ?? [])
+
+/** Whether there is a material of this name at all. */
+export const isRepresentation = (id: string): id is RepresentationId =>
+  (REPRESENTATION_IDS as readonly string[]).includes(id)
+
+/** Whether a material has been introduced. */
+export const isHere = (id: RepresentationId): boolean => here[id] !== undefined
 
 /** What one representation says to a problem. */
 export interface Offer {
@@ -77,7 +40,7 @@ export interface Offer {
 
 /** Which representations can hold a problem, and why the others cannot. */
 export function offersFor(problem: Problem, choices?: Choices): readonly Offer[] {
-  return Object.values(REPRESENTATIONS).map((r) => {
+  return introduced().map((r) => {
     const fit: Fit = r.fits(problem, choices)
     return {
       representation: r.id,

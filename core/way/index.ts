@@ -6,67 +6,26 @@ import { exact, sign } from '../number/exact'
 import { ladderOf, pairPieces, type Units } from '../number/units'
 import type { Sort } from '../problem/fit'
 import type { Problem } from '../problem/problem'
-import { countAll, countBack, countOn, countOnFromGreater, countUp, skipCount, takeAway } from './counting'
-import { arrows, combineOpposites, decompose } from './arrows'
-import { compensate, countBeads } from './beads'
-import {
-  byPlaces,
-  commonParts,
-  edgeToEdge,
-  numberRule,
-  otherNames,
-  repeatedParts,
-  sameParts,
-  wholesApart,
-} from './fractions'
-import { nines } from './nines'
-import { oneLess, tenLess } from './nineTricks'
-import { zeroPairs } from './pairs'
-import { shareOut } from './sharing'
-import { signRule } from './signRule'
-import { byColumn, exchangesFirst, onesFirst } from './places'
-import type { Way, WayId } from './way'
-import { apartWay, hops, hopUp, makeFriendly, overAndBack } from './whole'
+import { WAY_IDS, type Way, type WayId } from './way'
 
-/** Every way, in the order in which a teacher is offered them; the first that suits is the one to start with. */
-const WAYS: Readonly<Record<WayId, Way>> = {
-  'ones-first': onesFirst,
-  'exchanges-first': exchangesFirst,
-  'by-column': byColumn,
-  apart: apartWay,
-  hops,
-  'make-friendly': makeFriendly,
-  'over-and-back': overAndBack,
-  'hop-up': hopUp,
-  'count-all': countAll,
-  'count-on': countOn,
-  'count-on-from-greater': countOnFromGreater,
-  'take-away': takeAway,
-  'count-back': countBack,
-  'count-up': countUp,
-  'skip-count': skipCount,
-  'share-out': shareOut,
-  'wholes-apart': wholesApart,
-  'same-parts': sameParts,
-  'common-parts': commonParts,
-  'edge-to-edge': edgeToEdge,
-  'other-names': otherNames,
-  'repeated-parts': repeatedParts,
-  'by-places': byPlaces,
-  'number-rule': numberRule,
-  pairs: zeroPairs,
-  arrows,
-  'combine-opposites': combineOpposites,
-  decompose,
-  'sign-rule': signRule,
-  nines,
-  'one-less': oneLess,
-  'ten-less': tenLess,
-  compensate,
-  'count-beads': countBeads,
+/** What has been introduced so far (core/introduce.ts). */
+const here: Partial<Record<WayId, Way>> = {}
+
+/** Makes ways known. The same one twice is one. */
+export function introduceWays(ways: Iterable<Way>): void {
+  for (const w of ways) here[w.id] = w
 }
 
-export const isWay = (id: string): id is WayId => Object.hasOwn(WAYS, id)
+const WAYS = here as Readonly<Record<WayId, Way>>
+
+/** Every way introduced, in the order in which a teacher is offered them; the first that suits is the one to start with. */
+const introduced = (): readonly Way[] => WAY_IDS.flatMap((id) => here[id] ?? [])
+
+/** Whether a way has been introduced. */
+export const isWayHere = (id: WayId): boolean => here[id] !== undefined
+
+/** Whether there is a way of this name at all. */
+export const isWay = (id: string): id is WayId => (WAY_IDS as readonly string[]).includes(id)
 export const wayById = (id: WayId): Way => WAYS[id]
 
 /** What a way is worked with. */
@@ -128,7 +87,7 @@ const NEEDS: Readonly<Record<Sort, (units: Units) => boolean>> = {
 export function waysOf(problem: Problem, material: Workable): readonly WayOffer[] {
   const units = material.standsIn?.(problem) ?? material.units
   const rank = (w: Way): number => (material.prefers?.includes(w.id) ? -1 : material.sorts.indexOf(w.sort))
-  return Object.values(WAYS)
+  return introduced()
     .filter(
       (w) =>
         material.sorts.includes(w.sort) &&

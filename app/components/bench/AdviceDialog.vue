@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Advice, adviseWays } from '../../../core/course/index'
-import { capital, pretty, REPRESENTATIONS, wayById } from '../../../core/index'
+import { capital, pretty, REPRESENTATIONS, wayById } from '../../../core/door'
 
 /** Which way fits this problem and this learner: an ordered list with its reasons. The teacher decides. */
 const open = defineModel<boolean>('open', { required: true })

@@ -12,15 +12,15 @@ import {
   pretty,
   numberText,
   printProblem,
-  type Refusal,
+  Refusal,
   type RepresentationId,
   REPRESENTATIONS,
   wayById,
   type WayId,
-} from '../../../core/index'
+} from '../../../core/door'
 
-const MaterialShelf = defineAsyncComponent(() => import('../shelf/MaterialShelf.vue'))
-const WayShelf = defineAsyncComponent(() => import('../shelf/WayShelf.vue'))
+const MaterialShelf = defineAsyncComponent(withAll(() => import('../shelf/MaterialShelf.vue')))
+const WayShelf = defineAsyncComponent(withAll(() => import('../shelf/WayShelf.vue')))
 
 const bench = useBench()
 const presenting = usePresenting()
@@ -60,13 +60,24 @@ const differs = computed(() =>
 )
 /** The nearest materials that hold what is typed: the one in hand, those pinned and used lately, then the others. */
 const nearest = computed<readonly RepresentationId[]>(() => {
-  if (!differs.value || 'refused' in typed.value) return []
+  if (!differs.value || 'refused' in typed.value || !allHere.value) return []
   const fits: readonly RepresentationId[] = heldBy(wanted.value, bench.bench.setup.choices)
   const first = [bench.material, ...pinned.value, ...lately.value, ...fits]
   return [...new Set(first)].filter((id) => fits.includes(id)).slice(0, 3)
 })
 
-function ask(): void {
+/** What is typed may want any material. Where they cannot be fetched, that is told; what lies on the mat stays. */
+async function all(): Promise<boolean> {
+  try {
+    await fetchAll()
+    return true
+  } catch (error) {
+    refused.value = new Refusal((error as Error).message)
+    return false
+  }
+}
+async function ask(): Promise<void> {
+  if (!(await all())) return
   refused.value = bench.ask(text.value)
   if (refused.value) select(refused.value)
   else done()
@@ -86,21 +97,22 @@ function done(): void {
 }
 /** The materials that would hold what was asked, when this one cannot. */
 const instead = computed<readonly RepresentationId[]>(() => {
-  if (!refused.value || 'refused' in typed.value) return []
+  if (!refused.value || 'refused' in typed.value || !allHere.value) return []
   const here = offersFor(typed.value.ok, bench.bench.setup.choices).find((o) => o.representation === bench.material)
   return here && !here.fits ? holdersOf(typed.value.ok, bench.material, bench.bench.setup.choices).slice(0, 2) : []
 })
 /** Asks for one of the things that could have been meant. */
 function mean(plainly: string): void {
   text.value = plainly
-  ask()
+  void ask()
 }
 /** Works what is typed with this material; where that is on the mat already, the work goes on there. */
 function workWith(material: RepresentationId): void {
   refused.value = differs.value ? bench.ask(text.value, { material }) : bench.moveTo(material)
   if (!refused.value) done()
 }
-function openShelf(which: 'material' | 'way'): void {
+async function openShelf(which: 'material' | 'way'): Promise<void> {
+  if (!(await all())) return
   if (which === 'material' && 'refused' in typed.value) {
     refused.value = typed.value.refused
     return select(refused.value)
@@ -111,7 +123,8 @@ function workBy(way: WayId): void {
   refused.value = differs.value ? bench.ask(text.value, { way }) : bench.again({ way })
   if (!refused.value) done()
 }
-function workIn(mode: Mode): void {
+async function workIn(mode: Mode): Promise<void> {
+  if (differs.value && !(await all())) return
   refused.value = differs.value ? bench.ask(text.value, { mode }) : bench.again({ mode })
   if (refused.value) select(refused.value)
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Exact, type Moment, printExact, printNumeral, type Problem, sign } from '../../../core/index'
+import { type Exact, type Moment, printExact, printNumeral, type Problem, sign } from '../../../core/door'
 
 /** A chain as a plain column: its numbers one beneath another, the one in hand lit, and under the rule what has been read. */
 const props = defineProps<{ problem: Problem; moment: Moment }>()

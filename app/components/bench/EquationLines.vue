@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onPage, type Stone } from '../../../core/index'
+import { onPage, type Stone } from '../../../core/door'
 
 const props = defineProps<{ stones: readonly Stone[]; lit: number }>()
 const emit = defineEmits<{ pick: [index: number | null] }>()

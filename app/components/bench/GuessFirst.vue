@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { numberText, pretty, valueOf } from '../../../core/index'
+import { numberText, pretty, valueOf } from '../../../core/door'
 import { asNumber, partsText } from '../../utils/parts'
 
 /** A guess before the work: it is taken, kept, and held against the answer at the end. */

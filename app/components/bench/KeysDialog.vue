@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capital, hasMat, REPRESENTATIONS } from '../../../core/index'
+import { capital, hasMat, REPRESENTATIONS } from '../../../core/door'
 
 /** Help where one is: the material’s card, then every key. */
 const open = defineModel<boolean>('open', { required: true })

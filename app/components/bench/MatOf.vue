@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { listed, type BeadMove, type Moment, type RepresentationId } from '../../../core/index'
+import { listed, type BeadMove, type Moment, type RepresentationId } from '../../../core/door'
 import { matOf, type MatView } from '../../mats'
 
 /** The mat of one material at the bench. */

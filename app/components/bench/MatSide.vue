@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capital, isRepresentation, matchOf, packOf, REPRESENTATIONS, sayMatch } from '../../../core/index'
+import { capital, isRepresentation, matchOf, packOf, REPRESENTATIONS, sayMatch } from '../../../core/door'
 import { placesOf } from '../../utils/lit'
 
 /** The mat of the material in hand, and where one is wanted a second beside it, worked in step. */

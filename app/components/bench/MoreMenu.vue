@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What else can be done with a problem: which way fits, its numbers read, several ways, and practice of its own. */
-import { onPage, toLatex, toMathML } from '../../../core/index'
+import { onPage, toLatex, toMathML } from '../../../core/door'
 
-const AdviceDialog = defineAsyncComponent(() => import('./AdviceDialog.vue'))
+const AdviceDialog = defineAsyncComponent(withAll(() => import('./AdviceDialog.vue')))
 const FrameDialog = defineAsyncComponent(() => import('./FrameDialog.vue'))
 const ReadDialog = defineAsyncComponent(() => import('./ReadDialog.vue'))
 

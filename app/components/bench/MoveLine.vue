@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { REPRESENTATIONS } from '../../../core/index'
+import { REPRESENTATIONS } from '../../../core/door'
 
 const bench = useBench()
 const text = ref('')

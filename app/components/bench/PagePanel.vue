@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hasBelow, REPRESENTATIONS, type ColumnsState } from '../../../core/index'
+import { hasBelow, REPRESENTATIONS, type ColumnsState } from '../../../core/door'
 
 defineProps<{ litPlaces: readonly number[] }>()
 const bench = useBench()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Exact, sign, spokenList, pieceName, type Prediction, type Units } from '../../../core/index'
+import { type Exact, sign, spokenList, pieceName, type Prediction, type Units } from '../../../core/door'
 
 const props = defineProps<{
   prediction: Prediction

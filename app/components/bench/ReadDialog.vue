@@ -16,7 +16,7 @@ import {
   sayNumeral,
   type Separator,
   ZERO,
-} from '../../../core/index'
+} from '../../../core/door'
 
 /** Every number of the problem read aloud, and the sentence when it is worked; separators are put in as the class likes. */
 const open = defineModel<boolean>('open', { required: true })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decimalsIn, partsOfProblem, type Prediction, REPRESENTATIONS, sign, unitOf } from '../../../core/index'
+import { decimalsIn, partsOfProblem, type Prediction, REPRESENTATIONS, sign, unitOf } from '../../../core/door'
 
 /** What is said now, or a prediction that is asked for. */
 const props = defineProps<{ strip: ReturnType<typeof useSayStrip>; asked: Prediction | null; places: number }>()

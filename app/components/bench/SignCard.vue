@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fieldOf, type SignField, SIGN_FIELDS } from '../../../core/index'
+import { fieldOf, type SignField, SIGN_FIELDS } from '../../../core/door'
 
 /**
  * Which way plus and minus go: four fields that fill themselves from what the class has worked. Only once all four stand does the card

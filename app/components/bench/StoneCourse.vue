@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { labelOf, packOf, REPRESENTATIONS } from '../../../core/index'
+import { labelOf, packOf, REPRESENTATIONS } from '../../../core/door'
 
 const bench = useBench()
 const { figures } = useFigures()

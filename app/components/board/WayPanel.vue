@@ -12,7 +12,7 @@ import {
   standingFor,
   type WayId,
   waysOf,
-} from '../../../core/index'
+} from '../../../core/door'
 import { matOf, type MatView } from '../../mats'
 import { placesFor } from '../../utils/placesFor'
 

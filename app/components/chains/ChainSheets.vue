@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { chainText } from '../../../core/course/index'
-import { pretty } from '../../../core/index'
+import { pretty } from '../../../core/door'
 
 /** Chains as they stand on a sheet: numbers one beneath another, with room for the total, or the total itself. */
 defineProps<{ chains: readonly (readonly number[])[]; answers: boolean }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AbacusChoices } from '../../../core/index'
+import type { AbacusChoices } from '../../../core/door'
 import type { ChoiceRow } from './rows'
 import { MOST_RODS } from '../../../core/representation/abacus/index'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ChoiceRow } from './rows'
-import type { PartsChoices } from '../../../core/index'
+import type { PartsChoices } from '../../../core/door'
 
 /** How parts of a whole are worked: where schools differ. */
 const choices = defineModel<PartsChoices>({ required: true })

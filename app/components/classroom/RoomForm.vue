@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Hands } from '../../../shared/schemas'
-import { DEFAULT_CHOICES, FINGERS, marksOf, type Words } from '../../../core/index'
+import { DEFAULT_CHOICES, FINGERS, marksOf, type Words } from '../../../core/door'
 
 const props = defineProps<{ first: boolean }>()
 const emit = defineEmits<{ done: [] }>()

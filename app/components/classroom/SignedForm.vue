@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ChoiceRow } from './rows'
-import { exact, pieceName, RULINGS, type SignedChoices } from '../../../core/index'
+import { exact, pieceName, RULINGS, type SignedChoices } from '../../../core/door'
 
 /** How plus and minus are worked: where schools differ. */
 const choices = defineModel<SignedChoices>({ required: true })

@@ -13,7 +13,7 @@ import {
   PLUS_WORDS,
   sayAct,
   type Words,
-} from '../../../core/index'
+} from '../../../core/door'
 
 /** The class's words, chosen one by one, with what Sett will then say. */
 const words = defineModel<Words>({ required: true })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { levelParts, mathTokens } from '../../../core/index'
+import { levelParts, mathTokens } from '../../../core/door'
 
 /**
  * A written line; where it has fractions they stand one number over the other, in MathML Core. `named` gives it its text as a name,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mathTokens } from '../../../core/index'
+import { mathTokens } from '../../../core/door'
 
 /** A number in a drawing: a fraction with its line between top and bottom. `x` is its middle, `y` the height of the line. */
 const props = defineProps<{ text: string; x: number; y: number; size: number }>()

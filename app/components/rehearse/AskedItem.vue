@@ -9,7 +9,7 @@ import {
   pretty,
   ruleName,
   type WordPack,
-} from '../../../core/index'
+} from '../../../core/door'
 import { firstFinger, frameFor, isDigit, isRight, type Item, moved, rightAnswer } from '../../../core/rehearse/index'
 import { judge, RULES, parse, workDigit } from '../../../core/representation/abacus/index'
 import { MOST_ANSWER_MS } from '../../../shared/limits'

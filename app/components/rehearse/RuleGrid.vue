@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BeadRule, type ComplementNames, ruleName } from '../../../core/index'
+import { type BeadRule, type ComplementNames, ruleName } from '../../../core/door'
 import type { Cell } from '../../../core/rehearse/index'
 
 /** Nine digits by ten settings: how each goes, and how it has gone. A cell is rehearsed by choosing it. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capital, REPRESENTATIONS } from '../../../core/index'
+import { capital, REPRESENTATIONS } from '../../../core/door'
 import type { ShelfId } from './thumbs'
 
 /** The card of a material that comes out for the first time; it stands beside the mat until it is put away. */

@@ -8,7 +8,7 @@ import {
   printProblem,
   type Problem,
   type RepresentationId,
-} from '../../../core/index'
+} from '../../../core/door'
 import { GROUPS, type ShelfId } from './thumbs'
 import type { ShelfItem } from './ShelfDialog.vue'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capital, pretty, printProblem, type Problem, REPRESENTATIONS, type WayId, waysOf } from '../../../core/index'
+import { capital, pretty, printProblem, type Problem, REPRESENTATIONS, type WayId, waysOf } from '../../../core/door'
 
 /** Ways of working by picture, for the problem and the material on the bench. */
 const props = defineProps<{ problem: Problem; chosen: WayId }>()

@@ -1,4 +1,4 @@
-import { hasMat, REPRESENTATION_IDS, type RepresentationId } from '../../../core/index'
+import { hasMat, REPRESENTATION_IDS, type RepresentationId } from '../../../core/door'
 import { PEN_PATHS, svgOf } from '../../../core/representation/touch/paths'
 import { placed } from '../../../core/representation/touch/notches'
 

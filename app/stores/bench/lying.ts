@@ -1,4 +1,4 @@
-import { openBench, type Bench, type Refusal } from '../../../core/index'
+import { openBench, type Bench, type Refusal } from '../../../core/door'
 import type { BenchSettings } from './settings'
 
 /** A record being looked at move by move: every bench it went through, and which is shown. */

@@ -1,4 +1,5 @@
-import { printProblem, type Problem, type Refusal } from '../../../core/index'
+import { printProblem, type Problem, type Refusal } from '../../../core/door'
+import { fetchAll } from '../../utils/materials'
 import type { BenchLying } from './lying'
 
 /** What is asked next: problems set beforehand, else the same kind of problem with other numbers. */
@@ -18,7 +19,7 @@ export function benchQueue({ bench }: BenchLying, ask: (text: string) => Refusal
       return ask(head)
     }
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
-    const { nextProblem } = await import('../../utils/nextProblem')
+    const [{ nextProblem }] = await Promise.all([import('../../utils/nextProblem'), fetchAll()])
     return ask(nextProblem(bench.value.setup, seed, used.value))
   }
   return { queue, another, asked }

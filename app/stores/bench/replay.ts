@@ -1,4 +1,4 @@
-import { enter, openBench, type Refusal, type WorkRecord } from '../../../core/index'
+import { enter, openBench, type Refusal, type WorkRecord } from '../../../core/door'
 import type { SavedRecord } from '../../../shared/schemas'
 import type { Draft } from '../../utils/kept'
 import type { BenchLying } from './lying'

@@ -5,7 +5,7 @@ import {
   type PlanRequest,
   type RepresentationId,
   type WayId,
-} from '../../../core/index'
+} from '../../../core/door'
 import { benchRequest, followed } from '../../utils/benchRequest'
 import { keptAbacus, keptId } from '../../utils/kept'
 import { useClassroom } from '../classroom'

@@ -6,7 +6,7 @@ import {
   silentAct,
   type Act,
   type RepresentationId,
-} from '../../../core/index'
+} from '../../../core/door'
 import type { BenchLying } from './lying'
 
 /** So many moves a jump along the stones makes at the most. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BeadDetail } from '../../../../core/index'
+import type { BeadDetail } from '../../../../core/door'
 
 /** By which rule a digit goes, why by no earlier one, what it sets off above, and which finger does what. */
 defineProps<{ detail: BeadDetail }>()

@@ -1,4 +1,4 @@
-import type { BeadMove } from '../../../../core/index'
+import type { BeadMove } from '../../../../core/door'
 import type { AbacusState } from '../../../../core/representation/abacus/frame'
 
 /** Where the beads of a frame stand, in CSS pixels. Pure, so that it can be tested without a browser. */

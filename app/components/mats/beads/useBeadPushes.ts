@@ -1,4 +1,4 @@
-import type { BeadMove } from '../../../../core/index'
+import type { BeadMove } from '../../../../core/door'
 import { push, type AbacusState } from '../../../../core/representation/abacus/frame'
 import type { BeadSpot, FrameLayout } from './beadLayout'
 import { usePushing } from './usePushing'

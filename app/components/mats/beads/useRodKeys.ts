@@ -1,4 +1,4 @@
-import type { BeadMove } from '../../../../core/index'
+import type { BeadMove } from '../../../../core/door'
 import type { AbacusState } from '../../../../core/representation/abacus/frame'
 
 /**

@@ -1,4 +1,4 @@
-import { placeName } from '../../../../core/index'
+import { placeName } from '../../../../core/door'
 import { digitsOn, type AbacusState } from '../../../../core/representation/abacus/frame'
 import type { FrameLayout } from './beadLayout'
 

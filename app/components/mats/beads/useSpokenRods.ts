@@ -1,5 +1,5 @@
 import type { Ref } from 'vue'
-import { capital } from '../../../../core/index'
+import { capital } from '../../../../core/door'
 import type { FrameLayout } from './beadLayout'
 
 interface Given {

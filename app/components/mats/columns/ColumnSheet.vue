@@ -8,7 +8,7 @@ import {
   type ColumnsState,
   type Square,
 } from '../../../../core/representation/columns/state'
-import { type Choices, DEFAULT_CHOICES } from '../../../../core/index'
+import { type Choices, DEFAULT_CHOICES } from '../../../../core/door'
 import { belowText, blankNought, sheetRows } from './sheetRows'
 import { walkNear } from '../../../utils/walkNear'
 

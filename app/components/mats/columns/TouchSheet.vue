@@ -7,7 +7,7 @@ import {
   printNumeral,
   say as inWords,
   type Setup,
-} from '../../../../core/index'
+} from '../../../../core/door'
 import { answered, belowAt, topAt, topRow, type ColumnsState } from '../../../../core/representation/columns/state'
 
 /** A column sheet whose digits carry notches: in each column one digit is said and the other touched. */

@@ -5,7 +5,7 @@ import {
   type ColumnsState,
   type Square,
 } from '../../../../core/representation/columns/state'
-import type { Choices } from '../../../../core/index'
+import type { Choices } from '../../../../core/door'
 
 /** One line of squares on the sheet as it is drawn, from the top down. */
 export type SheetRow =

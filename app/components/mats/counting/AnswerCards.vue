@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { answerCards } from '../../../../core/course/index'
-import { pretty, printProblem, type Problem, REPRESENTATIONS, type Setup, waysOf } from '../../../../core/index'
+import { pretty, printProblem, type Problem, REPRESENTATIONS, type Setup, waysOf } from '../../../../core/door'
 
 /**
  * The sentence card and its answer cards, or a whole set of sentence cards with the answer cards of all of them. A card

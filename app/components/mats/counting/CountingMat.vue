@@ -13,7 +13,7 @@ import {
   toCount,
   valueOf,
   ZERO,
-} from '../../../../core/index'
+} from '../../../../core/door'
 
 const props = defineProps<{
   /** What draws the things themselves: hands, tallies, numerals. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Finger } from '../../../../core/index'
+import type { Finger } from '../../../../core/door'
 import { risingOrder } from '../../../../core/representation/fingers/order'
 import type { Drawing, DrawingSays } from './drawing'
 import type { FingerLook } from './TwoHands.vue'

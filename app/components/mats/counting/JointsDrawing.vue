@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { marksOf } from '../../../../core/index'
+import { marksOf } from '../../../../core/door'
 import type { Drawing, DrawingSays } from './drawing'
 
 /** One open hand with marks inside its fingers, as many on each as the class says. */

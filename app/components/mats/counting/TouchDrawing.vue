@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { toCount, valueOf } from '../../../../core/index'
+import { toCount, valueOf } from '../../../../core/door'
 import type { Drawing, DrawingSays } from './drawing'
 
 /** The problem in large numerals; those that are touched carry notches, the others none. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Digit, Finger, Hand } from '../../../../core/index'
+import type { Digit, Finger, Hand } from '../../../../core/door'
 
 /** How one finger stands. */
 export interface FingerLook {

@@ -1,4 +1,4 @@
-import type { Setup } from '../../../../core/index'
+import type { Setup } from '../../../../core/door'
 import type { CountingState } from '../../../../core/representation/counting/state'
 
 /** What every drawing of a counting material is given. */

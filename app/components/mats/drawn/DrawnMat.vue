@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { countingNow } from '../../../../core/representation/drawn/drawn'
 import type { DrawnState } from '../../../../core/representation/drawn/state'
-import { placeName } from '../../../../core/index'
+import { placeName } from '../../../../core/door'
 import { layColumn, SIGN } from './drawnLayout'
 
 /**

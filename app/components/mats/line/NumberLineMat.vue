@@ -23,7 +23,7 @@ import {
   totals,
   valueOf,
   writtenIn,
-} from '../../../../core/index'
+} from '../../../../core/door'
 import { hereOn, points, type LineState } from '../../../../core/representation/line/line'
 import { asNumber, partsText } from '../../../utils/parts'
 import { marksOf, ruled } from './ruling'

@@ -10,7 +10,7 @@ import {
   type Setup,
   sign,
   valueOf,
-} from '../../../../core/index'
+} from '../../../../core/door'
 import { spread } from './lineLayout'
 
 /** An empty line on which one starts somewhere and hops; every landing is written. */

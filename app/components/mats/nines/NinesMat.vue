@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Finger, FINGERS, formOf, type Mode } from '../../../../core/index'
+import { type Finger, FINGERS, formOf, type Mode } from '../../../../core/door'
 import { tensAndOnes, type NinesState } from '../../../../core/representation/nines/nines'
 import type { FingerLook } from '../counting/TwoHands.vue'
 

@@ -12,7 +12,7 @@ import {
   USUAL_PARTS,
   PARTS,
   MOST_PARTS,
-} from '../../../../core/index'
+} from '../../../../core/door'
 import { calledAll } from '../../../../core/representation/parts/apply'
 import { lengthIn, namesOf, type PartsState, WHOLES } from '../../../../core/representation/parts/state'
 import { cutOf, partName } from '../../../utils/parts'

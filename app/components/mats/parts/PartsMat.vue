@@ -8,7 +8,7 @@ import {
   type Standing,
   writtenIn,
   USUAL_PARTS,
-} from '../../../../core/index'
+} from '../../../../core/door'
 import { calledAll } from '../../../../core/representation/parts/apply'
 import type { PartsState } from '../../../../core/representation/parts/state'
 import { cutOf, partName } from '../../../utils/parts'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PartsState } from '../../../../core/representation/parts/state'
-import { lcm } from '../../../../core/index'
+import { lcm } from '../../../../core/door'
 import { asNumber, cutOf } from '../../../utils/parts'
 import { rowsOf } from './rows'
 

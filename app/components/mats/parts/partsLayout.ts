@@ -1,4 +1,4 @@
-import type { Pieces } from '../../../../core/index'
+import type { Pieces } from '../../../../core/door'
 import { asNumber, cutOf } from '../../../utils/parts'
 
 /** Where strips lie on their mat, in pixels: everything at one scale, every amount begun at the same edge. Pure. */

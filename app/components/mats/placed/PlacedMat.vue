@@ -3,7 +3,7 @@ import { usePlacedHand } from './usePlacedHand'
 import { usePlacedKeys } from './usePlacedKeys'
 import type { Spot } from '../../../../core/representation/placed/gesture'
 import type { PlacedMaterial, PlacedState, Zone } from '../../../../core/representation/placed/state'
-import { placeName } from '../../../../core/index'
+import { placeName } from '../../../../core/door'
 import { inside, usePlacedBoxes } from './usePlacedBoxes'
 import { blockSize, layOut } from './matLayout'
 

@@ -1,7 +1,7 @@
 import { gesture, type Spot } from '../../../../core/representation/placed/gesture'
 import type { PlacedMaterial, PlacedState, Zone } from '../../../../core/representation/placed/state'
 import { printMove } from '../../../../core/representation/placed/text'
-import { attempt } from '../../../../core/index'
+import { attempt } from '../../../../core/door'
 import { NOTHING_OUT, track } from './pieces'
 
 /** What lies in the hand: from which spot, which pieces (none from the store), how many. */

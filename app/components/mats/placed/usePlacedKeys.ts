@@ -1,5 +1,5 @@
 import type { Ref } from 'vue'
-import { placeName } from '../../../../core/index'
+import { placeName } from '../../../../core/door'
 import type { Spot } from '../../../../core/representation/placed/gesture'
 
 interface Given {

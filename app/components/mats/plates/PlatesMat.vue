@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countsAt, type Place, placeName, printCounts } from '../../../../core/index'
+import { countsAt, type Place, placeName, printCounts } from '../../../../core/door'
 import { UNITS, waiting, WIDTH, type PlatesState } from '../../../../core/representation/plates/state'
 
 /** Sharing out: a store, what is in hand in columns, and the plates. A piece tapped in hand goes to the plate whose turn it is. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formOf, type Mode } from '../../../../core/index'
+import { formOf, type Mode } from '../../../../core/door'
 import { onMat, ROOM, signName, type SignedState } from '../../../../core/representation/signed/state'
 
 /**

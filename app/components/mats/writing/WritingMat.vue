@@ -7,7 +7,7 @@ import {
   type Setup,
   type Standing,
   wayById,
-} from '../../../../core/index'
+} from '../../../../core/door'
 import type { WritingState } from '../../../../core/representation/writing/writing'
 
 /** A page that is written line by line; on the split diagram numbers stand over their parts. */

@@ -1,0 +1,6 @@
+import { fetchAll } from '../utils/materials'
+
+/** Only the Bench can open before all materials are here. */
+export default defineNuxtRouteMiddleware(async ({ path }) => {
+  if (!['/', '/bench'].includes(path)) await fetchAll()
+})
