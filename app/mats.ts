@@ -23,6 +23,10 @@ import type { DrawnState } from '../core/representation/drawn/state'
 import type { NinesState } from '../core/representation/nines/nines'
 import type { OpenLineState } from '../core/representation/openline/openline'
 import type { PlacedMaterial, PlacedState } from '../core/representation/placed/state'
+import type { AreaState } from '../core/representation/area/area'
+import type { DivisionState } from '../core/representation/division/state'
+import type { GroupsState } from '../core/representation/groups/groups'
+import type { ProductState } from '../core/representation/product/state'
 import type { PlatesState } from '../core/representation/plates/state'
 import type { PartsState } from '../core/representation/parts/state'
 import type { LineState } from '../core/representation/line/line'
@@ -252,6 +256,13 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     }),
     { lies: 'sheet' },
   ),
+  groups: mat(() => import('./components/mats/groups/GroupsMat.vue'), handled<GroupsState>),
+  area: mat(() => import('./components/mats/area/AreaMat.vue'), handled<AreaState>, { worth: 'none' }),
+  product: mat(() => import('./components/mats/product/ProductMat.vue'), handled<ProductState>, {
+    lies: 'sheet',
+    worth: 'none',
+  }),
+  division: mat(() => import('./components/mats/division/DivisionMat.vue'), handled<DivisionState>, { worth: 'none' }),
   'touch-columns': mat(
     () => import('./components/mats/columns/TouchSheet.vue'),
     (v) => ({

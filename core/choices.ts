@@ -32,6 +32,21 @@ export interface Choices {
   readonly signed: SignedChoices
   /** How parts of a whole are worked. */
   readonly parts: PartsChoices
+  /** How a class divides in writing. */
+  readonly division: DivisionChoices
+}
+
+export const QUOTIENT_ZEROS = ['write', 'leave'] as const
+export const MULTIPLES = ['built', 'shown', 'hidden'] as const
+
+/** How a class works long division (practice, section 13; common practice, no source). */
+export interface DivisionChoices {
+  /** Whether a 0 is written in the quotient where no group fits before its first digit, or the square is left. */
+  readonly zero: (typeof QUOTIENT_ZEROS)[number]
+  /** Whether the multiples of the divisor stand beside the sheet: as far as they have been counted, all of them, or none. */
+  readonly multiples: (typeof MULTIPLES)[number]
+  /** What the four steps of the loop are called, in their order. */
+  readonly steps: readonly [string, string, string, string]
 }
 
 export const COMMONS = ['least', 'product'] as const
@@ -196,6 +211,7 @@ export const DEFAULT_CHOICES: Choices = {
     estimate: false,
   },
   parts: { common: 'least', form: 'fraction', estimate: false },
+  division: { zero: 'write', multiples: 'built', steps: ['divide', 'multiply', 'subtract', 'bring down'] },
 }
 
 export const withDefaults = (choices?: Partial<Choices>): Choices => ({ ...DEFAULT_CHOICES, ...choices })

@@ -9,6 +9,9 @@ import {
   NEGATIVES,
   ONES_WORDS,
   COMMONS,
+  DEFAULT_CHOICES,
+  MULTIPLES,
+  QUOTIENT_ZEROS,
   FRACTION_FORMS,
   OWN_SIGNS,
   PLUS_WORDS,
@@ -65,6 +68,12 @@ const ownName = z
   .trim()
   .min(1, 'A complement needs a name.')
   .max(30, 'A complement’s name has at most 30 letters.')
+  .refine(plain, 'The name has signs in it that cannot be read.')
+const stepName = z
+  .string('A step’s name is text.')
+  .trim()
+  .min(1, 'A step needs a name.')
+  .max(30, 'A step’s name has at most 30 letters.')
   .refine(plain, 'The name has signs in it that cannot be read.')
 /** Names that told the complements apart by size are not used any more; a class that had them gets the plain ones. */
 const complementNames = z.preprocess(
@@ -127,6 +136,15 @@ const hands = {
       ownSign: oneOf(OWN_SIGNS).default('brackets'),
       story: oneOf(STORIES).default('none'),
       estimate: z.boolean('Guessed first or not is wanted.').default(false),
+    })
+    .prefault({}),
+  division: z
+    .strictObject({
+      zero: oneOf(QUOTIENT_ZEROS).default('write'),
+      multiples: oneOf(MULTIPLES).default('built'),
+      steps: z
+        .tuple([stepName, stepName, stepName, stepName], 'The four steps of long division each have a name.')
+        .default(DEFAULT_CHOICES.division.steps as [string, string, string, string]),
     })
     .prefault({}),
   parts: z

@@ -119,14 +119,21 @@ export interface ShareAct {
 }
 
 /** Numbers one after another as a line has them, each with the operation before it; the first with `+`. */
-export type Sum = readonly { readonly operation: Sign; readonly number: Exact }[]
+export type Sum = readonly {
+  readonly operation: Sign
+  readonly number: Exact
+  /** How many times the number is meant: `5 * 8`. */
+  readonly times?: Exact
+}[]
 
 /**
  * By which rule something is written another way: taking away is adding the opposite; numbers change places; sizes are added, or the
  * smaller is taken from the greater (practice, section 10); of nine times a number, the tens are one less than it, and the ones what they
- * lack to nine (practice, section 13; common practice, no source).
+ * lack to nine; rows and columns of an array change places (`turn`), or a product is parted into easier ones (`split-groups`; practice,
+ * section 13; common practice, no source).
  */
-export type RewriteRule = 'opposite' | 'commute' | 'same-signs' | 'different-signs' | 'one-less' | 'to-nine'
+export type RewriteRule =
+  'opposite' | 'commute' | 'same-signs' | 'different-signs' | 'one-less' | 'to-nine' | 'turn' | 'split-groups'
 
 export interface RewriteAct {
   readonly kind: 'rewrite'
@@ -137,7 +144,12 @@ export interface RewriteAct {
 
 /** A sum in plain ASCII arithmetic: `-14 + 50`, `8 - -4`. */
 export const printSum = (sum: Sum): string =>
-  sum.map(({ operation, number }, i) => (i === 0 ? printExact(number) : `${operation} ${printExact(number)}`)).join(' ')
+  sum
+    .map(({ operation, number, times }, i) => {
+      const text = times === undefined ? printExact(number) : `${printExact(times)} * ${printExact(number)}`
+      return i === 0 ? text : `${operation} ${text}`
+    })
+    .join(' ')
 
 /** A count begun in equal steps; just one of `to` and `times` is not null. */
 export interface BeginAct {

@@ -10,8 +10,9 @@ import {
   type Pieces,
   type Units,
 } from '../number/units'
+import type { Part } from '../problem/product'
 import { answer, quotientOf, type Problem, type Sign } from '../problem/problem'
-import { change, goalOf, inUnits, type Act, type BeginAct, type CompareAct, type RewriteRule } from './act'
+import { change, goalOf, inUnits, type Act, type BeginAct, type CompareAct, type RewriteRule, type Sum } from './act'
 
 /** What the work is after. Each says by itself how much is still owed. */
 export type Aim =
@@ -48,6 +49,9 @@ export interface Standing {
   readonly gathered: boolean
   /** By which rules what is asked was written another way, since a number was last asked or worked in. */
   readonly rewritten: readonly RewriteRule[]
+  /** Into which parts a product was split last, and which parts have been worked. */
+  readonly split: Sum | null
+  readonly grouped: readonly Part[]
   /** The last reading, until something changes after it; of a sharing, how many each has, and what was said to be left over. */
   readonly read: Exact | null
   readonly remainder: Exact | null
@@ -82,6 +86,8 @@ export function standingAtStart(problem: Problem, units: Units): Standing {
     parted: 0,
     gathered: true,
     rewritten: [],
+    split: null,
+    grouped: [],
     read: null,
     remainder: null,
     as: null,
@@ -129,6 +135,13 @@ const changedRow = (s: Standing, row: number, gone: readonly Pieces[], came: rea
   return { ...s, others }
 }
 
+/** The parts worked, with one more; what is taken back goes off again. */
+function regrouped(grouped: readonly Part[], { count, size }: Part): readonly Part[] {
+  if (sign(count) > 0) return [...grouped, { count, size }]
+  const at = grouped.findIndex((p) => p.size === size && p.count === negate(count))
+  return at < 0 ? [...grouped, { count, size }] : grouped.filter((_, i) => i !== at)
+}
+
 /** The standing after an act, whatever pieces it names. */
 export function stand(problem: Problem, before: Standing, made: Act): Standing {
   const act = inUnits(made, before.units)
@@ -150,7 +163,9 @@ export function stand(problem: Problem, before: Standing, made: Act): Standing {
       const value = add(s.value, change(act))
       const aim: Aim = { kind: 'groups', goal: answer(problem) }
       const held = act.pieces ? addPieces(s.held, act.pieces, toCount(act.count)) : inPieces(value, s.units)
-      return { ...s, laid: true, aim, value, held, read: null }
+      // The first part is one number already; with a second there is something to be gathered.
+      const gathered = s.value === ZERO
+      return { ...s, laid: true, aim, value, held, gathered, grouped: regrouped(s.grouped, act), read: null }
     }
     case 'count': {
       const held = addPieces(s.held, inPieces(act.by, s.units))
@@ -173,7 +188,12 @@ export function stand(problem: Problem, before: Standing, made: Act): Standing {
       }
     }
     case 'rewrite':
-      return { ...s, rewritten: [...s.rewritten, act.rule], read: null }
+      return {
+        ...s,
+        rewritten: [...s.rewritten, act.rule],
+        ...(act.rule === 'split-groups' ? { split: act.right } : {}),
+        read: null,
+      }
     case 'split':
       return { ...s, parted: s.begun }
     case 'gather':

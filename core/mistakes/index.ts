@@ -10,6 +10,17 @@ import {
   topsAndBottoms,
   wholesAsOne,
 } from './fractions'
+import { notBroughtDown, quotientTooGreat, quotientTooSmall, subtractedUpwards, zeroLeftOut } from './dividing'
+import {
+  addsFactors,
+  carryBefore,
+  carryDropped,
+  groupTooFew,
+  groupTooMany,
+  leftAsOnes,
+  notMovedOver,
+  oneColumnOnly,
+} from './multiplying'
 import { addsSizes, dropsSign, operationAsOwn, ownAsOperation, signOfFirst } from './signed'
 
 /** Every mistaken procedure that is known, the most telling first. */
@@ -26,6 +37,19 @@ export const PROCEDURES: readonly Procedure[] = [
   signOfFirst,
   addsSizes,
   dropsSign,
+  leftAsOnes,
+  notMovedOver,
+  carryBefore,
+  carryDropped,
+  oneColumnOnly,
+  groupTooFew,
+  groupTooMany,
+  addsFactors,
+  zeroLeftOut,
+  subtractedUpwards,
+  quotientTooSmall,
+  quotientTooGreat,
+  notBroughtDown,
 ]
 
 /** The mistaken procedure that gives an answer, the most telling first; undefined where none does. */

@@ -82,14 +82,21 @@ export function linesOf(
   style: LineStyle = {},
 ): readonly WrittenLine[] {
   const lines = since(next.lines, page.lines).map(({ text, act: made }): WrittenLine => {
-    if (made.kind === 'count') return { text: sequence(next.lines) }
+    if (made.kind === 'count' && text.startsWith('·')) return { text: sequence(next.lines) }
     const plain = pretty(text, style.ownSign)
     const shown = style.form === 'units' ? inUnitForm(plain) : plain
     return / [=<>] /.test(text) && !text.startsWith('read ')
       ? { text: shown, equation: plainArithmetic(text) }
       : { text: shown }
   })
-  return [...lines, ...ruleLine(act)]
+  return [...lines, ...checkLine(lines, act), ...ruleLine(act)]
+}
+
+/** A division that came out is checked by multiplying; one with a remainder is written so already. */
+function checkLine(lines: readonly WrittenLine[], act: Act): readonly WrittenLine[] {
+  if (act.kind !== 'read' || act.remainder !== ZERO) return []
+  const [, of, by, each] = /^(\d+) \/ (\d+) = (\d+)$/.exec(lines.at(-1)?.equation ?? '') ?? []
+  return of ? [{ text: `${of} = ${by} × ${each}`, equation: `${of} = ${by} * ${each}` }] : []
 }
 
 /** An act written on the running page: the page after it, and the lines that it adds. */

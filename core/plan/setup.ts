@@ -8,7 +8,7 @@ import { toProblem } from '../problem/parse'
 import { decimalsIn, printProblem, type Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
 import { holdersOf, isHere, isRepresentation, REPRESENTATIONS } from '../representation/index'
-import { unitsFor, type Beside, type RepresentationId } from '../representation/representation'
+import { standsBeside, unitsFor, type Beside, type RepresentationId } from '../representation/representation'
 import { isWay, wayById, waysOf } from '../way/index'
 import type { WayId } from '../way/way'
 
@@ -72,7 +72,7 @@ export function setUp(request: PlanRequest): Setup {
     if (!other.fits) throw new Refusal(other.why)
   }
   const also = (request.also ?? []).filter(
-    (id) => id !== representation && id !== both && REPRESENTATIONS[id].fits(problem, choices).fits,
+    (id) => id !== representation && id !== both && standsBeside(REPRESENTATIONS[id], problem, choices),
   )
   return {
     problem,

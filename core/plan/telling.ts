@@ -14,6 +14,7 @@ export const tellingOf = (setup: Setup, standing: Standing, act?: Act): Telling 
   ...(act && setup.units.fractions ? { held: [standing.held, stand(setup.worked, standing, act).held] } : {}),
   units: setup.units,
   hands: REPRESENTATIONS[setup.representation].verbs,
+  steps: setup.choices.division.steps,
   from: stepsOf(standing)?.from ?? ZERO,
   ...(standing.aim.kind === 'share' ? { shared: shareOf(standing) } : {}),
 })

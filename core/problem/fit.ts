@@ -8,7 +8,8 @@ import { decimalsIn, isChain, totals, type Problem } from './problem'
  * The sorts of ways: by kinds that are exchanged (`places`); numbers parted into kinds and gathered again (`parts`); numbers worked
  * whole; things counted one by one; the trick of the nines; beads on rods; or pieces dealt out to so many (`sharing`); plus and
  * minus ones that make zero pairs (`pairs`); arrows along a line (`arrows`); the rule of signs in writing (`signs`); equal parts of a
- * whole (`fractions`); or their rule in writing (`number-rule`); or nine times a number in writing (`nine-tricks`). A material says for which of them its hands are made.
+ * whole (`fractions`); or their rule in writing (`number-rule`); or nine times a number in writing (`nine-tricks`); the loop of long
+ * division (`division`); equal groups (`groups`); or the parts of a product (`products`). A material says for which of them its hands are made.
  */
 export type Sort =
   | 'fractions'
@@ -21,6 +22,9 @@ export type Sort =
   | 'nines'
   | 'beads'
   | 'sharing'
+  | 'division'
+  | 'groups'
+  | 'products'
   | 'pairs'
   | 'arrows'
   | 'signs'

@@ -28,6 +28,13 @@ export const SLIPS = {
   groupsOver: 'counted a group too many',
   wrongFinger: 'folded the wrong finger',
   shareShort: 'stopped sharing out too early',
+  groupSize: 'made a group of another size',
+  carryFirst: 'added the carry before multiplying',
+  carryForgotten: 'forgot to add the carry',
+  rowNotMoved: 'did not move the second row over',
+  groupTooMany: 'took a group too many',
+  remainderLarge: 'left a remainder that is not smaller than the divisor',
+  zeroLeft: 'left out the 0 in the quotient',
   shareMisread: 'read the wrong share, or what is left over',
   pairAsTwo: 'counted a pair as two',
   pairAsOne: 'counted a pair as one',
@@ -105,7 +112,7 @@ export function slipIn(
   const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
   if (spoken) return slipInWords(spoken.said!.map(Number), spoken.kind === 'take')
   const begun = stepsOf(before)
-  if (act?.kind === 'read' && before.aim.kind === 'share') return slipInShare(act, before, before.aim.among)
+  if (act?.kind === 'read' && before.aim.kind === 'share') return slipInShare(act, before, before.aim.among, asked)
   if (act?.kind === 'read') {
     if (act.value !== before.value) {
       const done = allDone(worked, before)
@@ -125,8 +132,10 @@ export function slipIn(
     if (left > 0) return before.doing === '-' && !begun ? SLIPS.notTaken : SLIPS.short
     return left === 0 ? '' : SLIPS.over
   }
-  if (act?.kind === 'group') return sign(act.count) > 0 && sign(owing(now)) !== 0 ? SLIPS.wrongFinger : ''
+  if (act?.kind === 'group')
+    return sort === 'nines' && sign(act.count) > 0 && sign(owing(now)) !== 0 ? SLIPS.wrongFinger : ''
   if (act?.kind !== 'count') return ''
+  if (sort === 'groups' && begun && sizeOf(act.by) !== begun.step) return SLIPS.groupSize
   const forward = sign(act.by) > 0
   const first = last?.kind !== 'count'
   // Words are held against the word before, so that one slip is named once and not at every word after it.
@@ -140,8 +149,12 @@ export function slipIn(
 }
 
 /** Of a sharing: what each has is read, and what is left over; more could be dealt as long as there is enough left for all. */
-function slipInShare(read: Extract<Act, { kind: 'read' }>, before: Standing, among: Exact): string {
+function slipInShare(read: Extract<Act, { kind: 'read' }>, before: Standing, among: Exact, asked: Problem): string {
   const told = read.remainder ?? ZERO
+  if (isAnswer(asked, read.value, told)) return ''
+  if (compare(told, among) >= 0) return SLIPS.remainderLarge
+  const known = read.value === shareOf(before) ? undefined : procedureFor(asked, read.value)
+  if (known) return known.name
   if (compare(before.value, among) >= 0) return SLIPS.shareShort
   return read.value === shareOf(before) && told === before.value ? '' : SLIPS.shareMisread
 }

@@ -60,7 +60,8 @@ function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly
   const { step, acts } = compareWithWay(setup, from, done)
   const tooMuch = laidTooMuch(setup, from, acts)
   // What a hand carries off to the store may be the very ones that were to be taken.
-  const owed = unfinished && step === 'other' ? known.owed : tooMuch
+  // A digit too small is no part of the right one: what is left over is already too much.
+  const owed = unfinished && (step === 'other' || known.owed.kind === 'still-fits') ? known.owed : tooMuch
   const judged = step === 'planned' || acts.length === 0 ? undefined : judgedOf(setup, from, on, moves)
   // Half of a digit has no rule of its own: it is the digit's rule that is under way.
   const halves = judged?.hand.step === 'part' && judged.hand.detail ? acts.map(withoutRule) : acts
@@ -104,7 +105,7 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
   if (startsElsewhere(from, acts)) said.push(`The problem starts with ${say(valueOf(setup.worked.first), pack)}.`)
   if (hand.step === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))
   const before = from.standing.value
-  const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack, setup.units) : ''
+  const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack, setup.units, setup.choices.division.steps) : ''
   if (hand.toGo) said.push(sayOwed(hand.toGo, acts, before, pack, setup.units))
   const states = {
     ...followed.states,
@@ -175,10 +176,21 @@ function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Stan
 function owedSlip(setup: Setup, owed: Owed | null | undefined): string {
   if (owed?.kind === 'false-line') return mistakenLine(setup, owed.wrote) ?? SLIPS.falseLine
   if (owed?.kind === 'align') return SLIPS.misaligned
+  if (owed?.kind === 'not-moved') return SLIPS.rowNotMoved
+  if (owed?.kind === 'product-column') return slipInProduct(owed)
+  if (owed?.kind === 'too-many') return SLIPS.groupTooMany
+  if (owed?.kind === 'still-fits') return SLIPS.remainderLarge
+  if (owed?.kind === 'zero-left') return SLIPS.zeroLeft
   if (owed?.kind === 'half-pair') return owed.plus > 0 && owed.minus > 0 ? SLIPS.unlikeCleared : ''
   if (owed?.kind === 'loose-arrow') return owed.from === ZERO ? SLIPS.arrowFromNought : SLIPS.arrowApart
   if (owed?.kind !== 'look-again' || !owed.said) return ''
   return slipInColumn(owed.said.map(Number), owed.above, owed.below, owed.operation === '-')
+}
+
+/** A column of a product whose mark was added at the wrong time, or not at all. */
+function slipInProduct({ above, times, carried, wrote }: Extract<Owed, { kind: 'product-column' }>): string {
+  if (carried > 0 && wrote === times * (above + carried)) return SLIPS.carryFirst
+  return carried > 0 && wrote === times * above ? SLIPS.carryForgotten : SLIPS.falseLine
 }
 
 /** A false line whose result has a name among the mistaken ways of working the problem. */

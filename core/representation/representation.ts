@@ -58,6 +58,30 @@ export type Owed =
   | { readonly kind: 'half-pair'; readonly plus: number; readonly minus: number }
   /** An arrow was drawn that does not start where the one before it ends. */
   | { readonly kind: 'loose-arrow'; readonly from: Exact; readonly here: Exact }
+  /** A digit of a quotient is written, and the next step of its loop is not. */
+  | {
+      readonly kind: 'turn'
+      readonly step: 'multiply' | 'subtract'
+      readonly digit: number
+      readonly by: number
+      readonly stands: number
+    }
+  /** More is to be subtracted than stands there: a group too many. */
+  | { readonly kind: 'too-many'; readonly product: number; readonly stands: number; readonly by: number }
+  /** What is left is not smaller than the divisor: another group still fits. */
+  | { readonly kind: 'still-fits'; readonly left: number; readonly by: number; readonly digit: number }
+  /** A digit and its carry mark that are not the product of the column with what was carried to it. */
+  | {
+      readonly kind: 'product-column'
+      readonly above: number
+      readonly times: number
+      readonly carried: number
+      readonly wrote: number
+    }
+  /** A row for the tens of the lower number begins among the ones. */
+  | { readonly kind: 'not-moved'; readonly times: number; readonly power: Place }
+  /** A square of the quotient stays empty between digits. */
+  | { readonly kind: 'zero-left'; readonly place: Place }
   | { readonly kind: 'nothing' }
 
 /** The acts that moves make; or what is unfinished about them; or undefined, where they are not one thing done. */
@@ -95,6 +119,8 @@ export interface Representation<State = unknown, Move = unknown> {
   readonly example: string
   /** Can it hold this problem, in a class with these choices (the usual ones where none are given); if not, why, in words. */
   fits(problem: Problem, choices?: Choices): Fit
+  /** Whether it can stand beside a problem that is not worked on it: blocks show what is left of a division. */
+  follows?(problem: Problem): boolean
   /** An empty start. `beside` says what it is worked beside, where that makes a difference to writing. */
   start(problem: Problem, choices: Choices, beside?: Beside): State
   apply(state: State, move: Move): State
@@ -176,6 +202,10 @@ export interface HandWords {
   readonly thing: readonly [string, string]
   /** Whether every move lands somewhere, and that is said: “Hop thirty, to seventy-five.” */
   readonly lands?: boolean
+  /** Whether sharing out is the loop of long division, told by its four steps. */
+  readonly loop?: boolean
+  /** Whether groups are nines on fingers that are folded. */
+  readonly folds?: boolean
 }
 
 export { REPRESENTATION_IDS, type RepresentationId } from '../materials'
@@ -199,6 +229,10 @@ export function notShown(r: Representation, act: Act): string {
 /** Whether an act concerns only what lies beside. */
 export const isAside = (act: Act): boolean =>
   act.kind === 'beside' || act.kind === 'compare' || (act.kind === 'exchange' && act.aside !== undefined)
+
+/** Whether a material can stand beside a problem, worked on it or only in step. */
+export const standsBeside = (r: Representation, problem: Problem, choices?: Choices): boolean =>
+  r.fits(problem, choices).fits || (r.follows?.(problem) ?? false)
 
 /** In which pieces a problem is told that is worked in a material. */
 export const unitsFor = (r: Representation, problem: Problem): Units => r.standsIn?.(problem) ?? r.units

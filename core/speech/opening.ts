@@ -23,7 +23,7 @@ export function sayOpening(act: Act | null, opening: string | undefined, pack: W
         ? `Now count in steps of ${say(act.step, pack)}.`
         : `Now count from ${say(act.from, pack)} up to ${say(act.to, pack)}${act.step === '1' ? '' : `, in steps of ${say(act.step, pack)}`}.`
     case 'group':
-      return 'Now fold one finger: the one that says how many nines.'
+      return opening ? `Now ${opening}.` : 'Now fold one finger: the one that says how many nines.'
     default:
       return capital(
         `now ${opening?.replace('{number}', 'the first number').replace('{pieces}', 'its pieces') ?? 'begin'}.`,

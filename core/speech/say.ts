@@ -12,14 +12,16 @@ import {
   type RewriteRule,
   type Sum,
 } from '../act/act'
-import { add, exact, negate, sign, sizeOf, subtract, ZERO, type Exact } from '../number/exact'
+import { add, exact, multiply, negate, sign, sizeOf, subtract, ZERO, type Exact } from '../number/exact'
 import { digitsOf } from '../number/places'
 import { numberText } from '../number/text'
 import { pieceName, SIGNED, type Pieces, type Units } from '../number/units'
 import { printExact } from '../number/numeral'
+import type { DivisionChoices } from '../choices'
 import { answer, isAnswer, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
 import { moveInWords, saySlip } from './beads'
+import { broughtInWords, isOfDivision, sayTurnOwed, turnInWords } from './division'
 import { comparisonInWords, namedInWords, namingInWords } from './parts'
 import { formOf } from '../number/words'
 import { capital, spokenList, named, operationWord, pretty, say, sayMade, sayNumeral, type WordPack } from './words'
@@ -36,6 +38,8 @@ export interface Telling {
   readonly where?: string
   /** Of a sharing, what each has before the act. */
   readonly shared?: Exact
+  /** What the class calls the four steps of long division. */
+  readonly steps?: DivisionChoices['steps']
   /** Which pieces lie there before the act and after it, where numbers are called by them. */
   readonly held?: readonly [readonly Pieces[], readonly Pieces[]]
 }
@@ -101,6 +105,8 @@ const RULE_LABELS: Readonly<Record<RewriteRule, string>> = {
   'different-signs': 'difference of the sizes',
   'one-less': 'one less',
   'to-nine': 'what it lacks to nine',
+  turn: 'turn it round',
+  'split-groups': 'split',
 }
 
 /** Why something may be written so (practice, section 10; common practice, no source). */
@@ -118,6 +124,10 @@ function ruleInWords({ rule, right }: RewriteAct, pack: WordPack): string {
       return 'nine times is ten times less one time, so the tens are one less'
     case 'to-nine':
       return 'tens and ones of nine times a number make nine, so the ones are what the tens lack'
+    case 'turn':
+      return 'turned round it is as much: rows are columns now'
+    case 'split-groups':
+      return 'in easier parts'
     case 'different-signs':
       return 'the signs are different, so take the difference of the sizes, with the sign of the longer arrow'
   }
@@ -125,13 +135,22 @@ function ruleInWords({ rule, right }: RewriteAct, pack: WordPack): string {
 
 const sumInWords = (sum: Sum, pack: WordPack): string =>
   sum
-    .map(({ operation, number }, i) =>
-      i === 0 ? say(number, pack) : `${operationWord(operation, pack)} ${say(number, pack)}`,
-    )
+    .map(({ operation, number, times }, i) => {
+      const said = times === undefined ? say(number, pack) : `${say(times, pack)} times ${say(number, pack)}`
+      return i === 0 ? said : `${operationWord(operation, pack)} ${said}`
+    })
     .join(' ')
 
 const rewriteInWords = (act: RewriteAct, pack: WordPack): string =>
   `${capital(ruleInWords(act, pack))}: ${sumInWords(act.left, pack)} ${pack.equals} ${sumInWords(act.right, pack)}.`
+
+/** A part of a product, and what there is with it. */
+function groupInWords({ count, size }: Extract<Act, { kind: 'group' }>, before: Exact, pack: WordPack): string {
+  const [by, there] = [multiply(count, size), add(before, multiply(count, size))]
+  if (sign(by) < 0) return `Take back ${say(negate(by), pack)}. ${capital(say(there, pack))} now.`
+  const part = `${capital(say(count, pack))} times ${say(size, pack)} ${pack.equals} ${say(by, pack)}.`
+  return sign(before) === 0 ? part : `${part} ${capital(say(there, pack))} now.`
+}
 
 /** A hop or an arrow, and where it lands; what was asked the other way round (taking away a minus) is said before it. */
 function landing(act: AmountAct, before: Exact, { pack, hands, from = ZERO }: Telling): string {
@@ -149,6 +168,7 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
   if (hands?.lands && (act.kind === 'join' || act.kind === 'take')) return landing(act, before, telling)
   switch (act.kind) {
     case 'lay': {
+      if (hands?.loop) return `Write ${say(act.amount, pack)} down. The card covers all but its first digit.`
       if (act.inHead) return `Keep ${say(act.amount, pack)} in the head.`
       if (hands) return `${capital(hands.lay)} ${sayMade(act.amount, act.pieces, pack, units)}.`
       if (units?.fractions) return `Lay ${sayMade(act.amount, act.pieces, pack, units)}.`
@@ -175,6 +195,7 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
         if (act.count !== '1') return `${capital(say(act.count, pack))} times ${size}: ${now} now.`
         return before === ZERO ? `Lay ${size}.` : `${capital(size)} once more. ${capital(now)} now.`
       }
+      if (!hands?.folds) return groupInWords(act, before, pack)
       const [tens, ones] = [say(digitsOf(after(before, act), 2)[1]!, pack), say(digitsOf(after(before, act))[0]!, pack)]
       return sign(act.count) < 0
         ? `Unfold it. ${capital(now)} now.`
@@ -191,8 +212,10 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
       if (hands) return `${capital(hands.take)} ${say(act.amount, pack)}. ${capital(now)} left.`
       return `${capital(pack.take)} ${amountInWords(act, pack, units)}. ${capital(now)} ${sign(change(act)) < 0 && sign(after(before, act)) >= 0 ? 'left' : 'now'}.`
     case 'exchange':
+      if (hands?.loop && !isMaking(act)) return broughtInWords(act, before, telling)
       return exchangeInWords(act, now, pack, units)
     case 'share': {
+      if (hands?.loop) return turnInWords(act, before, telling)
       const each = piecesInWords(act.each, pack, units)
       return `Deal ${each} to each of ${say(act.among, pack)}. ${capital(now)} left to share.`
     }
@@ -274,7 +297,8 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Uni
       return act.step === '1' ? `from ${printExact(act.from)}` : `in ${act.step}s`
     case 'group':
       if (act.pieces) return `${act.count} × ${numberText(act.size, units, act.pieces)}`
-      return sign(act.count) < 0 ? 'unfold' : `fold ${act.count}`
+      if (hands?.folds) return sign(act.count) < 0 ? 'unfold' : `fold ${act.count}`
+      return pretty(`${printExact(act.count)} * ${printExact(act.size)}`)
     case 'beside':
       return `beside ${numberText(act.amount, units, act.pieces)}`
     case 'compare':
@@ -297,9 +321,14 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Uni
       if (pairsIn(act) > 0)
         return `${act.from.length === 0 ? 'bring' : 'clear'} ${pairsIn(act)} ${formOf(pairsIn(act), PAIR)}`
       if (units?.fractions) return `${piecesInFigures(act.from, pack, units)} = ${piecesInFigures(act.to, pack, units)}`
+      if (hands?.loop && !isMaking(act)) return `bring down`
       return `${exchangeVerb(act, pack)} ${piecesInFigures(act.from, pack, units)}`
     case 'share':
-      return `deal ${piecesInFigures(act.each, pack, units)} each`
+      return hands?.loop
+        ? act.each
+            .map((p) => `${printExact(act.among)} × ${p.count} ${pieceName(p.unit, p.count, units, pack.ones)}`)
+            .join(' ')
+        : `deal ${piecesInFigures(act.each, pack, units)} each`
     case 'read':
       return `read ${pretty(act.as ?? numberText(act.value, units))}${act.remainder === undefined ? '' : ` r ${printExact(act.remainder)}`}`
   }
@@ -308,7 +337,15 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Uni
 const signedFigures = (n: Exact): string => pretty(`${sign(n) < 0 ? '-' : '+'}${printExact(sizeOf(n))}`)
 
 /** What an unfinished move still needs, said kindly and exactly. */
-export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: WordPack, units?: Units): string {
+export function sayOwed(
+  owed: Owed,
+  soFar: readonly Act[],
+  before: Exact,
+  pack: WordPack,
+  units?: Units,
+  steps?: DivisionChoices['steps'],
+): string {
+  if (isOfDivision(owed)) return sayTurnOwed(owed, pack, steps)
   const now = numberText(soFar.reduce(after, before), units)
   switch (owed.kind) {
     case 'nothing':
@@ -331,6 +368,12 @@ export function sayOwed(owed: Owed, soFar: readonly Act[], before: Exact, pack: 
     }
     case 'to-go':
       return `Still to come: ${owed.moves.map((m) => moveInWords(m, pack)).join(' ')}`
+    case 'product-column': {
+      const carried = owed.carried > 0 ? ` + ${owed.carried}` : ''
+      return pretty(`Look again: ${owed.times} * ${owed.above}${carried} is not ${owed.wrote}.`)
+    }
+    case 'not-moved':
+      return `This row is for ${owed.times} tens: it begins one place further to the left, with a 0 under the ones.`
     case 'false-line':
       return pretty(`Look again: ${owed.left} is not ${owed.wrote}.`)
     case 'align': {

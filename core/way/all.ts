@@ -12,9 +12,10 @@ import {
   wholesApart,
 } from './fractions'
 import { nines } from './nines'
+import { byDigit, byParts, equalGroups, splitGroups } from './products'
 import { oneLess, tenLess } from './nineTricks'
 import { zeroPairs } from './pairs'
-import { shareOut } from './sharing'
+import { dealRounds, fillPlates, longDivision, shareOut } from './sharing'
 import { signRule } from './signRule'
 import { byColumn, exchangesFirst, onesFirst } from './places'
 import { apartWay, hops, hopUp, makeFriendly, overAndBack } from './whole'
@@ -38,6 +39,13 @@ export const WAYS: Readonly<Record<WayId, Way>> = {
   'count-up': countUp,
   'skip-count': skipCount,
   'share-out': shareOut,
+  'deal-rounds': dealRounds,
+  'fill-plates': fillPlates,
+  'long-division': longDivision,
+  'equal-groups': equalGroups,
+  'split-groups': splitGroups,
+  'by-digit': byDigit,
+  'by-parts': byParts,
   'wholes-apart': wholesApart,
   'same-parts': sameParts,
   'common-parts': commonParts,

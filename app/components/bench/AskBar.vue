@@ -150,7 +150,7 @@ const answerShown = computed(() => {
 /** Amounts that are compared are answered on the mat, by a sign between them. */
 const compares = computed(() => bench.bench.setup.problem.others !== undefined)
 /** A sharing is answered with what each has, and what is left over. */
-const shares = computed(() => wayById(bench.bench.setup.way).sort === 'sharing')
+const shares = computed(() => ['sharing', 'division'].includes(wayById(bench.bench.setup.way).sort))
 defineExpose({
   focus: () => {
     box.value?.focus()

@@ -261,6 +261,92 @@ export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
       to: { fill: box(10, 28, 24, 10), line: 'M8 6V40H36V6' },
     },
   ],
+  groups: [
+    {
+      title: 'One group more',
+      text: 'Press the button, or tap the next outline: one more group lies there, and the total runs along.',
+      from: { line: dot(22, 22, 15) },
+      to: { line: dot(22, 22, 15), fill: dot(17, 18) + dot(27, 18) + dot(17, 28) + dot(27, 28) },
+    },
+    {
+      title: 'Split',
+      text: 'Say after how many: seven eights are five eights and two eights. Then fill each part at once.',
+      from: { fill: ten(dot) },
+      to: { fill: ten(dot), line: 'M0 19H44' },
+    },
+    {
+      title: 'Turn it round',
+      text: 'Rows become columns: it is as much. Rings, array and bars show the same groups.',
+      from: { fill: box(4, 14, 36, 16) },
+      to: { fill: box(14, 4, 16, 36) },
+    },
+  ],
+  area: [
+    {
+      title: 'Part it',
+      text: 'Press “Part it at the tens”: both sides fall into tens and ones.',
+      from: { line: box(4, 8, 36, 28) },
+      to: { line: `${box(4, 8, 36, 28)}M28 8v28M4 26h36` },
+    },
+    {
+      title: 'Fill the parts',
+      text: 'Tap a part, write how much it is, and press Enter. Then read them all together.',
+      from: { line: `${box(4, 8, 36, 28)}M28 8v28M4 26h36` },
+      to: { line: `${box(4, 8, 36, 28)}M28 8v28M4 26h36`, fill: box(4, 8, 24, 18) },
+    },
+  ],
+  product: [
+    {
+      title: 'Write',
+      text: 'The square that comes next is framed: press a digit. Another square is chosen by tapping it.',
+      from: { line: box(10, 10, 24, 24) },
+      to: { line: box(10, 10, 24, 24), text: '8' },
+    },
+    {
+      title: 'Carry',
+      text: 'What is too much for the square goes over the next digit above, and is added after multiplying.',
+      from: { text: '28' },
+      to: { line: box(12, 10, 20, 24), text: '2' },
+    },
+    {
+      title: 'The second row',
+      text: 'It is for tens: it begins with a 0 under the ones. Then both rows are added.',
+      from: { text: '148' },
+      to: { text: '740' },
+    },
+    {
+      title: 'Put right',
+      text: 'Write another digit in a square: the old one is struck and stays.',
+      from: { text: '6', line: 'M14 30L30 14' },
+      to: { text: '5' },
+    },
+  ],
+  division: [
+    {
+      title: 'Divide',
+      text: 'Count the divisor on fingers until it is over, and take the last finger back. Write how many over the digit.',
+      from: { text: '61' },
+      to: { text: '8' },
+    },
+    {
+      title: 'Multiply, subtract',
+      text: 'Write the product under what is divided, then what is left. The cursor goes from square to square.',
+      from: { text: '61', line: 'M8 40H36' },
+      to: { text: '5' },
+    },
+    {
+      title: 'Bring down',
+      text: 'The card moves on, and the next digit stands beside what is left. Then the same turn again.',
+      from: { text: '5', fill: box(28, 10, 14, 22) },
+      to: { text: '52' },
+    },
+    {
+      title: 'Put right',
+      text: 'Press a step again to write it anew: what stood there is struck and stays.',
+      from: { text: '7', line: 'M14 30L30 14' },
+      to: { text: '8' },
+    },
+  ],
   plates: [
     {
       title: 'Take in hand',

@@ -141,6 +141,35 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
   },
   tallies: { ground: 'felt', line: `${many(4, (i) => `M${18 + i * 9} 14V50`)}M12 44L52 20M66 14V50M75 14V50` },
   counters: { ground: 'felt', fill: many(8, (i) => dot(18 + (i % 5) * 15, 22 + Math.floor(i / 5) * 18, 6)) },
+  groups: {
+    ground: 'felt',
+    line: many(3, (i) => dot(20 + i * 28, 32, 13)),
+    fill: many(3, (i) => many(4, (k) => dot(15 + i * 28 + (k % 2) * 10, 27 + Math.floor(k / 2) * 10, 3.4))),
+  },
+  area: {
+    ground: 'felt',
+    fill: box(12, 10, 48, 30),
+    line: `${box(12, 10, 72, 44)}M60 10v44M12 40h72`,
+  },
+  product: {
+    ground: 'paper',
+    text: [
+      [50, 22, '37'],
+      [36, 42, '×'],
+      [59, 42, '4'],
+    ],
+    line: 'M30 48H80',
+  },
+  division: {
+    ground: 'paper',
+    text: [
+      [22, 46, '7)'],
+      [50, 46, '61'],
+      [58, 24, '8'],
+    ],
+    line: 'M36 28H92',
+    fill: box(72, 30, 16, 20),
+  },
   plates: {
     ground: 'felt',
     line: many(3, (i) => dot(20 + i * 28, 38, 12)),
@@ -227,6 +256,7 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
 /** The groups that a teacher thinks in, and in which of them each material stands. */
 const TITLES = {
   things: 'Hands and things',
+  groups: 'Groups and shares',
   places: 'Blocks and chips',
   beads: 'Beads',
   fractions: 'Parts of a whole',
@@ -237,7 +267,9 @@ const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
   fingers: 'things',
   counters: 'things',
   tallies: 'things',
-  plates: 'things',
+  plates: 'groups',
+  groups: 'groups',
+  area: 'groups',
   touch: 'things',
   joints: 'things',
   nines: 'things',
@@ -252,6 +284,8 @@ const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
   line: 'lines',
   openline: 'lines',
   columns: 'written',
+  product: 'written',
+  division: 'written',
   'touch-columns': 'written',
   partials: 'written',
   friendly: 'written',

@@ -59,7 +59,10 @@ function parse(text: string): EquationsMove {
 }
 
 /** Sorts of ways in which numbers are worked whole, so that the page does not part them by itself. */
-const WHOLE: readonly Sort[] = ['whole', 'beads', 'arrows', 'signs', 'nine-tricks']
+const WHOLE: readonly Sort[] = ['whole', 'beads', 'arrows', 'signs', 'nine-tricks', 'groups', 'products']
+
+/** Sorts of ways in which numbers are parted and gathered in writing. */
+const PARTING: readonly Sort[] = ['parts', 'whole', 'arrows', 'groups', 'products']
 
 /** Running equations: one true line for each act. */
 export const equations: Representation<EquationsState, EquationsMove> & { write: typeof write } = {
@@ -117,7 +120,8 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
       named: problem.named !== undefined,
       lines: START,
       plain: counted || whole,
-      parts: beside?.sort === 'parts' || beside?.sort === 'whole' || beside?.sort === 'arrows',
+      parts: PARTING.some((sort) => sort === beside?.sort),
+      repeats: beside?.sort === 'groups',
       rewrites: beside?.sort === 'signs',
       whole,
       from: ZERO,

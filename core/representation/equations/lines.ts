@@ -1,6 +1,6 @@
 import { change, isMaking, printSum, type Act, type AmountAct, type BeginAct } from '../../act/act'
 import { wholly } from '../../act/unfold'
-import { add, multiply, negate, sign, ZERO, type Exact } from '../../number/exact'
+import { add, multiply, negate, sign, sizeOf, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
 import { numberText } from '../../number/text'
 import { backwards } from '../../number/trail'
@@ -62,15 +62,19 @@ export function lineFor(s: EquationsState, act: Act): string {
     case 'rewrite':
       return `${printSum(act.left)} = ${printSum(act.right)}`
     case 'begin':
-      return beginText(act)
+      return s.repeats && act.times !== null ? `${act.times} * ${act.step}` : beginText(act)
     case 'group': {
       const size = multiply(act.count, act.size)
       if (sign(size) < 0) return `${s.value} - ${negate(size)} = ${add(s.value, size)}`
       if (s.whole) return `${act.count} * ${act.size} = ${size}`
       return `${act.count} * ${act.size} = ${inParts(asHeld(size, decimal(MAX_DIGITS)), decimal(MAX_DIGITS))}`
     }
-    case 'count':
-      return `· ${act.word}`
+    case 'count': {
+      if (!s.repeats) return `· ${act.word}`
+      const there = add(s.value, act.by)
+      if (s.value === ZERO) return number(there)
+      return `${value} ${sign(act.by) < 0 ? '-' : '+'} ${number(sizeOf(act.by))} = ${number(there)}`
+    }
     case 'share': {
       const left = after(s, act).value
       return `${value} - ${act.among} * ${number(worthOf(act.each))} = ${number(left)}`

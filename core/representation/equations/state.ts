@@ -34,6 +34,8 @@ export interface EquationsState {
   readonly parts: boolean
   /** Whether what is asked may be written another way, by the rule of signs. */
   readonly rewrites: boolean
+  /** Whether a count in steps is written as repeated addition: 7 + 7 = 14. */
+  readonly repeats: boolean
   /** Whether amounts are worked whole. */
   readonly whole: boolean
   /** Where a difference is counted or hopped up, what it is counted from. */

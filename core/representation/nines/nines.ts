@@ -86,6 +86,7 @@ export const nines: Representation<NinesState, NinesMove> = {
   kind: 'concrete',
   units: decimal(2),
   sorts: ['nines'],
+  verbs: { lay: 'fold', join: 'fold', take: 'unfold', thing: ['finger', 'fingers'], folds: true },
   example: 'fold 4 · unfold 4 · read 36',
   fits: (problem) =>
     fingerOf(problem) === undefined ? { fits: false, why: why(problem), instead: ['fingers', 'blocks'] } : FITS,

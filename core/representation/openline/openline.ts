@@ -3,6 +3,7 @@ import { negate, sign, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
 import { decimal } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
+import { productOf } from '../../problem/product'
 import { Refusal } from '../../refusal'
 import { isWay, landingsFrom, movedBy, notAlong, wayUp } from '../along'
 import type { Recognised, Representation } from '../representation'
@@ -65,7 +66,9 @@ function perform(s: OpenLineState, act: Act): readonly OpenLineMove[] {
     case 'lay':
       return [{ kind: 'start', at: act.amount }]
     case 'begin':
-      if (!isWay(act)) throw new Refusal('The line waits: it has no hops of equal size yet.')
+      // Where a count in steps leads is a landing; how many steps lead to a number is another question, and shows as nothing here.
+      if (act.times !== null) return [{ kind: 'start', at: act.from }]
+      if (!isWay(act)) throw new Refusal('The line shows where steps lead, not how many lead to a number.')
       return [{ kind: 'way', from: act.from, to: act.to }]
     case 'join':
     case 'take':
@@ -177,6 +180,7 @@ export const openline: Representation<OpenLineState, OpenLineMove> = {
       signed: true,
       instead: [],
     }),
+  follows: (problem) => productOf(problem) !== undefined,
   cannotShow: notAlong,
   start: () => ({ start: null, begun: null, hops: [], read: null }),
   apply,

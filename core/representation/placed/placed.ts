@@ -19,6 +19,7 @@ import { printExact } from '../../number/numeral'
 import { fitWholes } from '../../problem/fit'
 import { reach } from '../../problem/friendly'
 import { decimalsIn } from '../../problem/problem'
+import { isGrouping } from '../../problem/product'
 import { Refusal } from '../../refusal'
 import { performAll, type Recognised, type Representation } from '../representation'
 import {
@@ -285,6 +286,7 @@ export const placed = (m: PlacedMaterial): Representation<PlacedState, PlacedMov
         instead: m.instead,
         ...(m.decimals ? { decimals: m.decimals } : {}),
       }),
+    follows: (problem) => isGrouping(problem, exact(m.greatest)),
     start: (problem) => ({
       decimals: Math.min(m.decimals, decimalsIn(problem)),
       mat: empty,

@@ -1,0 +1,65 @@
+import { add, exact, sign, subtract, toCount, type Exact } from '../number/exact'
+import { quotientOf, type Problem, type Quotient } from '../problem/problem'
+import type { Procedure } from './procedure'
+
+/** Mistaken ways of long division (practice, sections 13 and 14; common practice, no source). All tell what was read as the quotient. */
+
+/** What a mistaken way comes to, where that is another quotient than the right one. */
+const wrongly =
+  (work: (of: Quotient) => readonly (Exact | undefined)[]) =>
+  (problem: Problem): readonly Exact[] => {
+    const of = quotientOf(problem)
+    if (!of || of.by === '0') return []
+    return [...new Set(work(of))].filter((n): n is Exact => n !== undefined && n !== of.value && sign(n) >= 0)
+  }
+
+const whole = (text: string): Exact | undefined => (text === '' ? undefined : exact(text))
+
+export const zeroLeftOut: Procedure = {
+  id: 'zero-left-out',
+  name: 'left out the 0 in the quotient',
+  answers: wrongly(({ value }) => (value === '0' ? [] : [whole(value.replaceAll('0', ''))])),
+}
+
+export const notBroughtDown: Procedure = {
+  id: 'not-brought-down',
+  name: 'forgot to bring down',
+  // Only the digits found until then stand in the quotient.
+  answers: wrongly(({ value }) => Array.from(value, (_, i) => whole(value.slice(0, i)))),
+}
+
+/** Each column taken the smaller from the greater, whichever stands on top. */
+const upwards = (a: number, b: number): number =>
+  Number(
+    Array.from(String(a), (d, i) => {
+      const under = String(b).padStart(String(a).length, '0')[i]
+      return Math.abs(Number(d) - Number(under))
+    }).join(''),
+  )
+
+export const subtractedUpwards: Procedure = {
+  id: 'subtracted-upwards',
+  name: 'subtracted upwards: the smaller digit from the greater',
+  answers: wrongly(({ of, by }) => {
+    const divisor = toCount(by)
+    let [left, digits] = [0, '']
+    for (const d of of) {
+      const stands = left * 10 + Number(d)
+      const digit = Math.min(9, Math.floor(stands / divisor))
+      left = upwards(stands, digit * divisor)
+      digits += digit
+    }
+    return [whole(digits)]
+  }),
+}
+
+export const quotientTooSmall: Procedure = {
+  id: 'quotient-too-small',
+  name: 'one group too few',
+  answers: wrongly(({ value }) => [subtract(value, exact(1))]),
+}
+export const quotientTooGreat: Procedure = {
+  id: 'quotient-too-great',
+  name: 'one group too many',
+  answers: wrongly(({ value }) => [add(value, exact(1))]),
+}
