@@ -1,4 +1,4 @@
-import { add, exact, sign, subtract, toCount, type Exact } from '../number/exact'
+import { exact, sign, toCount, type Exact } from '../number/exact'
 import { quotientOf, type Problem, type Quotient } from '../problem/problem'
 import type { Procedure } from './procedure'
 
@@ -51,15 +51,4 @@ export const subtractedUpwards: Procedure = {
     }
     return [whole(digits)]
   }),
-}
-
-export const quotientTooSmall: Procedure = {
-  id: 'quotient-too-small',
-  name: 'one group too few',
-  answers: wrongly(({ value }) => [subtract(value, exact(1))]),
-}
-export const quotientTooGreat: Procedure = {
-  id: 'quotient-too-great',
-  name: 'one group too many',
-  answers: wrongly(({ value }) => [add(value, exact(1))]),
 }

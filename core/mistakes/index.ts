@@ -10,17 +10,9 @@ import {
   topsAndBottoms,
   wholesAsOne,
 } from './fractions'
-import { notBroughtDown, quotientTooGreat, quotientTooSmall, subtractedUpwards, zeroLeftOut } from './dividing'
-import {
-  addsFactors,
-  carryBefore,
-  carryDropped,
-  groupTooFew,
-  groupTooMany,
-  leftAsOnes,
-  notMovedOver,
-  oneColumnOnly,
-} from './multiplying'
+import { notBroughtDown, subtractedUpwards, zeroLeftOut } from './dividing'
+import { groupTooFew, groupTooMany } from './groups'
+import { addsFactors, carryBefore, carryDropped, leftAsOnes, notMovedOver, oneColumnOnly } from './multiplying'
 import { addsSizes, dropsSign, operationAsOwn, ownAsOperation, signOfFirst } from './signed'
 
 /** Every mistaken procedure that is known, the most telling first. */
@@ -42,13 +34,11 @@ export const PROCEDURES: readonly Procedure[] = [
   carryBefore,
   carryDropped,
   oneColumnOnly,
+  zeroLeftOut,
+  subtractedUpwards,
   groupTooFew,
   groupTooMany,
   addsFactors,
-  zeroLeftOut,
-  subtractedUpwards,
-  quotientTooSmall,
-  quotientTooGreat,
   notBroughtDown,
 ]
 

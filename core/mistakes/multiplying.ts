@@ -1,4 +1,4 @@
-import { add, exact, multiply, sign, subtract, sum, toCount, type Exact } from '../number/exact'
+import { add, exact, multiply, sign, sum, toCount, type Exact } from '../number/exact'
 import { digitsOf } from '../number/places'
 import { fingerOf } from '../problem/nines'
 import { placesIn, productOf, topAndBy, type Part } from '../problem/product'
@@ -15,8 +15,6 @@ const wrongly =
     if (!of) return []
     return [...new Set(work(of, problem))].filter((n) => n !== answer(problem) && sign(n) >= 0)
   }
-
-const ONE = exact(1)
 
 /** Of written multiplication by one digit: its digits from the ones up, and by what they are multiplied. */
 function byOneDigit(of: Part): { readonly digits: readonly number[]; readonly times: number } | null {
@@ -73,18 +71,6 @@ export const carryDropped: Procedure = {
   id: 'carry-dropped',
   name: 'forgot to add the carry',
   answers: wrongly((of) => columnwise(of, (digit, times) => digit * times)),
-}
-
-export const groupTooFew: Procedure = {
-  id: 'group-too-few',
-  name: 'one group too few',
-  answers: wrongly(({ count, size }) => [multiply(subtract(count, ONE), size), multiply(count, subtract(size, ONE))]),
-}
-
-export const groupTooMany: Procedure = {
-  id: 'group-too-many',
-  name: 'one group too many',
-  answers: wrongly(({ count, size }) => [multiply(add(count, ONE), size), multiply(count, add(size, ONE))]),
 }
 
 export const addsFactors: Procedure = {

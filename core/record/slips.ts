@@ -29,12 +29,7 @@ export const SLIPS = {
   wrongFinger: 'folded the wrong finger',
   shareShort: 'stopped sharing out too early',
   groupSize: 'made a group of another size',
-  carryFirst: 'added the carry before multiplying',
-  carryForgotten: 'forgot to add the carry',
-  rowNotMoved: 'did not move the second row over',
-  groupTooMany: 'took a group too many',
   remainderLarge: 'left a remainder that is not smaller than the divisor',
-  zeroLeft: 'left out the 0 in the quotient',
   shareMisread: 'read the wrong share, or what is left over',
   pairAsTwo: 'counted a pair as two',
   pairAsOne: 'counted a pair as one',
@@ -112,7 +107,8 @@ export function slipIn(
   const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
   if (spoken) return slipInWords(spoken.said!.map(Number), spoken.kind === 'take')
   const begun = stepsOf(before)
-  if (act?.kind === 'read' && before.aim.kind === 'share') return slipInShare(act, before, before.aim.among, asked)
+  if (act?.kind === 'read' && before.aim.kind === 'share')
+    return slipInShare(act, before, before.aim.among, asked, sort)
   if (act?.kind === 'read') {
     if (act.value !== before.value) {
       const done = allDone(worked, before)
@@ -149,12 +145,18 @@ export function slipIn(
 }
 
 /** Of a sharing: what each has is read, and what is left over; more could be dealt as long as there is enough left for all. */
-function slipInShare(read: Extract<Act, { kind: 'read' }>, before: Standing, among: Exact, asked: Problem): string {
+function slipInShare(
+  read: Extract<Act, { kind: 'read' }>,
+  before: Standing,
+  among: Exact,
+  asked: Problem,
+  sort: Sort,
+): string {
   const told = read.remainder ?? ZERO
   if (isAnswer(asked, read.value, told)) return ''
-  if (compare(told, among) >= 0) return SLIPS.remainderLarge
   const known = read.value === shareOf(before) ? undefined : procedureFor(asked, read.value)
   if (known) return known.name
+  if (compare(told, among) >= 0 && (sort === 'division' || read.value !== shareOf(before))) return SLIPS.remainderLarge
   if (compare(before.value, among) >= 0) return SLIPS.shareShort
   return read.value === shareOf(before) && told === before.value ? '' : SLIPS.shareMisread
 }

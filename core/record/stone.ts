@@ -1,7 +1,10 @@
 import type { Act } from '../act/act'
 import { stand, type Standing } from '../act/standing'
 import { add, negate, sizeOf, ZERO, type Exact } from '../number/exact'
+import { zeroLeftOut } from '../mistakes/dividing'
+import { groupTooMany } from '../mistakes/groups'
 import { procedureFor } from '../mistakes/index'
+import { carryBefore, carryDropped, notMovedOver } from '../mistakes/multiplying'
 import { parseNumeral, valueOf } from '../number/numeral'
 import { extended, listed } from '../number/trail'
 import { follow } from '../plan/follow'
@@ -49,6 +52,9 @@ export function moved(setup: Setup, now: Moment, on: RepresentationId, text: str
   return grown(setup, { ...now, open: null }, on, [move], alone)
 }
 
+/** What is told although the act itself is just what the way asks for, or part of it. */
+const TOLD: readonly Owed['kind'][] = ['still-fits', 'zero-left']
+
 type Known = Exclude<Recognised, undefined>
 
 function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly unknown[], known: Known): Moment {
@@ -60,8 +66,7 @@ function grown(setup: Setup, from: Moment, on: RepresentationId, moves: readonly
   const { step, acts } = compareWithWay(setup, from, done)
   const tooMuch = laidTooMuch(setup, from, acts)
   // What a hand carries off to the store may be the very ones that were to be taken.
-  // A digit too small is no part of the right one: what is left over is already too much.
-  const owed = unfinished && (step === 'other' || known.owed.kind === 'still-fits') ? known.owed : tooMuch
+  const owed = unfinished && (step === 'other' || TOLD.includes(known.owed.kind)) ? known.owed : tooMuch
   const judged = step === 'planned' || acts.length === 0 ? undefined : judgedOf(setup, from, on, moves)
   // Half of a digit has no rule of its own: it is the digit's rule that is under way.
   const halves = judged?.hand.step === 'part' && judged.hand.detail ? acts.map(withoutRule) : acts
@@ -176,11 +181,11 @@ function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Stan
 function owedSlip(setup: Setup, owed: Owed | null | undefined): string {
   if (owed?.kind === 'false-line') return mistakenLine(setup, owed.wrote) ?? SLIPS.falseLine
   if (owed?.kind === 'align') return SLIPS.misaligned
-  if (owed?.kind === 'not-moved') return SLIPS.rowNotMoved
+  if (owed?.kind === 'not-moved') return notMovedOver.name
   if (owed?.kind === 'product-column') return slipInProduct(owed)
-  if (owed?.kind === 'too-many') return SLIPS.groupTooMany
+  if (owed?.kind === 'too-many') return groupTooMany.name
   if (owed?.kind === 'still-fits') return SLIPS.remainderLarge
-  if (owed?.kind === 'zero-left') return SLIPS.zeroLeft
+  if (owed?.kind === 'zero-left') return zeroLeftOut.name
   if (owed?.kind === 'half-pair') return owed.plus > 0 && owed.minus > 0 ? SLIPS.unlikeCleared : ''
   if (owed?.kind === 'loose-arrow') return owed.from === ZERO ? SLIPS.arrowFromNought : SLIPS.arrowApart
   if (owed?.kind !== 'look-again' || !owed.said) return ''
@@ -189,8 +194,8 @@ function owedSlip(setup: Setup, owed: Owed | null | undefined): string {
 
 /** A column of a product whose mark was added at the wrong time, or not at all. */
 function slipInProduct({ above, times, carried, wrote }: Extract<Owed, { kind: 'product-column' }>): string {
-  if (carried > 0 && wrote === times * (above + carried)) return SLIPS.carryFirst
-  return carried > 0 && wrote === times * above ? SLIPS.carryForgotten : SLIPS.falseLine
+  if (carried > 0 && wrote === times * (above + carried)) return carryBefore.name
+  return carried > 0 && wrote === times * above ? carryDropped.name : SLIPS.falseLine
 }
 
 /** A false line whose result has a name among the mistaken ways of working the problem. */

@@ -21,7 +21,7 @@ const introduced = (): readonly Representation[] => REPRESENTATION_IDS.flatMap((
 
 /** Whether there is a material of this name at all. */
 export const isRepresentation = (id: string): id is RepresentationId =>
-  (REPRESENTATION_IDS as readonly string[]).includes(id)
+  Object.hasOwn(here, id) || (REPRESENTATION_IDS as readonly string[]).includes(id)
 
 /** Whether a material has been introduced. */
 export const isHere = (id: RepresentationId): boolean => here[id] !== undefined

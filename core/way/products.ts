@@ -64,7 +64,7 @@ export const splitGroups: Way = {
 
 export const byParts: Way = {
   id: 'by-parts',
-  title: 'tens and ones apart',
+  title: 'part by part',
   school: 'Both numbers are parted; each part is multiplied with each, the greatest first, and all are added.',
   at: 'A rectangle split at the tens, where no part can be forgotten.',
   sort: 'products',

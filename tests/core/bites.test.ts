@@ -138,7 +138,7 @@ describe('drawn tens', () => {
   })
 })
 
-test('the line has hops of one step each, and refuses a count in others', () => {
+test('the line shows where steps lead, and how many steps of one; not how many of another size lead to a number', () => {
   const start = openline.start(parseProblem('12 + 3'), DEFAULT_CHOICES)
   const begin = (step: number, to: string | null): Act => ({
     kind: 'begin',
@@ -148,8 +148,8 @@ test('the line has hops of one step each, and refuses a count in others', () => 
     times: to === null ? exact(3) : null,
   })
   expect(openline.perform(start, begin(1, '12'))).toEqual([{ kind: 'way', from: '0', to: '12' }])
-  expect(refused(() => openline.perform(start, begin(4, '12')))).toContain('no hops of equal size')
-  expect(refused(() => openline.perform(start, begin(1, null)))).toContain('no hops of equal size')
+  expect(refused(() => openline.perform(start, begin(4, '12')))).toContain('not how many lead to a number')
+  expect(openline.perform(start, begin(4, null))).toEqual([{ kind: 'start', at: '0' }])
 })
 
 test('what comes upon blocks that lie beside is joined, not laid; breaking takes one off and puts ten down', () => {

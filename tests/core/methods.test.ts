@@ -44,6 +44,25 @@ function short(act: Act): string {
 /** What each way does, act by act (practice, sections 2 to 9 and 13; common practice, no source). */
 const METHODS: readonly (readonly [string, RepresentationId, WayId, string])[] = [
   [
+    '612 / 7',
+    'division',
+    'long-division',
+    'lay 6×100+1×10+2×1, 6×100→60×10, deal 8×10 to 7, 5×10→50×1, deal 7×1 to 7, read 87 r 3',
+  ],
+  ['14 / 6', 'plates', 'deal-rounds', 'lay 1×10+4×1, 1×10→10×1, deal 1×1 to 6, deal 1×1 to 6, read 2 r 2'],
+  ['14 / 6', 'plates', 'fill-plates', 'lay 1×10+4×1, 1×10→10×1, deal 1×1 to 6, deal 1×1 to 6, read 2 r 2'],
+  ['3 * 8', 'groups', 'equal-groups', 'from 0 by 8 3 times, say 8, say 16, say 24, read 24'],
+  ['7 * 8', 'groups', 'split-groups', 'split-groups, 5 of 8, 2 of 8, gather 56=40+16, read 56'],
+  ['12 * 8', 'groups', 'split-groups', 'split-groups, 10 of 8, 2 of 8, gather 96=80+16, read 96'],
+  ['37 * 24', 'product', 'by-digit', '4 of 7, 4 of 30, 20 of 7, 20 of 30, gather 888=148+740, read 888'],
+  ['306 * 4', 'product', 'by-digit', '4 of 6, 4 of 300, gather 1224=24+1200, read 1224'],
+  [
+    '37 * 24',
+    'area',
+    'by-parts',
+    'split-groups, 20 of 30, 20 of 7, 4 of 30, 4 of 7, gather 888=600+140+120+28, read 888',
+  ],
+  [
     '423 - 178',
     'blocks',
     'ones-first',

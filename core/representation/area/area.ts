@@ -16,6 +16,8 @@ export interface AreaState {
   /** The parts of either side, the greatest first: along the top, and down the side. */
   readonly along: readonly number[]
   readonly down: readonly number[]
+  /** The product as it was asked. */
+  readonly asked: readonly [number, number]
   /** Whether the lines between tens and ones are drawn. */
   readonly split: boolean
   /** What was written in each part, row by row; the last number stands, those before it are struck. */
@@ -62,10 +64,9 @@ const asSum = (parts: readonly (readonly [number, number])[]): Sum =>
 
 /** The product as all of its parts. */
 function parting(s: AreaState): RewriteAct {
-  const whole = (side: readonly number[]): number => side.reduce((a, b) => a + b, 0)
   return {
     kind: 'rewrite',
-    left: asSum([[whole(s.down), whole(s.along)]]),
+    left: asSum([s.asked]),
     right: asSum(s.down.flatMap((d) => s.along.map((a) => [d, a] as const))),
     rule: 'split-groups',
   }
@@ -176,12 +177,14 @@ export const area: Representation<AreaState, AreaMove> = {
   sorts: ['products'],
   prefers: ['by-parts'],
   example: 'split · part 20 by 30 is 600 · read 888',
-  opening: 'part the rectangle at the tens',
+  opening: 'part the rectangle at the tens first',
   fits,
   start: (problem) => {
-    const { top, by } = topAndBy(productOf(problem) ?? { count: exact(1), size: exact(1) })
+    const of = productOf(problem) ?? { count: exact(1), size: exact(1) }
+    const { top, by } = topAndBy(of)
     const [along, down] = [top, by].map((n) => [...placesIn(n)].reverse().map(toCount)) as [number[], number[]]
-    return { along, down, split: false, parts: down.map(() => along.map(() => [])), read: null }
+    const asked = [toCount(of.count), toCount(of.size)] as const
+    return { along, down, asked, split: false, parts: down.map(() => along.map(() => [])), read: null }
   },
   apply,
   shows,

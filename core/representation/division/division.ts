@@ -7,7 +7,7 @@ import { capital } from '../../number/words'
 import { FITS, type Fit } from '../../problem/fit'
 import { quotientOf, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
-import type { Owed, Recognised, Representation } from '../representation'
+import { isUnfinished, type Owed, type Recognised, type Representation } from '../representation'
 import {
   emptySheet,
   GREATEST_DIVISOR,
@@ -255,9 +255,18 @@ function recognise(before: DivisionState, moves: readonly DivisionMove[]): Recog
   const last = moves.at(-1)
   if (!last) return undefined
   if (last.kind === 'read') {
-    const zeros = moves.slice(0, -1).every((m) => m.kind === 'quotient' && m.digit === 0)
-    if (last.value === null || !zeros) return undefined
-    return [{ kind: 'read', value: last.value, ...(last.remainder === null ? {} : { remainder: last.remainder }) }]
+    if (last.value === null) return undefined
+    const read: Act = {
+      kind: 'read',
+      value: last.value,
+      ...(last.remainder === null ? {} : { remainder: last.remainder }),
+    }
+    if (moves.length === 1) return [read]
+    // The noughts at the end of the quotient are written along with the reading.
+    if (!moves.slice(0, -1).every((m) => m.kind === 'bring' || (m.kind === 'quotient' && m.digit === 0)))
+      return undefined
+    const first = recognise(before, moves.slice(0, -1))
+    return first && !isUnfinished(first) ? [...first, read] : first?.owed.kind === 'nothing' ? [read] : undefined
   }
   const at = (kind: DivisionMove['kind']): number => moves.findIndex((m) => m.kind === kind)
   if (at('set') >= 0) return moves.length === 1 ? laying(moves[0]!) : undefined

@@ -12,9 +12,9 @@ import {
 } from '../../act/act'
 import { fullPiles, unfold, wholly } from '../../act/unfold'
 import { exchangesFor } from '../../act/exchanges'
-import { compare, exact, sign, sizeOf, ZERO, type Exact } from '../../number/exact'
+import { compare, exact, sign, sizeOf, toCount, ZERO, type Exact } from '../../number/exact'
 import { addCounts, countsAt, isEmpty, noCounts, onlyPlace, type Counts, type Place } from '../../number/places'
-import { asCounts, asPieces, piecesFor, rungOf, type Pieces } from '../../number/units'
+import { addPieces, asCounts, asPieces, piecesFor, rungOf, type Pieces } from '../../number/units'
 import { printExact } from '../../number/numeral'
 import { fitWholes } from '../../problem/fit'
 import { reach } from '../../problem/friendly'
@@ -131,8 +131,13 @@ function perform(m: PlacedMaterial, state: PlacedState, act: Act): readonly Plac
     case 'begin':
       // What is counted is laid as it comes: the steps, or what they are worth.
       return []
+    case 'share': {
+      // The very pieces that were dealt go from the mat, or come back to it.
+      const back = act.each.some((p) => p.count < 0)
+      const pieces = addPieces([], act.each, (back ? -1 : 1) * toCount(act.among))
+      return perform(m, state, piecesAct(back ? 'join' : 'take', pieces))
+    }
     case 'group':
-    case 'share':
     case 'count':
       return perform(m, state, wholly(act))
     case 'lay':

@@ -227,7 +227,7 @@ export const product: Representation<ProductState, ProductMove> = {
   prefers: ['by-digit'],
   allows: (way) => way === 'by-digit',
   example: 'write 8 ones · carry 2 tens · write 4 tens · read 148',
-  opening: 'begin with the ones',
+  opening: 'write the ones first',
   fits,
   start: (problem) => {
     const { top, by } = topAndBy(productOf(problem) ?? { count: exact(1), size: exact(1) })
