@@ -4,6 +4,7 @@ import {
   type PlanRequest,
   type RepresentationId,
   REPRESENTATIONS,
+  standsBeside,
   type WayId,
   waysOf,
 } from '../../core/door'
@@ -34,7 +35,8 @@ export function benchRequest(text: string, settings: BenchSettings): PlanRequest
   const { material, way, beside, byHand, words, hands, abacus } = settings
   const problem = parseProblem(text)
   const other = beside === material ? null : beside
-  const stands = other !== null && REPRESENTATIONS[other].fits(problem).fits ? other : null
+  const r = other && REPRESENTATIONS[other]
+  const stands = r && (byHand ? r.fits(problem).fits : standsBeside(r, problem)) ? other : null
   return {
     problem: text,
     representation: material,

@@ -24,13 +24,36 @@ export interface Advice {
 
 const digitsIn = (n: Problem['first']): number => (n.form === 'places' ? n.digits.replace(/^0+/, '').length : 0)
 
+/** What a product or a division fits on: small ones are seen, long ones are written (practice, section 13; common practice, no source). */
+function adviseGrouping(problem: Problem, choices: Choices): readonly Advice[] {
+  const all: readonly (readonly [RepresentationId, WayId, string])[] = [
+    ['groups', 'equal-groups', 'Every group is seen, and the total runs along.'],
+    ['groups', 'split-groups', 'Five of them and some more: two easy products for a hard one.'],
+    ['nines', 'nines', 'Nines are read from ten fingers.'],
+    ['area', 'by-parts', 'Tens and ones of both numbers are parted, and no part can be forgotten.'],
+    ['product', 'by-digit', 'On paper every digit is multiplied once, and what is too much is carried.'],
+    ['plates', 'deal-rounds', 'One to each, round by round: how many each is seen on any plate.'],
+    ['plates', 'share-out', 'Hundreds, tens and ones are dealt, and what does not go round is exchanged.'],
+    ['plates', 'fill-plates', 'How many groups of that size there are is seen plate by plate.'],
+    ['division', 'long-division', 'One turn for each digit: the same for three digits as for nine.'],
+    ['fingers', 'skip-count', 'Fingers keep count of the steps.'],
+  ]
+  return all.flatMap(([representation, way, why]) => {
+    const r = REPRESENTATIONS[representation]
+    return r.fits(problem, choices).fits && waysOf(problem, r).some((w) => w.way === way)
+      ? [{ representation, way, why }]
+      : []
+  })
+}
+
 /**
  * The ways that fit a problem, the most fitting first (practice, section 8; common practice, no source): an addend within 2 of
  * a ten is made friendly; else tens and ones apart; a learner who loses track draws; three or more addends or digits go on the
  * column sheet, where the class works it. Only ways that the material can hold are named.
  */
 export function adviseWays(problem: Problem, choices: Choices, { losesTrack }: Needs): readonly Advice[] {
-  if (!isChain(problem) || problem.terms.length === 0) return []
+  if (!isChain(problem)) return adviseGrouping(problem, choices)
+  if (problem.terms.length === 0) return []
   const numbers = [problem.first, ...problem.terms.map((t) => t.number)]
   const found: Advice[] = []
   const offer = (representation: RepresentationId, way: WayId, why: string): void => {

@@ -2,10 +2,18 @@ import type { Act } from '../act/act'
 import { shareOf, stand, stepsOf, type Standing } from '../act/standing'
 import { ZERO } from '../number/exact'
 import { REPRESENTATIONS } from '../representation/index'
+import type { HandWords } from '../representation/representation'
 import { detailOf, sayNotSet, type BeadDetail } from '../speech/beads'
 import type { Telling } from '../speech/say'
 import { pretty, packOf } from '../speech/words'
 import { packFor, type Setup } from './setup'
+
+/** Plates that are filled one by one. */
+const FILLING: HandWords = { lay: 'take', join: 'take', take: 'put back', thing: ['one', 'ones'], fills: true }
+
+/** What hands do in the main material, as the way has it. */
+export const handsOf = ({ representation, way }: Pick<Setup, 'representation' | 'way'>): HandWords | undefined =>
+  way === 'fill-plates' ? FILLING : REPRESENTATIONS[representation].verbs
 
 /** What words are chosen by, where a problem stands so. */
 export const tellingOf = (setup: Setup, standing: Standing, act?: Act): Telling => ({
@@ -13,7 +21,7 @@ export const tellingOf = (setup: Setup, standing: Standing, act?: Act): Telling 
   pack: packFor(setup),
   ...(act && setup.units.fractions ? { held: [standing.held, stand(setup.worked, standing, act).held] } : {}),
   units: setup.units,
-  hands: REPRESENTATIONS[setup.representation].verbs,
+  hands: handsOf(setup),
   steps: setup.choices.division.steps,
   from: stepsOf(standing)?.from ?? ZERO,
   ...(standing.aim.kind === 'share' ? { shared: shareOf(standing) } : {}),

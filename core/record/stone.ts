@@ -10,7 +10,7 @@ import { extended, listed } from '../number/trail'
 import { follow } from '../plan/follow'
 import { columnLines, styleOf, underWay, write, type WrittenLine } from '../plan/lines'
 import { columnAloud, packFor, type Setup } from '../plan/setup'
-import { tellingOf, withRule } from '../plan/telling'
+import { handsOf, tellingOf, withRule } from '../plan/telling'
 import { attempt, Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
 import {
@@ -85,7 +85,8 @@ function withoutRule(act: Act): Act {
 /** Lays a stone on a moment: acts in every representation, on the page and in words. */
 export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: HandMoves): Moment {
   const pack = packFor(setup)
-  const { verbs: hands, kind } = REPRESENTATIONS[setup.representation]
+  const hands = handsOf(setup)
+  const { kind } = REPRESENTATIONS[setup.representation]
   const where = kind === 'written' ? 'page' : kind === 'drawn' ? 'drawing' : 'mat'
   const followed = follow(setup, from, acts, hand)
   let { page, standing } = from

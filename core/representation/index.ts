@@ -3,7 +3,7 @@ import type { Fit } from '../problem/fit'
 import type { Choices } from '../choices'
 import type { Problem } from '../problem/problem'
 import { REPRESENTATION_IDS, type RepresentationId } from '../materials'
-import type { Representation } from './representation'
+import { standsBeside, type Representation } from './representation'
 
 /** What has been introduced so far (core/introduce.ts). */
 const here: Partial<Record<RepresentationId, Representation>> = {}
@@ -32,6 +32,8 @@ export interface Offer {
   readonly title: string
   readonly kind: Representation['kind']
   readonly fits: boolean
+  /** Whether it can stand beside the problem in step, worked on it or not. */
+  readonly beside: boolean
   /** Why not, in words; empty where it fits. */
   readonly why: string
   /** Representations that hold it instead. */
@@ -47,6 +49,7 @@ export function offersFor(problem: Problem, choices?: Choices): readonly Offer[]
       title: r.title,
       kind: r.kind,
       fits: fit.fits,
+      beside: standsBeside(r, problem, choices),
       why: fit.fits ? '' : fit.why,
       instead: fit.fits ? [] : fit.instead,
     }

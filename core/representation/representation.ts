@@ -206,6 +206,8 @@ export interface HandWords {
   readonly loop?: boolean
   /** Whether groups are nines on fingers that are folded. */
   readonly folds?: boolean
+  /** Whether sharing out is filling one plate after another. */
+  readonly fills?: boolean
 }
 
 export { REPRESENTATION_IDS, type RepresentationId } from '../materials'

@@ -216,6 +216,7 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
       return exchangeInWords(act, now, pack, units)
     case 'share': {
       if (hands?.loop) return turnInWords(act, before, telling)
+      if (hands?.fills) return filledInWords(act, now, pack)
       const each = piecesInWords(act.each, pack, units)
       return `Deal ${each} to each of ${say(act.among, pack)}. ${capital(now)} left to share.`
     }
@@ -260,18 +261,28 @@ function exchangeInWords(act: ExchangeAct, now: string, pack: WordPack, units?: 
   return `${capital(exchangeVerb(act, pack))} ${from} ${pack.exchange.link} ${to}. Still ${now}.`
 }
 
+/** Plates filled, and what is left for more of them; a plate that is not full is told as that. */
+function filledInWords({ each, among }: Extract<Act, { kind: 'share' }>, now: string, pack: WordPack): string {
+  const [plates, left] = [each[0]?.count ?? 0, `${capital(now)} left in hand.`]
+  if (plates < 0) return `A plate is emptied. ${left}`
+  if (plates === 1) return `${capital(say(among, pack))} on a plate. ${left}`
+  return `${capital(say(plates, pack))} plates with ${say(among, pack)} on each. ${left}`
+}
+const fillLabel = ({ each, among }: Extract<Act, { kind: 'share' }>): string =>
+  (each[0]?.count ?? 0) < 0 ? 'empty a plate' : `${each[0]?.count ?? 0} × ${printExact(among)} on a plate`
+
 /** How a sharing was read: right; too early; or not what each has, or what is left. */
 function shareInWords(
   read: Extract<Act, { kind: 'read' }>,
   left: Exact,
   shared: Exact,
-  { problem, pack, where = 'mat' }: Telling,
+  { problem, pack, where = 'mat', hands }: Telling,
 ): string {
   const told = read.remainder ?? ZERO
   const right = isAnswer(problem, read.value, told)
   const over = told === ZERO ? 'nothing left over' : `${say(told, pack)} left over`
   if (right && shared === read.value)
-    return `${capital(askInWords(problem, pack))} ${pack.equals} ${say(read.value, pack)} each, and ${over}.`
+    return `${capital(askInWords(problem, pack))} ${pack.equals} ${say(read.value, pack)}${hands?.fills ? ' groups' : ' each'}, and ${over}.`
   if (right) return `${capital(say(read.value, pack))} each, and ${over}, is right. The ${where} does not show it yet.`
   if (read.value === shared && read.remainder === undefined)
     return `${capital(say(read.value, pack))} each is right so far. Say what is left over, too.`
@@ -324,6 +335,7 @@ export function labelOf(act: Act, pack: WordPack, hands?: HandWords, units?: Uni
       if (hands?.loop && !isMaking(act)) return `bring down`
       return `${exchangeVerb(act, pack)} ${piecesInFigures(act.from, pack, units)}`
     case 'share':
+      if (hands?.fills) return fillLabel(act)
       return hands?.loop
         ? act.each
             .map((p) => `${printExact(act.among)} × ${p.count} ${pieceName(p.unit, p.count, units, pack.ones)}`)

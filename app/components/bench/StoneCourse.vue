@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { labelOf, packOf, REPRESENTATIONS } from '../../../core/door'
+import { handsOf, labelOf, packOf } from '../../../core/door'
 
 const bench = useBench()
 const { figures } = useFigures()
@@ -8,12 +8,7 @@ const upcoming = computed(() =>
   bench.upcoming.map((acts) =>
     acts
       .map((act) =>
-        labelOf(
-          act,
-          packOf(bench.bench.setup.choices.words),
-          REPRESENTATIONS[bench.bench.setup.representation].verbs,
-          bench.bench.setup.units,
-        ),
+        labelOf(act, packOf(bench.bench.setup.choices.words), handsOf(bench.bench.setup), bench.bench.setup.units),
       )
       .join(' · '),
   ),

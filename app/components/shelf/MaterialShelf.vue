@@ -27,14 +27,15 @@ const items = computed(() => {
   const offers = offersFor(props.problem, bench.bench.setup.choices).filter((o) => o.representation !== 'equations')
   return new Map(
     offers
-      .filter((o) => !props.beside || (o.fits && o.representation !== props.beside))
+      .filter((o) => !props.beside || (o.beside && o.representation !== props.beside))
       .map((o): [RepresentationId, ShelfItem] => [
         o.representation,
         {
           id: o.representation,
           title: capital(o.title),
-          line: inEnglish(o.why, packOf(bench.bench.setup.choices.words)),
-          fits: o.fits,
+          line:
+            props.beside && !o.fits ? 'It goes in step.' : inEnglish(o.why, packOf(bench.bench.setup.choices.words)),
+          fits: props.beside ? o.beside : o.fits,
           pinned: pinned.value.includes(o.representation),
         },
       ]),

@@ -16,6 +16,7 @@ import {
   addCounts,
   countsAt,
   isEmpty,
+  noCounts,
   onlyPlace,
   placeName,
   placeOfUnit,
@@ -31,7 +32,9 @@ import { performAll, type Recognised, type Representation } from '../representat
 import {
   emptyPlates,
   GREATEST,
+  MOST_FILLED,
   MOST_PLATES,
+  onPlate,
   ROOM,
   shows,
   UNITS,
@@ -75,8 +78,12 @@ function apply(s: PlatesState, move: PlatesMove): PlatesState {
       const where = move.kind === 'break' ? 'in hand' : 'in hand to be tied'
       return { ...s, hand: changed(changed(s.hand, goes, -1, where), comes, 1, 'in hand') }
     }
+    case 'fill':
+    case 'empty':
+      return filled(s, move.kind)
     case 'deal':
     case 'collect': {
+      if (s.fill !== null) throw new Refusal('Plates are filled one by one here.', `Fill a plate with ${s.fill}.`)
       const [out, way] = move.kind === 'deal' ? [-1 as const, 1 as const] : [1 as const, -1 as const]
       const all = move.counts.map((n) => n * s.plates.length)
       const plates = s.plates.map((plate) => changed(plate, move.counts, way, 'on each plate'))
@@ -84,8 +91,14 @@ function apply(s: PlatesState, move: PlatesMove): PlatesState {
     }
     case 'put':
     case 'pick': {
+      const room = s.fill !== null && move.plate === s.plates.length + 1 && move.plate <= MOST_FILLED
+      if (room && move.kind === 'put') return apply({ ...s, plates: [...s.plates, noCounts(WIDTH)] }, move)
       const plate = s.plates[move.plate - 1]
-      if (!plate) throw new Refusal(`There is no plate ${move.plate}.`, `The plates are 1 to ${s.plates.length}.`)
+      if (!plate)
+        throw new Refusal(
+          `There is no plate ${move.plate}.`,
+          s.plates.length === 0 ? 'Fill one first.' : `The plates are 1 to ${s.plates.length}.`,
+        )
       const [out, way] = move.kind === 'put' ? [-1 as const, 1 as const] : [1 as const, -1 as const]
       const next = changed(plate, move.counts, way, `on plate ${move.plate}`)
       return {
@@ -95,6 +108,20 @@ function apply(s: PlatesState, move: PlatesMove): PlatesState {
       }
     }
   }
+}
+
+/** A plate more with so many ones from the hand, or the last plate back into it. */
+function filled(s: PlatesState, kind: 'fill' | 'empty'): PlatesState {
+  const { fill, plates, hand } = s
+  if (fill === null) throw new Refusal('Here it is dealt among all plates.', 'Like: deal 1 one.')
+  if (kind === 'empty') {
+    const last = plates.at(-1)
+    if (!last) throw new Refusal('No plate is filled yet.')
+    return { ...s, hand: changed(hand, last, 1, 'in hand'), plates: plates.slice(0, -1) }
+  }
+  if (plates.length >= MOST_FILLED) throw new Refusal(`There is room for ${MOST_FILLED} plates.`)
+  const group = countsAt(0, fill, WIDTH)
+  return { ...s, hand: changed(hand, group, -1, 'in hand'), plates: [...plates, group] }
 }
 
 function perform(s: PlatesState, act: Act): readonly PlatesMove[] {
@@ -119,7 +146,7 @@ function perform(s: PlatesState, act: Act): readonly PlatesMove[] {
       return [move]
     }
     case 'share':
-      return share(s, act)
+      return s.fill === null ? share(s, act) : shareInGroups(s, s.fill, act)
     case 'count':
     case 'group':
       return perform(s, wholly(act))
@@ -166,8 +193,41 @@ function share(s: PlatesState, act: ShareAct): readonly PlatesMove[] {
   return moves
 }
 
+/** Where groups are made, one more for each of `fill` is one more plate; to fewer it is a plate that is not full. */
+function shareInGroups(s: PlatesState, fill: number, act: ShareAct): readonly PlatesMove[] {
+  const [only, more] = act.each
+  if (!only || more || only.unit !== '1')
+    throw new Refusal('Plates are filled with ones here: break what is in hand first.')
+  const among = toCount(act.among)
+  const moves: readonly PlatesMove[] =
+    among === fill
+      ? Array.from({ length: Math.abs(only.count) }, () => ({ kind: only.count > 0 ? 'fill' : 'empty' }))
+      : onePlate(s, among * only.count)
+  moves.reduce(apply, s)
+  return moves
+}
+
+/** So many ones on the plate that is not full, or on a new one; fewer than none, back from it. */
+function onePlate(s: PlatesState, ones: number): readonly PlatesMove[] {
+  const [open] = waiting(s)
+  const plate = open ?? s.plates.length + (ones > 0 ? 1 : 0)
+  return [{ kind: ones > 0 ? 'put' : 'pick', counts: countsAt(0, Math.abs(ones), WIDTH), plate }]
+}
+
+/** What came to plates that are filled one by one: whole plates, and ones on a plate that is not full. */
+function sharesInGroups(before: PlatesState, now: PlatesState, fill: number): readonly ShareAct[] {
+  const full = ({ plates }: PlatesState): number => plates.filter((p) => Number(onPlate(p)) === fill).length
+  const lying = ({ plates }: PlatesState): number => plates.reduce((n, p) => n + Number(onPlate(p)), 0)
+  const loose = (s: PlatesState): number => lying(s) - fill * full(s)
+  const act = (each: number, among: number): readonly ShareAct[] =>
+    each === 0 || among === 0 ? [] : [{ kind: 'share', each: [{ count: each, unit: unitOf(0) }], among: exact(among) }]
+  const more = loose(now) - loose(before)
+  return [...act(full(now) - full(before), fill), ...act(Math.sign(more), Math.abs(more))]
+}
+
 /** What each plate has got since, the same for as many plates as got the same: one act for each such gain. */
 function shares(before: PlatesState, now: PlatesState): readonly ShareAct[] {
+  if (now.fill !== null) return sharesInGroups(before, now, now.fill)
   const found: { gain: Counts; among: number }[] = []
   for (const [i, plate] of now.plates.entries()) {
     const gain = addCounts(plate, before.plates[i]!, -1)
@@ -188,6 +248,10 @@ function recognise(before: PlatesState, moves: readonly PlatesMove[]): Recognise
   const only = (...kinds: PlatesMove['kind'][]): boolean => moves.every((m) => kinds.includes(m.kind))
   const now = moves.reduce(apply, before)
   const grown = addCounts(now.hand, before.hand, -1)
+  if (only('fill', 'empty')) {
+    const made = shares(before, now)
+    return made.length > 0 ? made : { soFar: [], owed: { kind: 'nothing' } }
+  }
   if (only('deal', 'collect', 'put', 'pick')) {
     // Of one kind at a time: when tens are dealt, the ones are another thing.
     if (onlyPlace(moves.reduce<Counts>((all, m) => ('counts' in m ? addCounts(all, m.counts) : all), [])) === undefined)
@@ -249,7 +313,8 @@ export const plates: Representation<PlatesState, PlatesMove> = {
   opening: 'take {number} in hand: drag {pieces} from the store',
   example: 'lay 612 · break hundred · deal 8 tens · read 87 r 3',
   fits,
-  start: ({ terms }) => emptyPlates(Math.min(MOST_PLATES, Math.max(1, toCount(valueOf(terms[0]!.number))))),
+  start: ({ terms }, _choices, beside) =>
+    emptyPlates(Math.min(MOST_PLATES, Math.max(1, toCount(valueOf(terms[0]!.number)))), beside?.way === 'fill-plates'),
   apply,
   shows,
   perform,

@@ -1,5 +1,5 @@
 import { asPieces, decimal, worthOf } from '../../number/units'
-import { noCounts, type Counts, type Place } from '../../number/places'
+import { isEmpty, noCounts, type Counts, type Place } from '../../number/places'
 import type { Exact } from '../../number/exact'
 
 /** Hundreds, tens and ones. */
@@ -15,6 +15,8 @@ export interface PlatesState {
   /** What is in hand, not dealt yet: counts of each kind, the ones first. */
   readonly hand: Counts
   readonly plates: readonly Counts[]
+  /** Where groups of a size are made, and plates come one by one: how many ones fill one plate; null where it is dealt among all. */
+  readonly fill: number | null
   /** What was read: how many on each plate, and how many are left over where that was said. */
   readonly read: { readonly value: Exact; readonly remainder: Exact | null } | null
 }
@@ -28,11 +30,18 @@ export type PlatesMove =
   | { readonly kind: 'deal' | 'collect'; readonly counts: Counts }
   /** On one plate, numbered from 1, or from it back into the hand. */
   | { readonly kind: 'put' | 'pick'; readonly counts: Counts; readonly plate: number }
+  /** One more plate is filled from the hand, or the last one emptied into it. */
+  | { readonly kind: 'fill' | 'empty' }
   | { readonly kind: 'read'; readonly value: Exact | null; readonly remainder: Exact | null }
 
-export const emptyPlates = (among: number): PlatesState => ({
+/** The most plates that are filled one after another. */
+export const MOST_FILLED = 24
+
+/** `among` plates to deal to; or none yet, where plates are filled with so many each. */
+export const emptyPlates = (among: number, fills = false): PlatesState => ({
   hand: noCounts(WIDTH),
-  plates: Array.from({ length: among }, () => noCounts(WIDTH)),
+  plates: fills ? [] : Array.from({ length: among }, () => noCounts(WIDTH)),
+  fill: fills ? among : null,
   read: null,
 })
 
@@ -43,7 +52,8 @@ export const shows = ({ hand }: PlatesState): Exact => worthOf(asPieces(hand, UN
 export const onPlate = (plate: Counts): Exact => worthOf(asPieces(plate, UNITS))
 
 /** The plates that have less of some kind than another has, numbered from 1. */
-export function waiting({ plates }: PlatesState): readonly number[] {
+export function waiting({ plates, fill }: PlatesState): readonly number[] {
+  if (fill !== null) return plates.flatMap((p, i) => (Number(onPlate(p)) === fill || isEmpty(p) ? [] : [i + 1]))
   const most = noCounts(WIDTH).map((_, place) => Math.max(...plates.map((p) => p[place]!)))
   return plates.flatMap((p, i) => (p.some((n, place) => n < most[place]!) ? [i + 1] : []))
 }

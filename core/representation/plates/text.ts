@@ -2,11 +2,11 @@ import type { Exact } from '../../number/exact'
 import { placeName } from '../../number/places'
 import { Refusal } from '../../refusal'
 import { countsIn, numberAt, placeAt, printCounts, spanOf, wordsOf, type Word } from '../text'
-import { MOST_PLATES, UNITS, WIDTH, type PlatesMove } from './state'
+import { MOST_FILLED, UNITS, WIDTH, type PlatesMove } from './state'
 
-const KNOWS = 'Plates know lay, return, break, tie, deal, collect, put, pick and read.'
+const KNOWS = 'Plates know lay, return, break, tie, deal, collect, put, pick, fill, empty and read.'
 
-/** `lay 612`, `break hundred`, `deal 8 tens`, `put 1 ten on 3`, `pick 1 ten from 3`, `collect 1 one`, `read 87 r 3`. */
+/** `lay 612`, `break hundred`, `deal 8 tens`, `put 1 ten on 3`, `pick 1 ten from 3`, `fill plate`, `collect 1 one`, `read 87 r 3`. */
 export function printMove(move: PlatesMove): string {
   switch (move.kind) {
     case 'lay':
@@ -21,6 +21,9 @@ export function printMove(move: PlatesMove): string {
     case 'break':
     case 'tie':
       return `${move.kind} ${move.times === 1 ? '' : `${move.times} `}${placeName(move.place, move.times)}`
+    case 'fill':
+    case 'empty':
+      return `${move.kind} plate`
     case 'read':
       if (move.value === null) return 'unread'
       return `read ${move.value}${move.remainder === null ? '' : ` r ${move.remainder}`}`
@@ -36,6 +39,10 @@ export function parseMove(text: string): PlatesMove {
     case 'unread':
       nothingAfter(rest, 0)
       return { kind: 'read', value: null, remainder: null }
+    case 'fill':
+    case 'empty':
+      nothingAfter(rest, rest[0]?.text === 'plate' ? 1 : 0)
+      return { kind: verb.text }
     case 'read':
       return reading(rest, text)
     case 'lay':
@@ -54,7 +61,7 @@ export function parseMove(text: string): PlatesMove {
       const named = rest[at + 1]
       const plate = Number(numberAt(named, text))
       nothingAfter(rest, at + 2)
-      if (plate < 1 || plate > MOST_PLATES) throw new Refusal(`There is no plate ${plate}.`, '', named && spanOf(named))
+      if (plate < 1 || plate > MOST_FILLED) throw new Refusal(`There is no plate ${plate}.`, '', named && spanOf(named))
       return { kind: verb.text, counts: countsIn(rest.slice(0, at), text, UNITS), plate }
     }
   }

@@ -32,7 +32,13 @@ const dealt = computed<Place>(() => {
   return kind.value !== null && props.state.hand[kind.value]! > 0 ? kind.value : held
 })
 /** The plate whose turn it is: the first of those that have less than another, else the first. */
-const turn = computed(() => waiting(props.state)[0] ?? 1)
+const turn = computed(() => waiting(props.state)[0] ?? (props.state.fill === null ? 1 : props.state.plates.length + 1))
+/** Where plates come one by one, an empty one stands ready. */
+const plates = computed<readonly (readonly number[])[]>(() =>
+  props.state.fill !== null && props.movable && waiting(props.state).length === 0
+    ? [...props.state.plates, new Array<number>(WIDTH).fill(0)]
+    : props.state.plates,
+)
 const word = (place: Place, count = 1): string => printCounts(countsAt(place, count, WIDTH), UNITS)
 
 function put(place: Place, plate = turn.value): void {
@@ -45,9 +51,9 @@ function deal(place: Place): void {
 }
 function pick(plate: number): void {
   const place = columns.value.find(
-    (p) => props.state.plates[plate - 1]![p]! > 0 && (p === dealt.value || kind.value === null),
+    (p) => (props.state.plates[plate - 1]?.[p] ?? 0) > 0 && (p === dealt.value || kind.value === null),
   )
-  const any = place ?? columns.value.find((p) => props.state.plates[plate - 1]![p]! > 0)
+  const any = place ?? columns.value.find((p) => (props.state.plates[plate - 1]?.[p] ?? 0) > 0)
   if (any === undefined) return emit('say', `Nothing lies on plate ${plate}.`)
   emit('move', `pick ${word(any)} from ${plate}`)
 }
@@ -159,6 +165,16 @@ const tap = (act: () => void): void => {
             One on plate {{ turn }}
           </button>
           <button
+            v-if="state.fill !== null"
+            type="button"
+            class="stone-button"
+            :disabled="place > 0 || state.hand[0]! < state.fill"
+            @click="emit('move', 'fill plate')"
+          >
+            Fill a plate with {{ state.fill }}
+          </button>
+          <button
+            v-else
             type="button"
             class="stone-button"
             :disabled="state.hand[place]! < state.plates.length"
@@ -179,8 +195,8 @@ const tap = (act: () => void): void => {
         </div>
       </section>
     </div>
-    <ol class="row" :class="{ many: state.plates.length > 6 }" aria-label="Plates">
-      <li v-for="(plate, i) in state.plates" :key="i">
+    <ol class="row" :class="{ many: plates.length > 6 }" aria-label="Plates">
+      <li v-for="(plate, i) in plates" :key="i">
         <button
           type="button"
           class="plate"
