@@ -152,6 +152,7 @@ useHead({ title: 'Rehearse – Sett' })
         </select></label
       >
       <NuxtLink class="stone-button" to="/chains">Chains for a rule</NuxtLink>
+      <NuxtLink class="stone-button" to="/facts">Facts and counting in steps</NuxtLink>
     </section>
     <section class="asking" aria-label="Rehearsing">
       <AskedItem

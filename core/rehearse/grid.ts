@@ -1,5 +1,5 @@
 import type { BeadRule, Direction } from '../act/beads'
-import { isDigit, parseItem, ruleFor } from './items'
+import { isBeads, isDigit, parseItem, ruleFor } from './items'
 import { cardsOf, type Answer } from './schedule'
 
 /** One digit on one setting: how it goes, and how it has gone. */
@@ -22,6 +22,7 @@ export function grid(answers: readonly Answer[], way: Direction, now: number): r
   const cards = cardsOf(answers)
   const byCell = new Map<string, Answer[]>()
   for (const a of answers) {
+    if (!isBeads(a.item)) continue
     const item = parseItem(a.item)
     if (!isDigit(item) || item.way !== way) continue
     const key = `${item.digit} ${item.shown}`
@@ -52,6 +53,7 @@ export function grid(answers: readonly Answer[], way: Direction, now: number): r
 export function byRule(answers: readonly Answer[]): Readonly<Record<BeadRule, { tries: number; right: number }>> {
   const sums = { direct: [0, 0], five: [0, 0], ten: [0, 0], mixed: [0, 0] }
   for (const a of answers) {
+    if (!isBeads(a.item)) continue
     const item = parseItem(a.item)
     if (!isDigit(item)) continue
     const sum = sums[ruleFor(item.shown, item.digit, item.way)]

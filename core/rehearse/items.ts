@@ -26,6 +26,9 @@ export interface DigitItem {
   readonly way: Direction
 }
 
+/** Whether something rehearsed is done with beads; facts are in facts.ts. */
+export const isBeads = (text: string): boolean => KINDS.some((kind) => text.startsWith(`${kind} `))
+
 export const isDigit = (item: Item): item is DigitItem => item.kind !== 'read' && item.kind !== 'set'
 
 export const printItem = (item: Item): string =>

@@ -1,7 +1,7 @@
 import { createEmptyCard, fsrs, Rating, type Card } from 'ts-fsrs'
 import type { BeadRule } from '../act/beads'
 import { between, seeded } from '../course/random'
-import { digitItems, isDigit, parseItem, printItem, type Item, type Kind } from './items'
+import { digitItems, isBeads, isDigit, parseItem, printItem, type Item, type Kind } from './items'
 
 /** One answer, as it is kept. Cards, strengths and the grid are found again by replaying the answers. */
 export interface Answer {
@@ -62,6 +62,16 @@ const OTHERS_BETWEEN = 3
 export function nextItem(answers: readonly Answer[], wanted: Rehearsal, now: number): Item | undefined {
   const pool = new Map(poolOf(wanted, answers.length).map((item) => [printItem(item), item]))
   for (const { item } of answers) if (!pool.has(item) && fits(item, wanted)) pool.set(item, parseItem(item))
+  return nextOf(answers, pool, wanted.seed, now)
+}
+
+/** The next of whatever may come, by its name. */
+export function nextOf<T>(
+  answers: readonly Answer[],
+  pool: ReadonlyMap<string, T>,
+  seed: number,
+  now: number,
+): T | undefined {
   const last = answers.at(-1)?.item
   const cards = cardsOf(answers)
   const open = [...pool.keys()].filter((id) => id !== last || pool.size === 1)
@@ -75,7 +85,7 @@ export function nextItem(answers: readonly Answer[], wanted: Rehearsal, now: num
   const seen = open.filter((id) => cards.has(id)).sort((a, b) => due(a) - due(b))
   if (seen[0] !== undefined && due(seen[0]) <= now) return pool.get(seen[0])
   const fresh = open.filter((id) => !cards.has(id))
-  if (fresh.length > 0) return pool.get(fresh[between(seeded(wanted.seed + answers.length), 0, fresh.length - 1)]!)
+  if (fresh.length > 0) return pool.get(fresh[between(seeded(seed + answers.length), 0, fresh.length - 1)]!)
   return seen[0] === undefined ? undefined : pool.get(seen[0])
 }
 
@@ -95,6 +105,7 @@ function poolOf({ kinds, rules, digits, seed }: Rehearsal, answered: number): re
 
 /** Whether something answered before belongs to this rehearsal. */
 function fits(id: string, { kinds, digits }: Rehearsal): boolean {
+  if (!isBeads(id)) return false
   const item = parseItem(id)
   return !isDigit(item) && kinds.includes(item.kind) && String(item.number).length === digits
 }

@@ -53,7 +53,12 @@ export type Owed =
   /** More lies there than the number the problem starts with. */
   | { readonly kind: 'laid'; readonly there: Exact; readonly asked: Exact }
   /** Not every plate has the same: these have less, numbered from 1; `short` is what is in hand, where it is not enough for them. */
-  | { readonly kind: 'uneven'; readonly plates: readonly number[]; readonly short: Pieces | null }
+  | {
+      readonly kind: 'uneven'
+      readonly plates: readonly number[]
+      readonly short: Pieces | null
+      readonly fill?: number
+    }
   /** Counters of both signs went back to the store, not as many of the one as of the other: that was no zero pair. */
   | { readonly kind: 'half-pair'; readonly plus: number; readonly minus: number }
   /** An arrow was drawn that does not start where the one before it ends. */

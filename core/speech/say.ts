@@ -402,6 +402,8 @@ export function sayOwed(
       return `That brings ${soFar[0]?.kind === 'join' ? soFar[0].amount : ''} more: ${now} now. Carry ${piecesInFigures(owed.pieces, pack, units)} to the store to finish the ${pack.exchange.noun}.`
     case 'uneven': {
       const names = spokenList(owed.plates.map(String))
+      if (owed.fill !== undefined)
+        return `${owed.plates.length === 1 ? `Plate ${names} is` : `Plates ${names} are`} not full yet: ${owed.fill} go on each.`
       const wait = owed.plates.length === 1 ? `plate ${names} waits` : `plates ${names} wait`
       if (!owed.short) return `Not the same on every plate yet: ${wait}.`
       const few =

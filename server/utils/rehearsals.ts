@@ -1,4 +1,4 @@
-import { isRight, parseItem } from '../../core/rehearse/index'
+import { isRightAnswer } from '../../core/rehearse/index'
 import { attempt } from '../../core/index'
 import {
   FILE_VERSION,
@@ -20,7 +20,7 @@ export const readRehearsals = (json: unknown): RehearsalFile =>
       schema: rehearsalFileSchema,
       unsound: ({ answers }) =>
         answers.flatMap((a, i) => {
-          const item = attempt(() => parseItem(a.item))
+          const item = attempt(() => isRightAnswer(a.item, a.given))
           return 'refused' in item ? [{ pointer: `/answers/${i}/item`, detail: item.refused.message }] : []
         }),
     },
@@ -35,7 +35,7 @@ export function takeInRehearsals(store: Store, { answers }: RehearsalFile): Take
       store.keepAnswer({
         ...a,
         learnerId: learner === null ? null : learners.idOf(learner),
-        right: isRight(parseItem(a.item), a.given),
+        right: isRightAnswer(a.item, a.given),
       }),
     ).length
     return { added, already: answers.length - added, learners: learners.added() }

@@ -42,6 +42,7 @@ const items = [
       { label: 'Spin and add: spinner and number cards', command: () => navigateTo('/spinner') },
       { label: 'Set chains that need one bead rule', command: () => navigateTo('/chains') },
       { label: 'Rehearse rules, beads and fingers', command: () => navigateTo('/rehearse') },
+      { label: 'Rehearse facts and counting in steps', command: () => navigateTo('/facts') },
     ],
   },
   {

@@ -121,7 +121,7 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
       lines: START,
       plain: counted || whole,
       parts: PARTING.some((sort) => sort === beside?.sort),
-      repeats: beside?.sort === 'groups',
+      repeats: beside?.sort === 'groups' || beside?.way === 'fill-plates',
       rewrites: beside?.sort === 'signs',
       whole,
       from: ZERO,

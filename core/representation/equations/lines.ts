@@ -77,6 +77,10 @@ export function lineFor(s: EquationsState, act: Act): string {
     }
     case 'share': {
       const left = after(s, act).value
+      if (s.repeats) {
+        const gone = change(act)
+        return `${value} ${sign(gone) < 0 ? '-' : '+'} ${number(sizeOf(gone))} = ${number(left)}`
+      }
       return `${value} - ${act.among} * ${number(worthOf(act.each))} = ${number(left)}`
     }
     case 'exchange': {

@@ -34,7 +34,7 @@ export interface EquationsState {
   readonly parts: boolean
   /** Whether what is asked may be written another way, by the rule of signs. */
   readonly rewrites: boolean
-  /** Whether a count in steps is written as repeated addition: 7 + 7 = 14. */
+  /** Whether groups are written one after another: 7 + 7 = 14, or 20 - 6 = 14. */
   readonly repeats: boolean
   /** Whether amounts are worked whole. */
   readonly whole: boolean

@@ -261,7 +261,8 @@ function recognise(before: PlatesState, moves: readonly PlatesMove[]): Recognise
     if (left.length > 0) {
       const place = onlyPlace(addCounts(now.hand, before.hand, -1)) ?? 0
       const short = now.hand[place]! < left.length ? { count: now.hand[place]!, unit: unitOf(place) } : null
-      return { soFar: made, owed: { kind: 'uneven', plates: left, short } }
+      const owed = { kind: 'uneven', plates: left, short, ...(now.fill === null ? {} : { fill: now.fill }) } as const
+      return { soFar: made, owed }
     }
     return made.length > 0 ? made : { soFar: [], owed: { kind: 'nothing' } }
   }

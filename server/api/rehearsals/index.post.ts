@@ -1,4 +1,4 @@
-import { isRight, parseItem } from '../../../core/rehearse/index'
+import { isRightAnswer } from '../../../core/rehearse/index'
 import { attempt } from '../../../core/index'
 import { rehearsalSchema } from '../../../shared/schemas'
 import { checkedBody, refuse } from '../../utils/problem'
@@ -12,9 +12,9 @@ export default defineEventHandler(async (event) => {
     refuse(422, 'There is no such learner to keep this for.', [
       { pointer: '/learnerId', detail: 'No learner has this identifier.' },
     ])
-  const item = attempt(() => parseItem(answer.item))
-  if ('refused' in item) refuse(422, item.refused.message, [{ pointer: '/item', detail: item.refused.reason }])
-  const kept = { ...answer, right: isRight(item.ok, answer.given) }
+  const right = attempt(() => isRightAnswer(answer.item, answer.given))
+  if ('refused' in right) refuse(422, right.refused.message, [{ pointer: '/item', detail: right.refused.reason }])
+  const kept = { ...answer, right: right.ok }
   store.keepAnswer(kept)
   return kept
 })

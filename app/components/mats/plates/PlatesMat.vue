@@ -23,7 +23,8 @@ const nameOf = (place: Place, count: number): string =>
 /** How large one of a kind is drawn, in pixels a unit: as many as lie there must have room. */
 const unitFor = (place: Place, count: number): number =>
   place === 2 ? (count > 4 ? 3.4 : 5) : place === 1 ? (count > 16 ? 4.5 : 6.5) : count > 60 ? 11 : 17
-const onPlate = (place: Place): number => (place === 2 ? 2.6 : place === 1 ? 3.6 : 8)
+const onPlate = (place: Place): number =>
+  place === 2 ? 2.6 : place === 1 ? 3.6 : props.state.fill === null ? 8 : props.state.plates.length > 9 ? 9 : 15
 
 /** The kind that a plate gets when it is tapped: the one dealt last, or the greatest in hand. */
 const kind = ref<Place | null>(null)
