@@ -389,6 +389,7 @@ function key(event: KeyboardEvent): void {
   }
   .paper {
     --s: clamp(34px, 5.2vh, 46px);
+    min-height: 11rem;
   }
   .grid {
     font-size: clamp(1.4rem, 3.6vh, 2rem);
