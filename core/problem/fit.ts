@@ -93,7 +93,15 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
   if (problem.groups)
     return no(`${limits.name} works numbers one after another; it does not add equal groups together.`, [])
   if (!isChain(problem) && !limits.groups)
-    return no(`${limits.name} adds and takes away; it does not multiply or divide.`, ['fingers', 'nines', 'plates'])
+    return no(`${limits.name} adds and takes away; it does not multiply or divide.`, [
+      'fingers',
+      'nines',
+      'plates',
+      'groups',
+      'area',
+      'product',
+      'division',
+    ])
   const [numbers, room] = [1 + problem.terms.length, limits.numbers ?? PAGE]
   if (numbers > room)
     return no(`${limits.name} works chains of up to ${room} numbers; this one has ${numbers}.`, ['abacus'])

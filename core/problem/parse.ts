@@ -58,7 +58,9 @@ function sumOfGroups(all: readonly Item[]): Problem {
  */
 export function parseProblem(text: string): Problem {
   // A small raised sign is the number's own.
-  const asking = askingSide(text.replace(/⁻\s*(\d[\d,.]*(?:\/\d+)?)/gu, '(-$1)'))
+  // “4 times as many as 6” is a product said in full; what comes after keeps its place in the text.
+  const plain = text.replace(/\btimes(\s+as\s+(?:many|much)\s+as)\b/giu, (said: string) => 'times'.padEnd(said.length))
+  const asking = askingSide(plain.replace(/⁻\s*(\d[\d,.]*(?:\/\d+)?)/gu, '(-$1)'))
   if (asking.trim() === '')
     throw new Refusal('There is no problem yet.', 'Type one, like 52 − 37.', { at: 0, length: 0 })
   const digits = text.match(/\d+/g)?.reduce((n, run) => Math.max(n, run.length), 0) ?? 0

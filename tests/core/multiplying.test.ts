@@ -5,6 +5,7 @@ import { DEFAULT_CHOICES } from '../../core/choices'
 import { add, exact, multiply, ZERO, type Exact } from '../../core/number/exact'
 import { listed } from '../../core/number/trail'
 import { parseProblem } from '../../core/problem/parse'
+import { printProblem } from '../../core/problem/problem'
 import { plan, type Plan } from '../../core/plan/plan'
 import { besideOf, setUp } from '../../core/plan/setup'
 import { enter, openBench } from '../../core/record/bench'
@@ -443,6 +444,11 @@ describe('multiplying by hand', () => {
     ['counted a group too many', ['group 1', 'group 1', 'group 1', 'group 1', 'read 32']],
     ['made a group of another size', ['group 1', 'group 1 of 7']],
   ])('groups: %s', (slip, moves) => expect(slipsOf(work('groups', '3 * 8', ...moves))).toContain(slip))
+})
+
+test('a product may be said in full', () => {
+  for (const text of ['4 times as many as 6', '4 times 6', '4 Times as much as 6 =', '4 × 6'])
+    expect([text, printProblem(parseProblem(text))]).toEqual([text, '4 * 6'])
 })
 
 describe('mistaken answers', () => {

@@ -104,6 +104,8 @@ export function timesOfCore(): Figure[] {
         seed: 1,
       }),
   )
+  const long = parseProblem('987654321 / 7')
+  const division = time(200, () => void plan({ problem: long, representation: 'division' }))
   const riddle = parseMissing('2?6 + 1?8 = 4?4')
   const missing = time(200, () => void solveMissing(riddle))
   return [
@@ -136,6 +138,11 @@ export function timesOfCore(): Figure[] {
       what: 'one recut on strips, ~300 parts out, equations in step',
       value: ms(recut.middle),
       beside: `worst ${ms(recut.worst)}; half a frame is 8 ms: ${(8 / recut.middle).toFixed(0)} times over`,
+    },
+    {
+      what: 'plan() of a nine-digit long division, every finger and square',
+      value: ms(division.middle),
+      beside: `worst ${ms(division.worst)}; 5 ms are allowed: ${(5 / division.middle).toFixed(0)} times over`,
     },
     {
       what: 'missing digits, three unknowns',

@@ -63,16 +63,6 @@ const SHOTS: readonly Shot[] = [
     act: async (d) => press(d, STEP, STEP, STEP),
   },
   {
-    name: 'fingers',
-    path: '/bench',
-    act: async (d) => {
-      await ask(d, '8 + 5')
-      await choose(d, 'fingers', 'count on')
-      await press(d, STEP, STEP, STEP, STEP, STEP)
-      await text(d, '[aria-label="Running equations"]', '8 · 9 10 11')
-    },
-  },
-  {
     name: 'touch-numerals',
     path: '/bench',
     act: async (d) => {
@@ -121,19 +111,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'vessel',
-    path: '/bench',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '8.4 - 3')
-      await choose(d, 'strips')
-      await ask(d, '3/10 + 4/10')
-      await choose(d, 'vessel')
-      await move(d, 'lay 3/10', 'set 4/10', 'push')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
     name: 'number-line',
     path: '/bench',
     act: async (d) => {
@@ -166,7 +143,72 @@ const SHOTS: readonly Shot[] = [
       await d.executeScript('document.activeElement.blur()')
     },
   },
-  { name: 'chains', path: '/chains', act: async (d) => text(d, '[role="status"]', 'that there are') },
+  {
+    name: 'groups',
+    path: '/bench',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '7 * 8')
+      await (await byRole(d, 'button', 'Work it with equal groups')).click()
+      await take(d, 'Way of working', 'split into easier ones')
+      await move(d, 'split after 5', 'part 5')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'division',
+    path: '/bench',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '6105 / 12')
+      await (await byRole(d, 'button', 'Work it with the division sheet')).click()
+      await move(d, 'set 6105', 'quotient 0', 'bring', 'say 12', 'say 24', 'say 36', 'say 48', 'say 60')
+      await move(d, 'quotient 4', 'product 48', 'difference 13', 'quotient 5', 'product 60', 'difference 1')
+      await move(d, 'bring', 'say 12')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'product',
+    path: '/bench',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '37 * 24')
+      await (await byRole(d, 'button', /^Work it with/)).click()
+      await choose(d, 'multiplying on paper')
+      await move(d, 'write 8 ones', 'carry 2 tens', 'write 4 tens', 'write 1 hundreds', 'write 0 ones row 2')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'area',
+    path: '/bench',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '37 * 24')
+      await (await byRole(d, 'button', /^Work it with/)).click()
+      await choose(d, 'split rectangle')
+      await move(d, 'split', 'part 20 by 30 is 60', 'part 20 by 30 is 600', 'part 20 by 7 is 140')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'facts',
+    path: '/facts',
+    act: async (d) => {
+      for (const [a, b] of [
+        [7, 8],
+        [6, 7],
+        [5, 5],
+        [3, 4],
+      ] as const) {
+        await (await byRole(d, 'button', `${a} × ${b}: not asked yet`)).click()
+        await (await byRole(d, 'textbox', `${a} times ${b}`)).sendKeys(String(a === 6 ? 41 : a * b), Key.ENTER)
+        await text(d, '.verdict', String(a * b))
+      }
+      await (await byRole(d, 'button', '7 × 6: not asked yet')).click()
+    },
+  },
   {
     name: 'rehearse',
     path: '/rehearse',
@@ -178,14 +220,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'board', path: '/board?problem=304%20-%20178', act: async (d) => text(d, '.said', 'All four ways say 126.') },
   {
-    name: 'missing-digits',
-    path: '/missing',
-    act: async (d) => {
-      await (await byRole(d, 'textbox', 'Missing digit 1')).sendKeys('7')
-      await (await byRole(d, 'button', 'Show every solution')).click()
-    },
-  },
-  {
     name: 'shelf',
     path: '/bench',
     act: async (d) => {
@@ -193,7 +227,6 @@ const SHOTS: readonly Shot[] = [
       await text(d, '[role="dialog"]', 'Hands and things')
     },
   },
-  { name: 'notches', path: '/notches', act: async (d) => void (await byRole(d, 'heading', 'Notches')) },
   { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },
   {
     name: 'first-screen',
