@@ -24,6 +24,7 @@ import type { NinesState } from '../core/representation/nines/nines'
 import type { OpenLineState } from '../core/representation/openline/openline'
 import type { PlacedMaterial, PlacedState } from '../core/representation/placed/state'
 import type { AreaState } from '../core/representation/area/area'
+import type { CoinsState } from '../core/representation/coins/coins'
 import type { DivisionState } from '../core/representation/division/state'
 import type { GroupsState } from '../core/representation/groups/groups'
 import type { ProductState } from '../core/representation/product/state'
@@ -256,6 +257,7 @@ const MATS: Readonly<Record<Exclude<RepresentationId, 'equations'>, Mat>> = {
     }),
     { lies: 'sheet' },
   ),
+  coins: mat(() => import('./components/mats/coins/CoinsMat.vue'), handled<CoinsState>, { worth: 'none' }),
   groups: mat(() => import('./components/mats/groups/GroupsMat.vue'), handled<GroupsState>),
   area: mat(() => import('./components/mats/area/AreaMat.vue'), handled<AreaState>, { worth: 'none' }),
   product: mat(() => import('./components/mats/product/ProductMat.vue'), handled<ProductState>, {

@@ -1,3 +1,5 @@
+import type { MoneySet } from './number/money'
+
 /** The classroom's settings that a way, a representation or the speech honours. Plain JSON. */
 export interface Choices {
   /** The words used on screen, in speech and in print: chosen one by one, or one of two ready sets by its name. */
@@ -32,8 +34,15 @@ export interface Choices {
   readonly signed: SignedChoices
   /** How parts of a whole are worked. */
   readonly parts: PartsChoices
+  /** With which coins a class counts. */
+  readonly money: MoneyChoices
   /** How a class divides in writing. */
   readonly division: DivisionChoices
+}
+
+/** Coins of a class (practice, section 12; common practice, no source). */
+export interface MoneyChoices {
+  readonly set: MoneySet
 }
 
 export const QUOTIENT_ZEROS = ['write', 'leave'] as const
@@ -211,6 +220,7 @@ export const DEFAULT_CHOICES: Choices = {
     estimate: false,
   },
   parts: { common: 'least', form: 'fraction', estimate: false },
+  money: { set: 'token' },
   division: { zero: 'write', multiples: 'built', steps: ['divide', 'multiply', 'subtract', 'bring down'] },
 }
 

@@ -18,6 +18,7 @@ export {
   FRACTION_FORMS,
   type PartsChoices,
   type DivisionChoices,
+  type MoneyChoices,
   MULTIPLES,
   QUOTIENT_ZEROS,
   type Choices,
@@ -52,6 +53,7 @@ export { isDecimal, lcm, lowestText } from './number/fractions'
 export { levelParts, type MathToken, mathTokens, toLatex, toMathML } from './number/markup'
 export { parseNumeral, printExact, printNumeral, valueOf } from './number/numeral'
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'
+export { type Coin, CURRENCIES, fewestCoins, MONEY_SETS, moneyText, waysToPay } from './number/money'
 export { numberText } from './number/text'
 export { listed, type Trail } from './number/trail'
 export { MOST_PARTS, PARTS, pieceName, type Pieces, type Units, USUAL_PARTS, worthOf } from './number/units'

@@ -11,6 +11,7 @@ export const REPRESENTATION_IDS = [
   'plates',
   'groups',
   'area',
+  'coins',
   'strips',
   'vessel',
   'joints',

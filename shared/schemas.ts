@@ -10,6 +10,7 @@ import {
   ONES_WORDS,
   COMMONS,
   DEFAULT_CHOICES,
+  MONEY_SETS,
   MULTIPLES,
   QUOTIENT_ZEROS,
   FRACTION_FORMS,
@@ -138,6 +139,7 @@ const hands = {
       estimate: z.boolean('Guessed first or not is wanted.').default(false),
     })
     .prefault({}),
+  money: z.strictObject({ set: oneOf(MONEY_SETS).default('token') }).prefault({}),
   division: z
     .strictObject({
       zero: oneOf(QUOTIENT_ZEROS).default('write'),

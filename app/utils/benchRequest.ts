@@ -6,6 +6,7 @@ import {
   REPRESENTATIONS,
   standsBeside,
   type WayId,
+  withDefaults,
   waysOf,
 } from '../../core/door'
 import type { Classroom, Hands } from '../../shared/schemas'
@@ -36,7 +37,8 @@ export function benchRequest(text: string, settings: BenchSettings): PlanRequest
   const problem = parseProblem(text)
   const other = beside === material ? null : beside
   const r = other && REPRESENTATIONS[other]
-  const stands = r && (byHand ? r.fits(problem).fits : standsBeside(r, problem)) ? other : null
+  const choices = withDefaults(hands)
+  const stands = r && (byHand ? r.fits(problem, choices).fits : standsBeside(r, problem, choices)) ? other : null
   return {
     problem: text,
     representation: material,

@@ -27,6 +27,8 @@ const digitsIn = (n: Problem['first']): number => (n.form === 'places' ? n.digit
 /** What a product or a division fits on: small ones are seen, long ones are written (practice, section 13; common practice, no source). */
 function adviseGrouping(problem: Problem, choices: Choices): readonly Advice[] {
   const all: readonly (readonly [RepresentationId, WayId, string])[] = [
+    ['coins', 'sort-and-count', 'Each coin that is counted moves over; where the kind changes, stop and say so.'],
+    ['coins', 'stack-and-add', 'The second method: what each stack is worth is written, and all are added.'],
     ['groups', 'equal-groups', 'Every group is seen, and the total runs along.'],
     ['groups', 'split-groups', 'Five of them and some more: two easy products for a hard one.'],
     ['nines', 'nines', 'Nines are read from ten fingers.'],

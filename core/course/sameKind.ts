@@ -1,5 +1,6 @@
 import { valueOf, type Numeral } from '../number/numeral'
 import { compare, isWhole, sign, ZERO, type Exact } from '../number/exact'
+import { heapOf, heapProblem } from '../problem/heap'
 import { features, featuresOf, sameFeatures } from '../problem/features'
 import {
   asksMore,
@@ -28,6 +29,25 @@ function sized(like: Numeral, random: Random): Numeral {
   return { ...like, digits: chosen.padStart(like.decimals + 1, '0') }
 }
 
+/** Another heap of the same kinds, each as often as not to be seen as another sort of heap: one where there was one, else two to nine. */
+function sameHeap(
+  problem: Problem,
+  seed: number,
+  avoid: readonly string[],
+  suits: (problem: Problem) => boolean,
+): Problem | undefined {
+  const random = seeded(seed)
+  const heap = heapOf(problem)!
+  const used = new Set([printProblem(problem), ...avoid])
+  for (let tried = 0; tried < BEGINNINGS; tried++) {
+    const made = heapProblem(
+      heap.map((k) => ({ value: k.value, count: k.count < 2 ? k.count : between(random, 2, 9) })),
+    )
+    if (!used.has(printProblem(made)) && suits(made)) return made
+  }
+  return undefined
+}
+
 /**
  * Another problem that asks the same of the learner: as many numbers of as many digits, the same operations, and
  * exchanges at the same places. The same seed gives the same problem. `avoid` holds problems (as text) not to set again; `suits` says
@@ -43,6 +63,7 @@ export function sameKind(
   soFar: (part: Problem) => boolean = () => true,
 ): Problem | undefined {
   if (writesFractions(problem) || asksMore(problem)) return sameParts(problem, seed, avoid, suits)
+  if (problem.groups) return sameHeap(problem, seed, avoid, suits)
   const decimals = decimalsIn(problem)
   const wanted = features(problem)
   const random = seeded(seed)

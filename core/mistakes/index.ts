@@ -10,6 +10,7 @@ import {
   topsAndBottoms,
   wholesAsOne,
 } from './fractions'
+import { coinLeftOut, coinTwice, countsCoins, keepsLast } from './coins'
 import { notBroughtDown, subtractedUpwards, zeroLeftOut } from './dividing'
 import { groupTooFew, groupTooMany } from './groups'
 import { addsFactors, carryBefore, carryDropped, leftAsOnes, notMovedOver, oneColumnOnly } from './multiplying'
@@ -29,6 +30,10 @@ export const PROCEDURES: readonly Procedure[] = [
   signOfFirst,
   addsSizes,
   dropsSign,
+  keepsLast,
+  countsCoins,
+  coinTwice,
+  coinLeftOut,
   leftAsOnes,
   notMovedOver,
   carryBefore,

@@ -1,6 +1,7 @@
 import { change, isMaking, type Act } from '../act/act'
-import type { Choices, PartsChoices, SignedChoices } from '../choices'
-import { divide, ZERO, type Exact } from '../number/exact'
+import type { PartsChoices, SignedChoices } from '../choices'
+import { compare, divide, exact, ZERO, type Exact } from '../number/exact'
+import { CURRENCIES, moneyText, type MoneySet } from '../number/money'
 import { printExact } from '../number/numeral'
 import { placeName, placeOfUnit, unitOf, type Place } from '../number/places'
 import { plainArithmetic } from '../number/text'
@@ -12,6 +13,7 @@ import { REPRESENTATIONS } from '../representation/index'
 import type { BeadDetail } from '../speech/beads'
 import { sumOrder } from '../speech/columnSum'
 import { inUnitForm, named, pretty, type WordPack } from '../speech/words'
+import { wayById } from '../way/index'
 import type { Setup } from './setup'
 
 /** One written line. A line that states an equality carries it as plain ASCII arithmetic for any outside evaluator. */
@@ -71,8 +73,14 @@ function sequence(lines: Trail<Line>): string {
 export interface LineStyle {
   readonly ownSign?: SignedChoices['ownSign']
   readonly form?: PartsChoices['form']
+  /** The class's money, where coins are counted. */
+  readonly money?: MoneySet
 }
-export const styleOf = ({ signed, parts }: Choices): LineStyle => ({ ownSign: signed.ownSign, form: parts.form })
+export const styleOf = ({ choices, way }: Pick<Setup, 'choices' | 'way'>): LineStyle => ({
+  ownSign: choices.signed.ownSign,
+  form: choices.parts.form,
+  ...(wayById(way).sort === 'coins' ? { money: choices.money.set } : {}),
+})
 
 /** The lines that an act has added to the running page. */
 export function linesOf(
@@ -89,7 +97,14 @@ export function linesOf(
       ? { text: shown, equation: plainArithmetic(text) }
       : { text: shown }
   })
-  return [...lines, ...checkLine(lines, act), ...ruleLine(act)]
+  return [...lines, ...checkLine(lines, act), ...moneyLine(act, style), ...ruleLine(act)]
+}
+
+/** An amount of a whole and more as it is written in the large unit: `135¢ = $1.35`. */
+function moneyLine(act: Act, { money }: LineStyle): readonly WrittenLine[] {
+  if (!money || act.kind !== 'read' || compare(act.value, exact(100)) < 0) return []
+  const { large, small } = CURRENCIES[money]
+  return [{ text: `${act.value}${small} = ${moneyText(Number(act.value), { large, small })}` }]
 }
 
 /** A division that came out is checked by multiplying; one with a remainder is written so already. */

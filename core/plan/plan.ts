@@ -95,7 +95,7 @@ export function plan(request: PlanRequest): Plan {
       .join(' ')
     // Where the page goes in step anyway, it is not written twice.
     const next = paged ? (here.states.equations as EquationsState) : equations.write(page, act)
-    const written = linesOf(next, page, act, styleOf(choices))
+    const written = linesOf(next, page, act, styleOf(setup))
     const lines = columnLines(setup, before, act, written)
     page = next
     standing = stand(setup.worked, standing, act)

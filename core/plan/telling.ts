@@ -23,6 +23,7 @@ export const tellingOf = (setup: Setup, standing: Standing, act?: Act): Telling 
   units: setup.units,
   hands: handsOf(setup),
   steps: setup.choices.division.steps,
+  money: setup.choices.money.set,
   from: stepsOf(standing)?.from ?? ZERO,
   ...(standing.aim.kind === 'share' ? { shared: shareOf(standing) } : {}),
 })

@@ -9,7 +9,7 @@ import { decimalsIn, isChain, totals, type Problem } from './problem'
  * whole; things counted one by one; the trick of the nines; beads on rods; or pieces dealt out to so many (`sharing`); plus and
  * minus ones that make zero pairs (`pairs`); arrows along a line (`arrows`); the rule of signs in writing (`signs`); equal parts of a
  * whole (`fractions`); or their rule in writing (`number-rule`); or nine times a number in writing (`nine-tricks`); the loop of long
- * division (`division`); equal groups (`groups`); or the parts of a product (`products`). A material says for which of them its hands are made.
+ * division (`division`); equal groups (`groups`); the parts of a product (`products`); or coins (`coins`). A material says for which of them its hands are made.
  */
 export type Sort =
   | 'fractions'
@@ -25,6 +25,7 @@ export type Sort =
   | 'division'
   | 'groups'
   | 'products'
+  | 'coins'
   | 'pairs'
   | 'arrows'
   | 'signs'

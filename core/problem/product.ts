@@ -1,7 +1,7 @@
 import { compare, exact, isWhole, multiply, sign, type Exact } from '../number/exact'
 import { placeParts, digitsOf } from '../number/places'
 import { MAX_DIGITS, valueOf } from '../number/numeral'
-import { asksMore, quotientOf, type Problem } from './problem'
+import { answer, asksMore, quotientOf, type Problem } from './problem'
 
 /** One part of a product: so many times a size. */
 export interface Part {
@@ -48,6 +48,7 @@ export function easierParts({ count, size }: Part): readonly Part[] {
 
 /** Whether a problem multiplies or divides whole things, no more of them than `greatest` at any time. */
 export function isGrouping(problem: Problem, greatest: Exact): boolean {
-  const most = productOf(problem) ? worthOfPart(productOf(problem)!) : quotientOf(problem)?.of
+  const product = productOf(problem)
+  const most = product ? worthOfPart(product) : problem.groups ? answer(problem) : quotientOf(problem)?.of
   return most !== undefined && compare(most, greatest) <= 0
 }

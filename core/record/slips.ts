@@ -1,6 +1,7 @@
 import { change, holds, type Act, type AmountAct } from '../act/act'
 import { allDone, owing, shareOf, stepsOf, type Standing } from '../act/standing'
 import { add, compare, divide, exact, negate, sign, sizeOf, subtract, toCount, ZERO, type Exact } from '../number/exact'
+import { keepsLast } from '../mistakes/coins'
 import { comparisonMistake } from '../mistakes/fractions'
 import { procedureFor } from '../mistakes/index'
 import { dropsSign, operationAsOwn } from '../mistakes/signed'
@@ -28,6 +29,8 @@ export const SLIPS = {
   groupsOver: 'counted a group too many',
   wrongFinger: 'folded the wrong finger',
   shareShort: 'stopped sharing out too early',
+  countsOnes: 'counted on by one, not by the coin',
+  priceAdded: 'added what was paid to the price',
   groupSize: 'made a group of another size',
   remainderLarge: 'left a remainder that is not smaller than the divisor',
   shareMisread: 'read the wrong share, or what is left over',
@@ -105,6 +108,7 @@ export function slipIn(
   const started = before.aim.kind === 'total' && before.begun === 1 && before.laid && sign(owing(before)) !== 0
   if (started && acts[0]?.kind === 'take') return SLIPS.wrongStart
   const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
+  if (spoken && sort === 'coins') return slipInCoin(spoken, before, last)
   if (spoken) return slipInWords(spoken.said!.map(Number), spoken.kind === 'take')
   const begun = stepsOf(before)
   if (act?.kind === 'read' && before.aim.kind === 'share')
@@ -115,6 +119,7 @@ export function slipIn(
       if (asked.named && act.value === answer(asked) && !isAnswer(asked, act.value, null, act.as))
         return SLIPS.otherForm
       if (isAnswer(asked, act.value, act.remainder)) return ''
+      if (sort === 'coins' && begun?.to && act.value === add(begun.to, begun.from)) return SLIPS.priceAdded
       const slip =
         pairsMiscounted(act.value, before) ||
         procedureFor(asked, act.value)?.name ||
@@ -142,6 +147,15 @@ export function slipIn(
   if (size !== '1' && act.word !== said) return SLIPS.wrongStep
   if (step < 0) return first ? (forward ? SLIPS.startSaid : SLIPS.backStartSaid) : SLIPS.saidTwice
   return SLIPS.skipped
+}
+
+/** The word said for a coin, held against the word before it: on by the coin before, by one, or somewhere else. */
+function slipInCoin(act: AmountAct, before: Standing, last: Act | undefined): string {
+  const coin = last?.kind === 'lay' || last?.kind === 'join' ? last : undefined
+  const step = subtract(act.said![0]!, coin?.said?.[0] ?? before.value)
+  if (step === act.amount) return ''
+  if (coin && step === coin.amount) return keepsLast.name
+  return step === '1' ? SLIPS.countsOnes : SLIPS.wrongStep
 }
 
 /** Of a sharing: what each has is read, and what is left over; more could be dealt as long as there is enough left for all. */

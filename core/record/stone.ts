@@ -6,7 +6,7 @@ import { groupTooMany } from '../mistakes/groups'
 import { procedureFor } from '../mistakes/index'
 import { carryBefore, carryDropped, notMovedOver } from '../mistakes/multiplying'
 import { parseNumeral, valueOf } from '../number/numeral'
-import { extended, listed } from '../number/trail'
+import { backwards, extended, listed } from '../number/trail'
 import { follow } from '../plan/follow'
 import { columnLines, styleOf, underWay, write, type WrittenLine } from '../plan/lines'
 import { columnAloud, packFor, type Setup } from '../plan/setup'
@@ -102,7 +102,7 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
       said.push(how.say)
       detail = how.detail
     }
-    const written = write(page, act, styleOf(setup.choices))
+    const written = write(page, act, styleOf(setup))
     page = written.page
     lines.push(...columnLines(setup, from.states[setup.representation], act, written.lines))
     standing = stand(setup.worked, standing, act)
@@ -170,12 +170,21 @@ function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Stan
     act?.kind === 'read' &&
     listed(from.stones).some((s) => s.owedKind === 'beads' || (s.slip !== '' && s.step === 'part'))
   if (act?.kind === 'read' && act.value === from.standing.value && named) return ''
-  return slipIn(acts, from.standing, standing, from.stones.last?.acts.at(-1), {
+  return slipIn(acts, from.standing, standing, lastDone(from), {
     asked: setup.problem,
     worked: setup.worked,
     next: nextOf(setup, from.standing),
     sort: wayById(setup.way).sort,
   })
+}
+
+/** What was done last; a number that was only asked since then changes nothing of it. */
+function lastDone({ stones }: Moment): Act | undefined {
+  for (const stone of backwards(stones)) {
+    const act = stone.acts.at(-1)
+    if (act?.kind !== 'pose') return act
+  }
+  return undefined
 }
 
 /** The slip in a column that was counted and did not come out. */

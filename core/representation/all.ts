@@ -3,6 +3,7 @@ import { abacus, beadFrame, stayPut, twoFive } from './abacus/abacus'
 import { area } from './area/area'
 import { blocks } from './blocks/blocks'
 import { chips } from './chips/chips'
+import { coins } from './coins/coins'
 import { columns, touchColumns } from './columns/columns'
 import { counters } from './counters/counters'
 import { division } from './division/division'
@@ -40,6 +41,7 @@ export const MATERIALS: Readonly<Record<RepresentationId, Representation>> = {
   plates: plates as Representation,
   groups: groups as Representation,
   area: area as Representation,
+  coins: coins as Representation,
   strips: strips as Representation,
   vessel: vessel as Representation,
   joints: joints as Representation,

@@ -213,6 +213,8 @@ export interface HandWords {
   readonly folds?: boolean
   /** Whether sharing out is filling one plate after another. */
   readonly fills?: boolean
+  /** Whether coins are counted, each told by the total it makes. */
+  readonly coins?: boolean
 }
 
 export { REPRESENTATION_IDS, type RepresentationId } from '../materials'

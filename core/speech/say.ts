@@ -18,10 +18,12 @@ import { numberText } from '../number/text'
 import { pieceName, SIGNED, type Pieces, type Units } from '../number/units'
 import { printExact } from '../number/numeral'
 import type { DivisionChoices } from '../choices'
+import type { MoneySet } from '../number/money'
 import { answer, isAnswer, type Problem } from '../problem/problem'
 import type { HandWords, Owed } from '../representation/representation'
 import { moveInWords, saySlip } from './beads'
 import { broughtInWords, isOfDivision, sayTurnOwed, turnInWords } from './division'
+import { coinsInWords } from './coins'
 import { comparisonInWords, namedInWords, namingInWords } from './parts'
 import { formOf } from '../number/words'
 import { capital, spokenList, named, operationWord, pretty, say, sayMade, sayNumeral, type WordPack } from './words'
@@ -40,6 +42,8 @@ export interface Telling {
   readonly shared?: Exact
   /** What the class calls the four steps of long division. */
   readonly steps?: DivisionChoices['steps']
+  /** The class's money. */
+  readonly money?: MoneySet
   /** Which pieces lie there before the act and after it, where numbers are called by them. */
   readonly held?: readonly [readonly Pieces[], readonly Pieces[]]
 }
@@ -165,6 +169,10 @@ function landing(act: AmountAct, before: Exact, { pack, hands, from = ZERO }: Te
 export function sayAct(act: Act, before: Exact, telling: Telling): string {
   const { problem, pack, hands, units, where = 'mat', shared } = telling
   const now = sayMade(after(before, act), telling.held?.[1], pack, units)
+  if (hands?.coins) {
+    const said = coinsInWords(act, before, telling)
+    if (said !== undefined) return said
+  }
   if (hands?.lands && (act.kind === 'join' || act.kind === 'take')) return landing(act, before, telling)
   switch (act.kind) {
     case 'lay': {

@@ -13,6 +13,7 @@ import {
 } from './fractions'
 import { nines } from './nines'
 import { byDigit, byParts, equalGroups, splitGroups } from './products'
+import { changeUp, pairsFirst, payFewest, sortAndCount, stackAndAdd } from './coins'
 import { oneLess, tenLess } from './nineTricks'
 import { zeroPairs } from './pairs'
 import { dealRounds, fillPlates, longDivision, shareOut } from './sharing'
@@ -46,6 +47,11 @@ export const WAYS: Readonly<Record<WayId, Way>> = {
   'split-groups': splitGroups,
   'by-digit': byDigit,
   'by-parts': byParts,
+  'sort-and-count': sortAndCount,
+  'pairs-first': pairsFirst,
+  'stack-and-add': stackAndAdd,
+  'pay-fewest': payFewest,
+  'change-up': changeUp,
   'wholes-apart': wholesApart,
   'same-parts': sameParts,
   'common-parts': commonParts,

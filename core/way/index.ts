@@ -78,6 +78,7 @@ const NEEDS: Readonly<Record<Sort, (units: Units) => boolean>> = {
   division: (units) => ladderOf(units) !== undefined,
   groups: () => true,
   products: () => true,
+  coins: () => true,
   pairs: (units) => pairPieces(1, units).length > 0,
   arrows: () => true,
   signs: () => true,

@@ -191,7 +191,7 @@ test('facts are rehearsed from the grid: a wrong one is marked, and asked again 
 
 test('a room’s own names for the four steps, and a square left empty, are kept and used', async () => {
   await driver.get(`${app.url}/room`)
-  const box = await driver.findElement(By.xpath('//label[contains(., "The step “divide” is called")]/input'))
+  const box = await byRole(driver, 'textbox', /The step “divide” is called/)
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), 'share', Key.TAB)
   await driver.findElement(By.xpath('//label[contains(., "Where no group fits first")]/select/option[2]')).click()
   await click('Save changes')

@@ -50,10 +50,12 @@ test('a count in steps that is not the one the way asks is another thing done', 
   ])
 })
 
-test('there is advice on chains of two numbers and more, and on nothing else', () => {
+test('there is advice on chains of two numbers and more, on products, divisions and heaps of coins, and on nothing else', () => {
   const advice = (text: string): number => adviseWays(parseProblem(text), DEFAULT_CHOICES, { losesTrack: false }).length
   expect(advice('52 - 37')).toBeGreaterThan(1)
-  expect([advice('6 * 9'), advice('36 / 9'), advice('52')]).toEqual([0, 0, 0])
+  for (const text of ['6 * 9', '36 / 9', '612 / 7', '37 * 24', '3 * 25 + 2 * 10'])
+    expect([text, advice(text) > 0]).toEqual([text, true])
+  expect(advice('1/2 in simplest form')).toBe(0)
 })
 
 test('one of the lowest place is called by the class’s own word', () => {

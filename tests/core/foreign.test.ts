@@ -28,6 +28,7 @@ const ASKED: Partial<Record<RepresentationId, string>> = {
   area: '37 * 24',
   product: '37 * 24',
   division: '612 / 7',
+  coins: '3 * 25 + 2 * 10',
   signs: '-3 - 5',
   strips: '5/8 - 1/4',
   vessel: '5/8 - 1/4',

@@ -178,6 +178,8 @@ defineExpose({ unsaved, keep })
       <SignedForm v-model="hands.signed" />
       <h2>Parts of a whole</h2>
       <PartsForm v-model="hands.parts" />
+      <h2>Coins</h2>
+      <MoneyForm v-model="hands.money" />
       <h2>Long division</h2>
       <DivisionForm v-model="hands.division" />
       <h2>On the open number line</h2>

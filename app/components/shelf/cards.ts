@@ -261,6 +261,32 @@ export const CARDS: Readonly<Record<ShelfId, readonly HandStep[]>> = {
       to: { fill: box(10, 28, 24, 10), line: 'M8 6V40H36V6' },
     },
   ],
+  coins: [
+    {
+      title: 'Count',
+      text: 'Tap a coin of the heap: it moves over and stays seen. The greatest kind first.',
+      from: { line: dot(22, 22, 14) },
+      to: { line: dot(22, 22, 14), text: '25' },
+    },
+    {
+      title: 'Stop',
+      text: 'Where the kind changes, stop and say so: seventy-five, now tens, eighty-five.',
+      from: { text: '75' },
+      to: { text: '85' },
+    },
+    {
+      title: 'Exchange',
+      text: 'Coins counted are exchanged for others of the same worth: one 25 for 10, 10 and 5.',
+      from: { line: dot(22, 22, 14) },
+      to: { line: dot(10, 18, 8) + dot(30, 16, 8) + dot(22, 34, 7) },
+    },
+    {
+      title: 'Take back',
+      text: 'Tap a coin that was counted: it goes back.',
+      from: { line: dot(22, 22, 14) },
+      to: {},
+    },
+  ],
   groups: [
     {
       title: 'One group more',

@@ -141,6 +141,12 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
   },
   tallies: { ground: 'felt', line: `${many(4, (i) => `M${18 + i * 9} 14V50`)}M12 44L52 20M66 14V50M75 14V50` },
   counters: { ground: 'felt', fill: many(8, (i) => dot(18 + (i % 5) * 15, 22 + Math.floor(i / 5) * 18, 6)) },
+  coins: {
+    ground: 'felt',
+    line: dot(24, 34, 13) + dot(52, 30, 10) + dot(76, 36, 8),
+    text: [],
+    fill: dot(84, 14, 6),
+  },
   groups: {
     ground: 'felt',
     line: many(3, (i) => dot(20 + i * 28, 32, 13)),
@@ -269,6 +275,7 @@ const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
   tallies: 'things',
   plates: 'groups',
   groups: 'groups',
+  coins: 'things',
   area: 'groups',
   touch: 'things',
   joints: 'things',

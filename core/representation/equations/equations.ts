@@ -59,7 +59,7 @@ function parse(text: string): EquationsMove {
 }
 
 /** Sorts of ways in which numbers are worked whole, so that the page does not part them by itself. */
-const WHOLE: readonly Sort[] = ['whole', 'beads', 'arrows', 'signs', 'nine-tricks', 'groups', 'products']
+const WHOLE: readonly Sort[] = ['whole', 'beads', 'arrows', 'signs', 'nine-tricks', 'groups', 'products', 'coins']
 
 /** Sorts of ways in which numbers are parted and gathered in writing. */
 const PARTING: readonly Sort[] = ['parts', 'whole', 'arrows', 'groups', 'products']
@@ -97,6 +97,7 @@ export const equations: Representation<EquationsState, EquationsMove> & { write:
           numbers: MAX_NUMBERS,
           decimals: 9,
         }),
+  follows: (problem) => problem.groups !== undefined,
   start: (problem, _choices, beside) => {
     const whole = beside !== undefined && WHOLE.includes(beside.sort)
     const counted = beside?.sort === 'counting'

@@ -180,7 +180,7 @@ export const openline: Representation<OpenLineState, OpenLineMove> = {
       signed: true,
       instead: [],
     }),
-  follows: (problem) => productOf(problem) !== undefined,
+  follows: (problem) => productOf(problem) !== undefined || problem.groups !== undefined,
   cannotShow: notAlong,
   start: () => ({ start: null, begun: null, hops: [], read: null }),
   apply,

@@ -7,6 +7,7 @@ const props = defineProps<{ state: AreaState; setup: Setup; standing: Standing; 
 const emit = defineEmits<{ move: [text: string] }>()
 
 const writable = computed(() => props.mode !== 'show')
+const told = computed(() => props.mode !== 'alone')
 const whole = (side: readonly number[]): number => side.reduce((a, b) => a + b, 0)
 const [across, down] = [computed(() => whole(props.state.along)), computed(() => whole(props.state.down))]
 const parted = computed(() => props.state.along.length + props.state.down.length > 2)
@@ -30,6 +31,8 @@ const cells = computed(() =>
       number: numberIn(props.state, row, column),
       struck: props.state.parts[row]![column]!.slice(0, -1),
       right: holds(props.state, row, column),
+      /** What looks done: in Alone whatever was written, so that nothing is given away. */
+      done: told.value ? holds(props.state, row, column) : numberIn(props.state, row, column) !== undefined,
     })),
   ),
 )
@@ -50,15 +53,18 @@ watch(
   () => Object.keys(texts).forEach((k) => (texts[k] = '')),
 )
 const chosen = ref<string | null>(null)
-const current = computed(() => cells.value.find((c) => key(c) === chosen.value) ?? cells.value.find((c) => !c.right))
+/** A part that is to be written anew, although it looks done. */
+const anew = ref<string | null>(null)
+const current = computed(() => cells.value.find((c) => key(c) === chosen.value) ?? cells.value.find((c) => !c.done))
 const root = ref<HTMLElement | null>(null)
 function write(c: Cell): void {
   const number = (texts[key(c)] ?? '').trim()
   if (!/^\d{1,5}$/.test(number)) return
   chosen.value = null
+  anew.value = null
   emit('move', `part ${c.down} by ${c.along} is ${Number(number)}`)
   void nextTick(() => {
-    const next = cells.value.find((other) => !other.right)
+    const next = cells.value.find((other) => !other.done)
     if (next) root.value?.querySelector<HTMLInputElement>(`[data-part="${key(next)}"]`)?.focus()
   })
 }
@@ -95,7 +101,7 @@ const shows = (c: Cell): boolean => c.width > 54 && c.height > 26
             :key="key(c)"
             class="cell"
             :class="{
-              right: c.right,
+              right: c.done,
               lit: lit === key(c),
               wrong: c.number !== undefined && !c.right && mode !== 'alone',
             }"
@@ -148,7 +154,7 @@ const shows = (c: Cell): boolean => c.width > 54 && c.height > 26
               c.number
             }}</span>
             <input
-              v-if="writable && !c.right"
+              v-if="writable && (!c.done || anew === key(c))"
               v-model="texts[key(c)]"
               :data-part="key(c)"
               inputmode="numeric"
@@ -159,6 +165,15 @@ const shows = (c: Cell): boolean => c.width > 54 && c.height > 26
               @blur="lit = null"
               @keydown.enter.prevent="write(c)"
             />
+            <button
+              v-else-if="writable && !told"
+              type="button"
+              class="stone-button bare"
+              :aria-label="`Write ${c.down} times ${c.along} anew`"
+              @click="anew = key(c)"
+            >
+              ↻
+            </button>
           </li>
         </ul>
         <div v-if="writable && open && current" class="writing">

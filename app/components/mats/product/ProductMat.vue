@@ -36,7 +36,8 @@ const following = computed<Cell | null>(() => {
     const c = columnAt(s, row, at)
     const over = s.rowOf[row]!
     if (at === 0 && over > 0 && live(s.rows[row]!.digits[0]) === undefined) return { kind: 'write', row, place: 0 }
-    if (isDone(c)) continue
+    // In Alone the frame goes by what is written, not by whether it is right.
+    if (props.mode === 'alone' ? c.digit !== undefined : isDone(c)) continue
     if (c.digit === undefined) return { kind: 'write', row, place: c.place }
     return c.last ? { kind: 'write', row, place: c.place + 1 } : { kind: 'carry', row, place: c.at + 1 }
   }

@@ -1,0 +1,47 @@
+import { change, type Act } from '../act/act'
+import { add, isWhole, sign, type Exact } from '../number/exact'
+import { CURRENCIES, type MoneySet } from '../number/money'
+import { formOf } from '../number/words'
+import { capital, say, type WordPack } from './words'
+
+/** What is said while coins are counted: the total that each makes, and where the kind changes (practice, section 12). */
+
+interface OfMoney {
+  readonly pack: WordPack
+  readonly money?: MoneySet
+  /** Where change is counted up, the price it is counted from. */
+  readonly from?: Exact
+}
+
+/** “Three twenty-five-cent coins”; of the large unit, “one two-pound coin”. */
+export function coinsNamed(count: number, value: number, pack: WordPack, money: MoneySet = 'token'): string {
+  const { smallName, largeName } = CURRENCIES[money]
+  if (money === 'token') return `${say(count, pack)} ${formOf(count, smallName)} of ${say(value, pack)}`
+  const large = value % 100 === 0
+  const unit = large ? largeName[0] : smallName[0]
+  return `${say(count, pack)} ${say(large ? value / 100 : value, pack)}-${unit} ${count === 1 ? 'coin' : 'coins'}`
+}
+
+/** What is said for an act with coins; undefined for what is told as anywhere else. */
+export function coinsInWords(act: Act, before: Exact, { pack, money, from }: OfMoney): string | undefined {
+  switch (act.kind) {
+    case 'pose': {
+      const [kind] = act.pieces ?? []
+      return kind && isWhole(kind.unit)
+        ? `Stop. Now ${coinsNamed(kind.count, Number(kind.unit), pack, money)}.`
+        : undefined
+    }
+    case 'begin':
+      return act.to === null ? undefined : `Count up from ${say(act.from, pack)} to ${say(act.to, pack)}.`
+    case 'lay':
+    case 'join':
+    case 'take': {
+      const there = say(add(from ?? ('0' as Exact), add(before, change(act))), pack)
+      if (sign(change(act)) < 0) return `One goes back: ${there} now.`
+      const [said] = act.said ?? []
+      return said === undefined ? `${capital(there)}.` : `“${capital(say(said, pack))}.” ${capital(there)} now.`
+    }
+    default:
+      return undefined
+  }
+}

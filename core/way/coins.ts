@@ -1,0 +1,141 @@
+import { piecesAct, type Act } from '../act/act'
+import { isRead, owing, stepsOf, type Standing } from '../act/standing'
+import type { Choices } from '../choices'
+import { CURRENCIES, fewestCoins, someOf } from '../number/money'
+import { compare, exact, isWhole, sign, toCount } from '../number/exact'
+import { valueOf } from '../number/numeral'
+import { heapOf, heapProblem, MOST_COINS, type Kind } from '../problem/heap'
+import { isChain, type Problem } from '../problem/problem'
+import { inTurn } from './inTurn'
+import type { Way } from './way'
+
+/** Counting coins (practice, section 12; common practice, no source). */
+
+/** The greatest first; kinds that come twice are counted together. */
+const sorted = (heap: readonly Kind[]): readonly Kind[] =>
+  [...new Set(heap.map((k) => k.value))]
+    .sort((a, b) => b - a)
+    .map((value) => ({ value, count: heap.reduce((n, k) => n + (k.value === value ? k.count : 0), 0) }))
+    .filter((k) => k.count > 0)
+
+/** The kind that is being counted: that of the number begun last. */
+const kindNow = (problem: Problem, s: Standing): number => heapOf(problem)?.[s.begun - 1]?.value ?? 1
+
+const coin = (kind: 'lay' | 'join', value: number, count = 1): Act => piecesAct(kind, [{ count, unit: exact(value) }])
+
+/** One number after another, each in coins of its kind: `count` of them at a time. Where the kind changes, that is asked. */
+function counting(problem: Problem, s: Standing, count: (left: number) => number): Act | null {
+  const value = kindNow(problem, s)
+  const left = (): number => Math.floor(toCount(owing(s)) / value)
+  const asked = inTurn(
+    problem,
+    s,
+    () => coin('lay', value, count(left())),
+    () => (sign(owing(s)) > 0 && left() > 0 ? coin('join', value, count(left())) : null),
+  )
+  if (asked?.kind !== 'pose') return asked
+  const next = heapOf(problem)?.[s.begun]
+  return next ? { ...asked, pieces: [{ count: next.count, unit: exact(next.value) }] } : asked
+}
+
+/** Every coin of a heap; of one too large to be counted out, the first of them, which are too many already. */
+const coinsIn = (heap: readonly Kind[]): readonly number[] =>
+  heap.flatMap((k) => new Array<number>(Math.min(k.count, MOST_COINS + 1)).fill(k.value))
+
+/** Coins that make a whole hundred go before the others, so that the hundreds are counted first. */
+function wholesFirst(heap: readonly Kind[]): readonly Kind[] {
+  let left = sorted(heap)
+  const first: Kind[] = []
+  for (;;) {
+    const found = someOf(100, coinsIn(left))
+    if (!found) return [...first, ...left]
+    first.push(...sorted(found.map((value) => ({ value, count: 1 }))))
+    left = sorted([...left, ...found.map((value) => ({ value, count: -1 }))])
+  }
+}
+
+export const sortAndCount: Way = {
+  id: 'sort-and-count',
+  title: 'sort, then count on',
+  school: 'The greatest first; count on by that coin, and stop where the kind changes: 75 … now tens: 85.',
+  at: 'Coins, where each one that is counted moves over and stays seen.',
+  sort: 'coins',
+  suits: (p) => heapOf(p) !== undefined,
+  arrange: (p) => heapProblem(sorted(heapOf(p)!)),
+  next: (problem, s) => counting(problem, s, () => 1),
+}
+
+export const pairsFirst: Way = {
+  id: 'pairs-first',
+  title: 'make hundreds first',
+  school: 'Coins that make a whole hundred are put together first, then the rest is counted on.',
+  at: 'A heap with several ways to a hundred: fewer steps to keep in the head.',
+  sort: 'coins',
+  suits: (p) => {
+    const coins = coinsIn(heapOf(p) ?? [])
+    return coins.length <= MOST_COINS && someOf(100, coins) !== undefined
+  },
+  arrange: (p) => heapProblem(wholesFirst(heapOf(p)!)),
+  next: (problem, s) => counting(problem, s, () => 1),
+}
+
+export const stackAndAdd: Way = {
+  id: 'stack-and-add',
+  title: 'stack and add',
+  school: 'All coins of a kind in one stack: what each stack is worth is written, and all are added.',
+  at: 'The second method, beside the column sheet: both must come to the same.',
+  sort: 'coins',
+  suits: (p) => heapOf(p) !== undefined,
+  arrange: (p) => heapProblem(sorted(heapOf(p)!)),
+  next: (problem, s) => counting(problem, s, (left) => left),
+}
+
+const valuesOf = (choices: Choices): readonly number[] => CURRENCIES[choices.money.set].coins.map((c) => c.value)
+
+export const payFewest: Way = {
+  id: 'pay-fewest',
+  title: 'pay with the fewest coins',
+  school: 'As few coins as make the amount, the greatest first.',
+  at: 'Coins from the till, to the very amount.',
+  sort: 'coins',
+  suits: (p) => isChain(p) && p.terms.length === 0 && isWhole(valueOf(p.first)),
+  next: (problem, s, choices) => {
+    const next = (): number => fewestCoins(toCount(owing(s)), valuesOf(choices))?.[0] ?? 1
+    return inTurn(
+      problem,
+      s,
+      () => coin('lay', next()),
+      () => (sign(owing(s)) > 0 ? coin('join', next()) : null),
+    )
+  },
+}
+
+export const changeUp: Way = {
+  id: 'change-up',
+  title: 'count up from the price',
+  school: 'From the price on, the small coins first, until it is what was paid: what was given is the change.',
+  at: 'Coins from the till: nothing has to be taken away.',
+  sort: 'coins',
+  aim: 'steps',
+  suits: (p) => {
+    const [term] = p.terms
+    return p.terms.length === 1 && term!.operation === '-' && compare(valueOf(p.first), valueOf(term!.number)) > 0
+  },
+  next: (problem, s, choices) => {
+    if (!stepsOf(s))
+      return {
+        kind: 'begin',
+        from: valueOf(problem.terms[0]!.number),
+        step: exact(1),
+        to: valueOf(problem.first),
+        times: null,
+      }
+    const rest = owing(s)
+    if (sign(rest) > 0) {
+      const smallest = fewestCoins(toCount(rest), valuesOf(choices))?.at(-1) ?? 1
+      return coin('join', smallest)
+    }
+    if (sign(rest) < 0) return { kind: 'take', amount: exact(rest.slice(1)) }
+    return isRead(s) ? null : { kind: 'read', value: s.value }
+  },
+}
