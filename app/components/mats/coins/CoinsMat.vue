@@ -4,6 +4,7 @@ import {
   fewestCoins,
   type Mode,
   moneyText,
+  printNumeral,
   type Setup,
   type Standing,
   waysToPay,
@@ -18,7 +19,7 @@ const ScaleDialog = defineAsyncComponent(() => import('./ScaleDialog.vue'))
 const movable = computed(() => props.mode !== 'show')
 const told = computed(() => props.mode !== 'alone')
 const currency = computed(() => CURRENCIES[props.setup.choices.money.set])
-const { perMm, known } = useTrueScale()
+const { perMm, known, measure } = useTrueScale()
 const measuring = ref(false)
 /** How large a coin is drawn: at its true size; where the screen was never measured, as the usual screen has it. */
 const sizeOf = (value: number): number =>
@@ -70,6 +71,13 @@ const swaps = computed(() => {
   })
 })
 const swapping = ref(false)
+/** Where change is asked and nothing has been begun: from which price to what was paid. */
+const change = computed(() => {
+  const { first, terms } = props.setup.problem
+  const [term] = terms
+  if (props.state.from !== null || props.state.counted.length > 0 || term?.operation !== '-') return null
+  return { price: Number(printNumeral(term.number)), paid: Number(printNumeral(first)) }
+})
 const described = computed(() => {
   const side = (list: { value: number; n: number }[]): string =>
     list
@@ -164,6 +172,14 @@ const ways = computed(() => {
         </div>
         <div v-if="movable" class="acts">
           <button
+            v-if="change"
+            type="button"
+            class="stone-button main"
+            @click="emit('move', `from ${change.price} to ${change.paid}`)"
+          >
+            Count up from {{ moneyText(change.price, currency) }}
+          </button>
+          <button
             type="button"
             class="stone-button"
             :disabled="last === undefined"
@@ -195,7 +211,7 @@ const ways = computed(() => {
         </div>
         <p v-if="told && ways > 1" class="quiet ways">These coins pay it in {{ ways.toLocaleString('en') }} ways.</p>
       </section>
-      <ScaleDialog v-if="measuring" v-model:open="measuring" />
+      <ScaleDialog v-if="measuring" v-model:open="measuring" :per-mm="perMm" @measured="measure" />
     </div>
   </div>
 </template>
@@ -251,25 +267,25 @@ header .bare:hover:not(:disabled) {
   font-weight: 700;
   font-size: 1.6rem;
 }
-.lying {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-content: flex-start;
-}
-.rows {
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
+.lying,
+.rows,
 .row {
   display: flex;
   flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  align-content: flex-start;
+}
+.rows {
+  gap: 8px 24px;
+}
+.row {
   gap: 4px;
 }
 .coin {
   display: grid;
   place-items: center;
+  flex: none;
   aspect-ratio: 1;
   border: 2.5px solid var(--piece-line);
   border-radius: 50%;

@@ -4,10 +4,11 @@ import { CARD_EDGE } from '../../../composables/useTrueScale'
 /** One measure of this screen, so that coins are as large as they are: a card is held to it, and the bar drawn as long. */
 const open = defineModel<boolean>('open', { required: true })
 useReturnFocus()
-const { perMm, measure } = useTrueScale()
-const length = ref(Math.round(perMm.value * CARD_EDGE))
+const props = defineProps<{ perMm: number }>()
+const emit = defineEmits<{ measured: [cardPixels: number] }>()
+const length = ref(Math.round(props.perMm * CARD_EDGE))
 function keep(): void {
-  measure(length.value)
+  emit('measured', length.value)
   open.value = false
 }
 </script>

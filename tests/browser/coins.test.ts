@@ -1,0 +1,116 @@
+import type { WebDriver } from 'selenium-webdriver'
+import { By, byRole, Key, noViolations, text, until, type Running } from './world'
+import { inChromium } from './here'
+
+const here = inChromium()
+const { click, fresh, size } = here
+let app: Running
+let driver: WebDriver
+beforeAll(() => {
+  ;({ app, driver } = here)
+})
+afterEach(() => size(1280, 800))
+
+const lines = '[aria-label="Running equations"]'
+const said = '[aria-label="What to say"]'
+
+async function asked(problem: string, mode: string, more: Record<string, string> = {}): Promise<void> {
+  await fresh({ 'sett.material': 'coins', 'sett.mode': mode, 'sett.cards-seen': '["coins"]', ...more })
+  const box = await byRole(driver, 'textbox', 'Problem')
+  await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
+  await driver.wait(async () => (await driver.findElements(By.css('.coins'))).length > 0, 5000)
+}
+
+test('a heap counted Alone with “kept counting by the last value” is found in the Daybook', async () => {
+  await asked('3 * 25 + 2 * 10', 'alone')
+  const say = await byRole(driver, 'textbox', 'I say')
+  await noViolations(driver)
+  for (const [word, coin] of [
+    ['25', 'Count 25, 3 in the heap'],
+    ['50', 'Count 25, 2 in the heap'],
+    ['75', 'Count 25, 1 in the heap'],
+    ['100', 'Count 10, 2 in the heap'],
+    ['110', 'Count 10, 1 in the heap'],
+  ] as const) {
+    await say.sendKeys(word)
+    await click(coin)
+  }
+  await (await byRole(driver, 'textbox', 'Answer')).sendKeys('125', Key.ENTER)
+  await click('Save')
+  await byRole(driver, 'textbox', 'Note')
+  await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
+  await text(driver, '.p-toast', 'is in the Daybook')
+  await driver.get(`${app.url}/daybook`)
+  await text(driver, 'tbody tr', 'kept counting by the last value')
+})
+
+test('a heap Together by tapping the coins: where the kind changes it is said, and a coin can go back', async () => {
+  await asked('2 * 25 + 1 * 10', 'together')
+  const coin = async (value: string) =>
+    (
+      await driver.findElements(
+        By.xpath(`//section[@aria-label="The heap"]//span[contains(@class,"coin") and normalize-space()="${value}"]`),
+      )
+    )[0]!
+  await (await coin('25')).click()
+  await (await coin('25')).click()
+  await text(driver, said, 'Stop. Now one token of 10.'.replace('10', 'ten'))
+  await (await coin('10')).click()
+  await text(driver, lines, '50 + 10 = 60')
+  await click('Take the last back')
+  await text(driver, lines, '60 − 10 = 50')
+  await noViolations(driver)
+})
+
+test('change Together: counted up from the price by keyboard alone, with the line in step', async () => {
+  await asked('200 - 135', 'together', { 'sett.beside': 'openline' })
+  await (await byRole(driver, 'button', 'Count up from 1.35')).sendKeys(Key.ENTER)
+  for (const coin of ['5', '10', '50']) await (await byRole(driver, 'button', `Give ${coin}`)).sendKeys(Key.ENTER)
+  await text(driver, lines, '150 + 50 = 200')
+  await text(driver, '.second', '+50')
+  await (await byRole(driver, 'textbox', 'Answer')).sendKeys('65', Key.ENTER)
+  await text(driver, said, 'equals sixty-five')
+})
+
+test('coins counted are exchanged for others of the same worth, and an amount is paid', async () => {
+  await asked('87', 'together')
+  await text(driver, '.ways', /in \d+ ways/)
+  for (const coin of ['50', '25']) await click(`Give ${coin}`)
+  await click('Exchange')
+  await click('Exchange 25 for 10 and 10 and 5')
+  await text(driver, said, 'seventy-five')
+  await noViolations(driver)
+})
+
+test('a disc of 25 mm is 25 mm by the device’s own measure, once a card has been held to the screen', async () => {
+  await asked('3 * 25', 'together')
+  await click('Measure this screen')
+  const slider = await driver.wait(until.elementLocated(By.css('input[type="range"]')), 10_000)
+  await noViolations(driver)
+  for (let n = 0; n < 12; n++) await slider.sendKeys(Key.ARROW_RIGHT)
+  const bar = (await (await driver.findElement(By.css('.card'))).getRect()).width
+  await click('It is as long as the card')
+  await byRole(driver, 'button', 'True size')
+  const disc = (await (await driver.findElement(By.css('.lying .coin'))).getRect()).width
+  // The token of 25 is 25 mm across; the bar is a card's 85.60 mm.
+  expect(Math.abs((disc / bar) * 85.6 - 25)).toBeLessThan(0.3)
+})
+
+test('a class counts in its own money', async () => {
+  await driver.get(`${app.url}/room`)
+  const choice = await driver.wait(
+    async () =>
+      (await driver.findElements(By.xpath('//label[contains(., "The coins are")]/select/option[3]')))[0] ?? null,
+    10_000,
+  )
+  await choice!.click()
+  await click('Save changes')
+  await driver.wait(async () => {
+    const room = (await (await fetch(`${app.url}/api/classroom`)).json()) as { classroom: { hands: { money: object } } }
+    return JSON.stringify(room.classroom.hands.money).includes('uk')
+  }, 5000)
+  await asked('2 * 50 + 1 * 20', 'together')
+  await click('Count 50p, 2 in the heap')
+  await click('Count 50p, 1 in the heap')
+  await text(driver, '.total', '£1.00')
+})
