@@ -92,7 +92,7 @@ export function fitWholes(problem: Problem, limits: WholeLimits): Fit {
   if (problem.named) return no(`${limits.name} is not cut into other parts.`, ['strips', 'vessel'])
   if (problem.pairs) return no(`${limits.name} has no zero pairs: plus and minus counters have.`, ['signed'])
   if (problem.groups)
-    return no(`${limits.name} works numbers one after another; it does not add equal groups together.`, [])
+    return no(`${limits.name} works numbers one after another; it does not add equal groups together.`, ['coins'])
   if (!isChain(problem) && !limits.groups)
     return no(`${limits.name} adds and takes away; it does not multiply or divide.`, [
       'fingers',

@@ -63,16 +63,6 @@ const SHOTS: readonly Shot[] = [
     act: async (d) => press(d, STEP, STEP, STEP),
   },
   {
-    name: 'touch-numerals',
-    path: '/bench',
-    act: async (d) => {
-      await ask(d, '14 - 6')
-      await choose(d, 'touch numerals')
-      await press(d, STEP, STEP, STEP, STEP, STEP)
-      await text(d, '[aria-label="Running equations"]', '14 · 13 12 11')
-    },
-  },
-  {
     name: 'by-hand',
     path: '/bench',
     act: async (d) => {
@@ -140,6 +130,17 @@ const SHOTS: readonly Shot[] = [
       await choose(d, 'plates')
       await (await byRole(d, 'button', 'Together')).click()
       await move(d, 'lay 612', 'break 6 hundreds', 'deal 8 tens', 'break 5 tens', 'deal 3 ones')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'coins',
+    path: '/bench',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Together')).click()
+      await ask(d, '3 * 25 + 2 * 10 + 3 * 5 + 4 * 1')
+      await (await byRole(d, 'button', 'Work it with coins')).click()
+      await move(d, 'count 25', 'count 25', 'count 25', 'count 10')
       await d.executeScript('document.activeElement.blur()')
     },
   },

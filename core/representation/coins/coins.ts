@@ -289,7 +289,7 @@ function fits(problem: Problem, choices?: Choices): Fit {
     return no('Coins are counted, paid, or given as change.')
   const [term] = problem.terms
   if (term && term.operation !== '-')
-    return no('Coins are counted, paid, or given as change: ask 3 × 25 + 2 × 10, 87, or 200 − 135.')
+    return no('Coins are counted, paid, or given as change, like 3 × 25 + 2 × 10, 87, or 200 − 135.')
   const [first, second] = [valueOf(problem.first), term ? valueOf(term.number) : exact(0)]
   if (![first, second].every((n) => isWhole(n) && sign(n) >= 0))
     return no('Coins are counted in the small unit, in whole numbers: 135 for 1.35.')
