@@ -76,6 +76,7 @@ export {
   totals,
   writesFractions,
 } from './problem/problem'
+export { heapText } from './problem/heap'
 export { commonIn, partsOfProblem, writtenIn } from './problem/fitParts'
 export { ahead, nextAct, nextMoves } from './record/ahead'
 export type { Bench, Mode, Moment, Stone } from './record/moment'

@@ -21,3 +21,4 @@ export {
 export { board, type BoardPanel, MOST_PANELS } from '../plan/board'
 export { numbersOf, parseMissing, printMissing, solveMissing } from '../problem/missing'
 export { sayMissing } from '../speech/missing'
+export { dropHeap, HEAP_RULES, type HeapRule, whichCoins } from './heaps'

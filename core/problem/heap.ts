@@ -29,4 +29,7 @@ export function heapProblem(kinds: readonly Kind[]): Problem {
   return { first: first!, terms: rest.map((number) => ({ operation: '+' as const, number })), groups }
 }
 
+/** A heap as it is typed: `3 * 25 + 1 * 10`. */
+export const heapText = (kinds: readonly Kind[]): string => kinds.map((k) => `${k.count} * ${k.value}`).join(' + ')
+
 const numeral = (n: number) => ({ form: 'places' as const, negative: false, digits: String(n), decimals: 0 })

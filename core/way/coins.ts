@@ -95,10 +95,10 @@ const valuesOf = (choices: Choices): readonly number[] => CURRENCIES[choices.mon
 export const payFewest: Way = {
   id: 'pay-fewest',
   title: 'pay with the fewest coins',
-  school: 'As few coins as make the amount, the greatest first.',
+  school: 'As few coins as make the amount, the greatest first; of several prices, one after another.',
   at: 'Coins from the till, to the very amount.',
   sort: 'coins',
-  suits: (p) => isChain(p) && p.terms.length === 0 && isWhole(valueOf(p.first)),
+  suits: (p) => isChain(p) && p.terms.every((t) => t.operation === '+') && isWhole(valueOf(p.first)),
   next: (problem, s, choices) => {
     const next = (): number => fewestCoins(toCount(owing(s)), valuesOf(choices))?.[0] ?? 1
     return inTurn(

@@ -31,7 +31,11 @@ const heaps = sets.chain((set) =>
     .array(fc.tuple(fc.integer({ min: 1, max: 12 }), fc.constantFrom(...valuesOf(set))), { minLength: 2, maxLength: 5 })
     .map((kinds) => ({ set, problem: kinds.map(([n, v]) => `${n} * ${v}`).join(' + ') })),
 )
-const payments = sets.chain((set) => fc.integer({ min: 1, max: 999 }).map((n) => ({ set, problem: String(n) })))
+const payments = sets.chain((set) =>
+  fc
+    .array(fc.integer({ min: 1, max: 300 }), { minLength: 1, maxLength: 3 })
+    .map((all) => ({ set, problem: all.join(' + ') })),
+)
 const changes = sets.chain((set) =>
   fc
     .tuple(fc.integer({ min: 1, max: 998 }), fc.integer({ min: 1, max: 999 }))
@@ -217,7 +221,8 @@ test('change is right when what was given is the difference', () => {
 test.each([
   ['3 * 20', 'us', 'no coin of 20'],
   ['61 * 1', 'us', 'too many to be told apart'],
-  ['5 + 3', 'us', 'counted, paid, or given as change'],
+  ['5 + 3 - 2', 'us', 'counted, paid, or given as change'],
+  ['0', 'us', 'Nothing is paid with no coins'],
   ['5 - 8', 'us', 'only where more was paid'],
   ['1.5', 'us', 'in the small unit'],
   ['9999 - 1', 'us', 'are the most here'],

@@ -41,6 +41,7 @@ const items = [
       { label: 'Find missing digits', command: () => navigateTo('/missing') },
       { label: 'Spin and add: spinner and number cards', command: () => navigateTo('/spinner') },
       { label: 'Set chains that need one bead rule', command: () => navigateTo('/chains') },
+      { label: 'The stall: prices, paying, change', command: () => navigateTo('/stall') },
       { label: 'Rehearse rules, beads and fingers', command: () => navigateTo('/rehearse') },
       { label: 'Rehearse facts and counting in steps', command: () => navigateTo('/facts') },
     ],

@@ -1,12 +1,12 @@
 import { change, piecesAct, type Act, type AmountAct } from '../../act/act'
 import { COIN_VALUES, CURRENCIES, fewestCoins, moneyText, someOf } from '../../number/money'
-import { compare, exact, isWhole, negate, sign, subtract, toCount, type Exact } from '../../number/exact'
+import { compare, exact, isWhole, negate, sign, toCount, type Exact } from '../../number/exact'
 import { printExact, valueOf } from '../../number/numeral'
 import { addPieces, coins as coinUnits, worthOf, type Pieces } from '../../number/units'
 import type { Choices } from '../../choices'
 import { FITS, type Fit } from '../../problem/fit'
 import { heapOf, MOST_COINS } from '../../problem/heap'
-import { asksMore, type Problem } from '../../problem/problem'
+import { asksMore, totals, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { performAll, type Recognised, type Representation } from '../representation'
 import { numberAt, spanOf, wordsOf } from '../text'
@@ -285,22 +285,26 @@ function fits(problem: Problem, choices?: Choices): Fit {
       ? no(`${count} coins are too many to be told apart; a heap has up to ${MOST_COINS}.`)
       : FITS
   }
-  if (asksMore(problem) || problem.terms.length > 1 || problem.pairs)
-    return no('Coins are counted, paid, or given as change.')
-  const [term] = problem.terms
-  if (term && term.operation !== '-')
-    return no('Coins are counted, paid, or given as change, like 3 × 25 + 2 × 10, 87, or 200 − 135.')
-  const [first, second] = [valueOf(problem.first), term ? valueOf(term.number) : exact(0)]
-  if (![first, second].every((n) => isWhole(n) && sign(n) >= 0))
+  const { first, terms } = problem
+  const adds = terms.every((t) => t.operation === '+')
+  const change = terms.length === 1 && terms[0]!.operation === '-'
+  if (asksMore(problem) || problem.pairs || terms.length > 3 || (!adds && !change))
+    return no('Coins are counted, paid, or given as change, like 3 × 25 + 2 × 10, 87, 45 + 42, or 200 − 135.')
+  const numbers = [first, ...terms.map((t) => t.number)].map(valueOf)
+  if (!numbers.every((n) => isWhole(n) && sign(n) >= 0))
     return no('Coins are counted in the small unit, in whole numbers: 135 for 1.35.')
-  if (compare(first, exact(LARGEST_AMOUNT)) > 0)
-    return no(`${moneyText(toCount(first), CURRENCIES.token)} is more than is counted out here.`)
-  const amount = subtract(first, second)
-  if (sign(amount) <= 0 || (term && sign(second) === 0))
-    return no('There is change only where more was paid than the price.')
-  const fewest = fewestCoins(toCount(amount), values)
-  if (!fewest) return no(`These coins do not make ${printExact(amount)}.`)
-  return fewest.length > MOST_COINS ? no(`That takes ${fewest.length} coins; ${MOST_COINS} are the most here.`) : FITS
+  const too = [...numbers, ...totals(problem)].find((n) => compare(n, exact(LARGEST_AMOUNT)) > 0)
+  if (too) return no(`${moneyText(toCount(too), CURRENCIES.token)} is more than is counted out here.`)
+  const parts = change ? totals(problem).slice(-1) : numbers
+  if (parts.some((n) => sign(n) <= 0) || (change && sign(numbers[1]!) === 0))
+    return no(change ? 'There is change only where more was paid than the price.' : 'Nothing is paid with no coins.')
+  let count = 0
+  for (const amount of parts) {
+    const fewest = fewestCoins(toCount(amount), values)
+    if (!fewest) return no(`These coins do not make ${printExact(amount)}.`)
+    count += fewest.length
+  }
+  return count > MOST_COINS ? no(`That takes ${count} coins; ${MOST_COINS} are the most here.`) : FITS
 }
 
 /** A heap as it falls: every coin, mixed, the same each time for the same heap. */
