@@ -186,8 +186,7 @@ useHead({ title: 'The stall – Sett' })
         </div>
         <ol v-if="receipt && enough" class="receipt learner" aria-label="Receipt">
           <li v-for="(t, i) in basket" :key="i">
-            <span>{{ t.name }}</span
-            ><span>{{ shown(t.price) }}</span>
+            <span>{{ t.name }}</span><span>{{ shown(t.price) }}</span>
           </li>
           <li v-if="basket.length > 1">
             <span>{{ basket.map((t) => t.price).join(' + ') }} = {{ total }}</span
