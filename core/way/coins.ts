@@ -4,6 +4,7 @@ import type { Choices } from '../choices'
 import { CURRENCIES, fewestCoins, someOf } from '../number/money'
 import { compare, exact, isWhole, sign, toCount } from '../number/exact'
 import { valueOf } from '../number/numeral'
+import type { Pieces } from '../number/units'
 import { heapOf, heapProblem, MOST_COINS, type Kind } from '../problem/heap'
 import { isChain, type Problem } from '../problem/problem'
 import { inTurn } from './inTurn'
@@ -90,6 +91,9 @@ export const stackAndAdd: Way = {
   next: (problem, s) => counting(problem, s, (left) => left),
 }
 
+const piecesOfCoins = (coins: readonly number[]): readonly Pieces[] =>
+  sorted(coins.map((value) => ({ value, count: 1 }))).map(({ value, count }) => ({ count, unit: exact(value) }))
+
 const valuesOf = (choices: Choices): readonly number[] => CURRENCIES[choices.money.set].coins.map((c) => c.value)
 
 export const payFewest: Way = {
@@ -100,12 +104,17 @@ export const payFewest: Way = {
   sort: 'coins',
   suits: (p) => isChain(p) && p.terms.every((t) => t.operation === '+') && isWhole(valueOf(p.first)),
   next: (problem, s, choices) => {
-    const next = (): number => fewestCoins(toCount(owing(s)), valuesOf(choices))?.[0] ?? 1
+    /** One price is counted out coin by coin; of several, each is laid down as a whole. */
+    const next = (kind: 'lay' | 'join'): Act => {
+      const coins = fewestCoins(toCount(owing(s)), valuesOf(choices)) ?? [1]
+      const [greatest = 1] = coins
+      return problem.terms.length === 0 ? coin(kind, greatest) : piecesAct(kind, piecesOfCoins(coins))
+    }
     return inTurn(
       problem,
       s,
-      () => coin('lay', next()),
-      () => (sign(owing(s)) > 0 ? coin('join', next()) : null),
+      () => next('lay'),
+      () => (sign(owing(s)) > 0 ? next('join') : null),
     )
   },
 }

@@ -451,6 +451,11 @@ test('a product may be said in full', () => {
     expect([text, printProblem(parseProblem(text))]).toEqual([text, '4 * 6'])
 })
 
+test('in a count in steps the number begun from is no group', () => {
+  const b = work('fingers', '3 * 8', 'count from 0 by 8 times 3', 'on 0', 'on 8', 'on 16', 'read 16')
+  expect(slipsOf(b)[0]).toBe('started the count on the first number')
+})
+
 describe('mistaken answers', () => {
   test.each([
     ['7 * 8', '48', 'one group too few'],

@@ -263,7 +263,7 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
 const TITLES = {
   things: 'Hands and things',
   groups: 'Groups and shares',
-  places: 'Blocks and chips',
+  places: 'Blocks, chips and coins',
   beads: 'Beads',
   fractions: 'Parts of a whole',
   lines: 'Lines',
@@ -275,7 +275,7 @@ const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
   tallies: 'things',
   plates: 'groups',
   groups: 'groups',
-  coins: 'things',
+  coins: 'places',
   area: 'groups',
   touch: 'things',
   joints: 'things',
