@@ -89,7 +89,7 @@ useHead({ title: 'Facts – Rehearse – Sett' })
 </script>
 
 <template>
-  <div class="facts">
+  <div class="rehearsing">
     <section class="wishes" :class="{ folded }" aria-label="What is rehearsed">
       <h1 class="sr-only">Facts and counting in steps</h1>
       <button type="button" class="stone-button unfold" :aria-expanded="!folded" @click="folded = !folded">
@@ -155,91 +155,12 @@ useHead({ title: 'Facts – Rehearse – Sett' })
         {{ known }} of {{ cells.length * cells.length }} products are sure. Choose a square to rehearse it.
       </p>
       <FactGrid :rows="cells" :hidden="open && item?.kind === 'fact'" @choose="(c) => ask(c.item)" />
-      <p class="quiet">✓ right, not due yet · ↻ due again · ✗ missed last time.</p>
+      <p class="quiet">
+        ✓ right, not due yet · ↻ due again · ✗ missed last time. Answers are exported and deleted together with those of
+        rules and beads.
+      </p>
     </section>
   </div>
 </template>
 
-<style scoped>
-.facts {
-  height: 100%;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) max-content;
-  grid-template-rows: auto minmax(0, 1fr);
-  min-height: 0;
-}
-.wishes {
-  grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
-  padding: 6px 14px;
-  border-bottom: 1.5px solid var(--edge);
-}
-.who {
-  display: flex;
-  gap: 0.5rem;
-  align-items: center;
-}
-.asking {
-  display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
-  min-height: 0;
-  min-width: 0;
-}
-.big {
-  font-size: 1.2rem;
-  min-height: 54px;
-}
-.begin {
-  display: grid;
-  place-content: center;
-  justify-items: center;
-  gap: 1rem;
-  padding: 1rem;
-  background: var(--felt);
-  color: var(--on-felt);
-  font-size: 1.4rem;
-}
-.tally {
-  padding: 4px 16px;
-  min-height: 32px;
-}
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
-}
-.results {
-  border-left: 1.5px solid var(--edge);
-  padding: 6px 12px;
-  overflow: auto;
-  display: grid;
-  gap: 5px;
-  align-content: start;
-}
-.unfold {
-  display: none;
-}
-@media (max-width: 700px) {
-  .unfold {
-    display: inline-flex;
-  }
-  .folded > :not(.unfold, .sr-only) {
-    display: none;
-  }
-}
-@media (max-width: 1100px) {
-  .facts {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto auto auto;
-    height: auto;
-  }
-  .begin {
-    min-height: 40vh;
-  }
-  .results {
-    border-left: 0;
-  }
-}
-</style>
+<style scoped src="../components/rehearse/rehearsing.css"></style>

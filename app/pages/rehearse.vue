@@ -105,7 +105,7 @@ useHead({ title: 'Rehearse – Sett' })
 </script>
 
 <template>
-  <div class="rehearse">
+  <div class="rehearsing">
     <section class="wishes" :class="{ folded }" aria-label="What is rehearsed">
       <h1 class="sr-only">Rehearse</h1>
       <button type="button" class="stone-button unfold" :aria-expanded="!folded" @click="folded = !folded">
@@ -233,63 +233,11 @@ useHead({ title: 'Rehearse – Sett' })
   </div>
 </template>
 
+<style scoped src="../components/rehearse/rehearsing.css"></style>
 <style scoped>
-.rehearse {
-  height: 100%;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 652px;
-  grid-template-rows: auto minmax(0, 1fr);
-  min-height: 0;
-}
-.wishes {
-  grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
-  padding: 6px 14px;
-  border-bottom: 1.5px solid var(--edge);
-}
-.who {
-  display: flex;
-  gap: 0.5rem;
-  align-items: center;
-}
-.asking {
-  display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
-  min-height: 0;
-  min-width: 0;
-}
-.big {
-  font-size: 1.2rem;
-  min-height: 54px;
-}
-.begin {
-  display: grid;
-  place-content: center;
-  justify-items: center;
-  gap: 1rem;
-  background: var(--felt);
-  color: var(--on-felt);
-  font-size: 1.4rem;
-}
-.tally {
-  padding: 4px 16px;
-  min-height: 32px;
-}
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
-}
 .results {
-  border-left: 1.5px solid var(--edge);
-  padding: 6px 12px;
-  overflow: auto;
-  display: grid;
-  grid-auto-rows: max-content;
-  gap: 5px;
-  align-content: start;
+  width: 652px;
+  max-width: 100%;
 }
 .results header {
   display: flex;
@@ -318,31 +266,12 @@ dd {
   align-items: center;
   gap: 8px;
 }
-.unfold {
-  display: none;
-}
-@media (max-width: 700px) {
-  .unfold {
-    display: inline-flex;
-  }
-  .folded > :not(.unfold, .sr-only) {
-    display: none;
-  }
-}
 @media (max-width: 1100px) {
-  .rehearse {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto auto auto;
-    height: auto;
+  .results {
+    width: auto;
   }
   .mat-room {
     height: 46vh;
-  }
-  .begin {
-    min-height: 40vh;
-  }
-  .results {
-    border-left: 0;
   }
 }
 </style>

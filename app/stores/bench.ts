@@ -5,6 +5,8 @@ import {
   attempt,
   enter,
   hasMat,
+  isHere,
+  isRepresentation,
   leaving,
   nextAct,
   nextMoves,
@@ -28,6 +30,9 @@ import { benchQueue } from './bench/queue'
 import { benchReplay } from './bench/replay'
 import { benchSettings, type Over } from './bench/settings'
 import { benchSteps } from './bench/steps'
+
+/** Whether a material is one that Sett has, and only has not been fetched yet. */
+const stillToCome = (id: unknown): boolean => typeof id === 'string' && isRepresentation(id) && !isHere(id)
 
 /** The bench as it stands: the core's Bench, the settings it was laid with, and what is only seen. */
 export const useBench = defineStore('bench', () => {
@@ -222,9 +227,14 @@ export const useBench = defineStore('bench', () => {
 
   const { open, look, leaveReplay } = benchReplay(lying, resume)
 
-  /** Brings back what a closed window left. */
+  /** Brings back what a closed window left. Where its material has not been fetched, it goes on the pile, so that nothing takes its place. */
   function restore(): boolean {
-    return draft.value !== null && resume(draft.value, false) === null
+    const left = draft.value
+    if (!left) return false
+    if (resume(left, false) === null) return true
+    if (stillToCome(left.work.representation)) asides.value = [...asides.value, left]
+    draft.value = null
+    return false
   }
 
   return {

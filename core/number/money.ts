@@ -104,10 +104,16 @@ export function moneyText(amount: number, { large, small }: Pick<Currency, 'larg
   return `${large}${Math.floor(amount / 100)}.${String(amount % 100).padStart(2, '0')}`
 }
 
+/** For every amount so far the coin to take next, and how many coins it takes in all; kept by the coins there are. */
+const tables = new Map<string, (readonly [number, number] | undefined)[]>()
+
 /** As few coins as make an amount, the greatest first; undefined where they do not make it. Worked out in full: the greatest first is not always fewest. */
 export function fewestCoins(amount: number, values: readonly number[]): readonly number[] | undefined {
-  const best: (readonly [number, number] | undefined)[] = [[0, 0]]
-  for (let total = 1; total <= amount; total++) {
+  const key = values.join()
+  const best = tables.get(key) ?? [[0, 0]]
+  tables.set(key, best)
+  for (let total = best.length; total <= amount; total++) {
+    best.push(undefined)
     for (const value of values) {
       const before = total >= value ? best[total - value] : undefined
       if (before && (!best[total] || before[0] + 1 < best[total]![0])) best[total] = [before[0] + 1, value]
@@ -119,16 +125,26 @@ export function fewestCoins(amount: number, values: readonly number[]): readonly
   return coins.sort((a, b) => b - a)
 }
 
+/** A coin put to those that make the rest. */
+interface Chosen {
+  readonly count: number
+  readonly value: number
+  readonly rest: Chosen | null
+}
+
 /** Some of the coins at hand that make an amount, as few as can be; undefined where none do. */
 export function someOf(amount: number, coins: readonly number[]): readonly number[] | undefined {
-  const reached = new Map<number, readonly number[]>([[0, []]])
+  const reached = new Map<number, Chosen | null>([[0, null]])
   for (const value of coins)
-    for (const [total, used] of [...reached]) {
-      const known = reached.get(total + value)
-      if (total + value <= amount && (!known || known.length > used.length + 1))
-        reached.set(total + value, [...used, value])
+    for (const [total, rest] of [...reached]) {
+      const [known, count] = [reached.get(total + value), (rest?.count ?? 0) + 1]
+      if (total + value <= amount && (!reached.has(total + value) || (known && known.count > count)))
+        reached.set(total + value, { count, value, rest })
     }
-  return reached.get(amount)
+  if (!reached.has(amount)) return undefined
+  const found: number[] = []
+  for (let at = reached.get(amount) ?? null; at; at = at.rest) found.unshift(at.value)
+  return found
 }
 
 /** In how many ways coins of these values make an amount, whatever their order. */

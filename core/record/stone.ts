@@ -21,7 +21,8 @@ import {
   type RepresentationId,
 } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
-import { labelOf, sayAct, sayOwed } from '../speech/say'
+import { sayOwed } from '../speech/owed'
+import { labelOf, sayAct } from '../speech/say'
 import { storyOf } from '../speech/story'
 import { say, type WordPack } from '../speech/words'
 import { nextOf, wayById } from '../way/index'

@@ -175,3 +175,20 @@ export function comparisonIn(text: string): {
     throw new Refusal('A comparison has a sign, <, = or >.', 'Like: compare 5/8 > 4/8.', { at: 0, length: text.length })
   return { numbers, relations }
 }
+
+/** Refuses whatever stands from a word on. @throws Refusal at that word. */
+export function nothingAfter(words: readonly Word[], from: number): void {
+  const extra = words[from]
+  if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
+}
+
+/** Reads what comes after `read` of a sharing: `87`, `87 r 3`, `87 and 3 left`. @throws Refusal at the word. */
+export function quotientIn(
+  rest: readonly Word[],
+  text: string,
+): { readonly value: Exact; readonly remainder: Exact | null } {
+  const value = numberAt(rest[0], text) as Exact
+  const more = rest.slice(1).filter((w) => !['r', 'remainder', 'rest', 'and', 'left', 'over'].includes(w.text))
+  nothingAfter(more, 1)
+  return { value, remainder: rest.length > 1 ? (numberAt(more[0], text) as Exact) : null }
+}

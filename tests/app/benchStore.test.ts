@@ -2,6 +2,7 @@ import { openWindow, serverSays, stored } from './nuxt'
 import { useBench } from '../../app/stores/bench'
 import { useClassroom } from '../../app/stores/classroom'
 import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import { handsSchema } from '../../shared/schemas'
 
 type BenchStore = ReturnType<typeof useBench>
@@ -142,6 +143,22 @@ describe('nothing is lost', () => {
     expect(reopened().restore()).toBe(false)
     stored.set('sett.draft', '{')
     expect(reopened().restore()).toBe(false)
+  })
+
+  test('work whose material could not be fetched goes on the pile, and is brought back once it is here', () => {
+    const b = alone('52 - 37', 'lay 5 tens')
+    expect(b.moveTo('drawn')).toBe(null)
+    const [id, here] = [b.id, REPRESENTATIONS as Partial<Record<string, unknown>>]
+    const { drawn } = here
+    delete here.drawn
+    const again = reopened()
+    try {
+      expect([again.restore(), again.aside?.id]).toEqual([false, id])
+    } finally {
+      here.drawn = drawn
+    }
+    again.bringBack()
+    expect([again.id, again.material, again.bench.now.standing.value]).toEqual([id, 'drawn', '50'])
   })
 
   test('work left unsaved is set aside when another problem is asked, and can be brought back', () => {

@@ -1,6 +1,6 @@
 import type { Act } from '../../core/act/act'
 import type { Owed } from '../../core/representation/representation'
-import { sayOwed } from '../../core/speech/say'
+import { sayOwed } from '../../core/speech/owed'
 import { EXCHANGE_WORDS, WORD_SETS } from '../../core/choices'
 import { inEnglish, packOf } from '../../core/speech/words'
 import { exact, ZERO } from '../../core/number/exact'

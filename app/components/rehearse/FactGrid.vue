@@ -43,13 +43,10 @@ const nameOf = ({ item, state, right, tries }: FactCell): string =>
   </div>
 </template>
 
+<style scoped src="./grid.css"></style>
 <style scoped>
 .room {
   overflow-x: auto;
-}
-.grid {
-  border-collapse: separate;
-  border-spacing: 2px;
 }
 th {
   min-width: 34px;
@@ -68,25 +65,10 @@ button {
   font: inherit;
   cursor: pointer;
 }
-button:hover {
-  border-color: var(--ink);
-}
 i {
   position: absolute;
   right: 3px;
   top: -1px;
   font: 700 0.8rem var(--ui);
-}
-.missed {
-  background: var(--plum-wash);
-  border: 2.5px solid var(--plum);
-}
-.due {
-  background: var(--clay-wash);
-  border: 2.5px dashed var(--clay);
-}
-.sure {
-  background: var(--moss-wash);
-  border: 2.5px solid var(--moss);
 }
 </style>

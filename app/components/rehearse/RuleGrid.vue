@@ -52,14 +52,11 @@ const nameOf = (c: Cell): string =>
   </div>
 </template>
 
+<style scoped src="./grid.css"></style>
 <style scoped>
 .grid-room {
   overflow-x: auto;
   min-height: max-content;
-}
-.grid {
-  border-collapse: separate;
-  border-spacing: 2px;
 }
 th {
   font-weight: 700;
@@ -82,9 +79,6 @@ button {
   background: var(--sheet);
   cursor: pointer;
 }
-button:hover {
-  border-color: var(--ink);
-}
 /* The rule's mark stands below the state's, so that neither is ever over the other. */
 b {
   position: absolute;
@@ -101,18 +95,6 @@ i {
   font-style: normal;
   font-weight: 700;
   font-size: 0.85rem;
-}
-.missed {
-  background: var(--plum-wash);
-  border: 2.5px solid var(--plum);
-}
-.due {
-  background: var(--clay-wash);
-  border: 2.5px dashed var(--clay);
-}
-.sure {
-  background: var(--moss-wash);
-  border: 2.5px solid var(--moss);
 }
 /* The rules differ by a band at the foot too: none, one line, two lines, a hatching. */
 .five {

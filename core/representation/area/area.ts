@@ -7,7 +7,7 @@ import { placesIn, productOf, topAndBy } from '../../problem/product'
 import type { Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import type { Recognised, Representation } from '../representation'
-import { numberAt, spanOf, wordsOf } from '../text'
+import { nothingAfter, numberAt, spanOf, wordsOf } from '../text'
 
 /** The longest side: beyond it the ones could not be seen at scale. */
 export const LONGEST = 99
@@ -131,9 +131,7 @@ function recognise(before: AreaState, moves: readonly AreaMove[]): Recognised {
 function parse(text: string): AreaMove {
   const words = wordsOf(text)
   const [verb, ...rest] = words
-  const only = (n: number): void => {
-    if (words[n]) throw new Refusal(`“${words[n].text}” is one word too many.`, '', spanOf(words[n]))
-  }
+  const only = (n: number): void => nothingAfter(words, n)
   switch (verb?.text) {
     case 'split':
       only(1)
@@ -146,7 +144,7 @@ function parse(text: string): AreaMove {
       return { kind: 'read', value: numberAt(rest[0], text) as Exact }
     case 'part': {
       const numbers = rest.filter((w) => !['by', 'is', '='].includes(w.text))
-      if (numbers[3]) throw new Refusal(`“${numbers[3].text}” is one word too many.`, '', spanOf(numbers[3]))
+      nothingAfter(numbers, 3)
       const [down, along, wrote] = [0, 1, 2].map((i) => Number(numberAt(numbers[i], text))) as [number, number, number]
       return { kind: 'part', down, along, wrote }
     }

@@ -8,8 +8,8 @@ import { FITS, type Fit } from '../../problem/fit'
 import { heapOf, MOST_COINS } from '../../problem/heap'
 import { asksMore, totals, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
-import { performAll, type Recognised, type Representation } from '../representation'
-import { numberAt, spanOf, wordsOf } from '../text'
+import { performAll, type Recognised, type Representation, type RepresentationId } from '../representation'
+import { nothingAfter, numberAt, spanOf, wordsOf } from '../text'
 
 /** The largest amount that is counted out. */
 export const LARGEST_AMOUNT = 9999
@@ -112,7 +112,7 @@ function taking(s: CoinsState, { amount, pieces }: AmountAct): readonly CoinsMov
     throw new Refusal(`${printExact(amount)} is not there to be taken back.`)
   const gone = pieces?.flatMap((p) => new Array<number>(Math.max(0, p.count)).fill(Number(p.unit)))
   const back = (list: readonly number[]): readonly CoinsMove[] => list.map((value) => ({ kind: 'back', value }))
-  if (gone?.every((value) => s.values.includes(value)) && someOf(toCount(amount), gone)?.length === gone.length) {
+  if (gone?.every((value) => s.values.includes(value)) && worthOf(piecesIn(gone)) === amount) {
     const left = gone.reduce<readonly number[] | undefined>((all, v) => all && without(all, v), s.counted)
     if (left) return back(gone)
   }
@@ -225,9 +225,7 @@ function print(move: CoinsMove): string {
 function parse(text: string): CoinsMove {
   const words = wordsOf(text)
   const [verb, first, second, third] = words
-  const only = (n: number): void => {
-    if (words[n]) throw new Refusal(`“${words[n].text}” is one word too many.`, '', spanOf(words[n]))
-  }
+  const only = (n: number): void => nothingAfter(words, n)
   const at = (i: number): number => Number(numberAt(words[i], text))
   switch (verb?.text) {
     case 'unread':
@@ -269,16 +267,16 @@ const valuesOf = (choices?: Choices): readonly number[] =>
   CURRENCIES[choices?.money.set ?? 'token'].coins.map((c) => c.value)
 
 function fits(problem: Problem, choices?: Choices): Fit {
-  const no = (why: string): Fit => ({ fits: false, why, instead: ['blocks', 'chips'] })
+  const no = (why: string, instead: readonly RepresentationId[] = ['blocks', 'chips']): Fit => ({
+    fits: false,
+    why,
+    instead,
+  })
   const values = valuesOf(choices)
   const heap = heapOf(problem)
   if (heap) {
     const strange = heap.find((k) => !values.includes(k.value))
-    if (strange)
-      return {
-        ...no(`There is no coin of ${strange.value} among this class’s coins: ${values.join(', ')}.`),
-        instead: [],
-      } as Fit
+    if (strange) return no(`There is no coin of ${strange.value} among this class’s coins: ${values.join(', ')}.`, [])
     const count = heap.reduce((n, k) => n + k.count, 0)
     if (count < 1) return no('There is no coin in that heap.')
     return count > MOST_COINS

@@ -89,6 +89,3 @@ export function shows(s: DivisionState): Exact {
   if (s.dividend === '') return exact(0)
   return exact(Number(`${turnAt(s, working(s)).left}${s.dividend.slice(s.free)}`))
 }
-
-/** What stands under the line at a square as it is written there, mistakes and all; null where nothing has been subtracted. */
-export const writtenLeft = (s: DivisionState, square: number): number | null => standing(s, square)?.difference ?? null

@@ -2,7 +2,7 @@ import type { Exact } from '../../number/exact'
 import { placeName } from '../../number/places'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
 import { Refusal } from '../../refusal'
-import { numberAt, placeAt, spanOf, wordsOf, type Word } from '../text'
+import { nothingAfter, numberAt, placeAt, quotientIn, spanOf, wordsOf } from '../text'
 import type { DivisionMove } from './state'
 
 const KNOWS = 'It knows set, quotient, product, difference, bring, say, fold and read.'
@@ -33,10 +33,7 @@ export function parseMove(text: string): DivisionMove {
   const words = wordsOf(text)
   const [verb, first] = words
   if (!verb) throw new Refusal('There is no move yet.', 'Type one, like: quotient 8.', { at: 0, length: 0 })
-  const only = (n: number): void => {
-    const extra = words[n]
-    if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
-  }
+  const only = (n: number): void => nothingAfter(words, n)
   switch (verb.text) {
     case 'unread':
       only(1)
@@ -65,15 +62,7 @@ export function parseMove(text: string): DivisionMove {
       return { kind: 'quotient', digit, over: placeAt(words[3], text, MAX_DIGITS) }
     }
     case 'read':
-      return reading(words.slice(1), text)
+      return { kind: 'read', ...quotientIn(words.slice(1), text) }
   }
   throw new Refusal(`Long division has no move “${verb.text}”.`, KNOWS, spanOf(verb))
-}
-
-/** `read 87`, `read 87 r 3`, `read 87 and 3 left`. */
-function reading(rest: readonly Word[], text: string): DivisionMove {
-  const value = numberAt(rest[0], text) as Exact
-  const more = rest.slice(1).filter((w) => !['r', 'remainder', 'rest', 'and', 'left', 'over'].includes(w.text))
-  if (more[1]) throw new Refusal(`“${more[1].text}” is one word too many.`, '', spanOf(more[1]))
-  return { kind: 'read', value, remainder: rest.length > 1 ? (numberAt(more[0], text) as Exact) : null }
 }

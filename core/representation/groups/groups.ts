@@ -19,7 +19,7 @@ import { productOf } from '../../problem/product'
 import type { Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import type { Recognised, Representation } from '../representation'
-import { numberAt, spanOf, wordsOf } from '../text'
+import { nothingAfter, numberAt, spanOf, wordsOf } from '../text'
 
 /** The most groups that are seen at once, and the largest; beyond a dozen in each, they are bars. */
 export const MOST_GROUPS = 12
@@ -215,9 +215,7 @@ function print(move: GroupsMove): string {
 function parse(text: string): GroupsMove {
   const words = wordsOf(text)
   const [verb, first, second] = words
-  const only = (n: number): void => {
-    if (words[n]) throw new Refusal(`“${words[n].text}” is one word too many.`, '', spanOf(words[n]))
-  }
+  const only = (n: number): void => nothingAfter(words, n)
   switch (verb?.text) {
     case 'unread':
       only(1)

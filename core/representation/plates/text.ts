@@ -1,7 +1,6 @@
-import type { Exact } from '../../number/exact'
 import { placeName } from '../../number/places'
 import { Refusal } from '../../refusal'
-import { countsIn, numberAt, placeAt, printCounts, spanOf, wordsOf, type Word } from '../text'
+import { countsIn, nothingAfter, numberAt, placeAt, printCounts, quotientIn, spanOf, wordsOf, type Word } from '../text'
 import { MOST_FILLED, UNITS, WIDTH, type PlatesMove } from './state'
 
 const KNOWS = 'Plates know lay, return, break, tie, deal, collect, put, pick, fill, empty and read.'
@@ -44,7 +43,7 @@ export function parseMove(text: string): PlatesMove {
       nothingAfter(rest, rest[0]?.text === 'plate' ? 1 : 0)
       return { kind: verb.text }
     case 'read':
-      return reading(rest, text)
+      return { kind: 'read', ...quotientIn(rest, text) }
     case 'lay':
     case 'return':
     case 'deal':
@@ -68,15 +67,6 @@ export function parseMove(text: string): PlatesMove {
   throw new Refusal(`Plates have no move “${verb.text}”.`, KNOWS, spanOf(verb))
 }
 
-/** `read 87`, `read 87 r 3`, `read 87 and 3 left`. */
-function reading(rest: readonly Word[], text: string): PlatesMove {
-  const value = numberAt(rest[0], text) as Exact
-  const more = rest.slice(1).filter((w) => !['r', 'remainder', 'rest', 'and', 'left', 'over'].includes(w.text))
-  nothingAfter(more, 1)
-  const says = rest.length > 1
-  return { kind: 'read', value, remainder: says ? (numberAt(more[0], text) as Exact) : null }
-}
-
 function exchange(kind: 'break' | 'tie', rest: readonly Word[], text: string): PlatesMove {
   const counted = rest[0] !== undefined && /^\d/.test(rest[0].text)
   const times = counted ? Number(numberAt(rest[0], text)) : 1
@@ -87,9 +77,4 @@ function exchange(kind: 'break' | 'tie', rest: readonly Word[], text: string): P
   if (place === 0)
     throw new Refusal('Ones are not made of anything smaller here.', 'Say ten or hundred.', word && spanOf(word))
   return { kind, place, times }
-}
-
-function nothingAfter(words: readonly Word[], from: number): void {
-  const extra = words[from]
-  if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
 }

@@ -2,7 +2,7 @@ import type { Exact } from '../../number/exact'
 import { placeName } from '../../number/places'
 import { MAX_DIGITS, printExact } from '../../number/numeral'
 import { Refusal } from '../../refusal'
-import { numberAt, placeAt, spanOf, wordsOf } from '../text'
+import { nothingAfter, numberAt, placeAt, spanOf, wordsOf } from '../text'
 import type { ProductMove } from './state'
 
 const KNOWS = 'It knows write, carry, sum and read. Like: write 8 ones, carry 2 tens, write 0 ones row 2.'
@@ -17,10 +17,7 @@ export function printMove(move: ProductMove): string {
 export function parseMove(text: string): ProductMove {
   const words = wordsOf(text)
   const [verb] = words
-  const only = (n: number): void => {
-    const extra = words[n]
-    if (extra) throw new Refusal(`“${extra.text}” is one word too many.`, '', spanOf(extra))
-  }
+  const only = (n: number): void => nothingAfter(words, n)
   switch (verb?.text) {
     case 'unread':
       only(1)
