@@ -16,7 +16,7 @@ import { add, multiply, negate, sign, sizeOf, subtract, ZERO, type Exact } from 
 import { digitsOf } from '../number/places'
 import { numberText } from '../number/text'
 import { pieceName, type Pieces, type Units } from '../number/units'
-import { printExact } from '../number/numeral'
+import { printExact, type Numeral } from '../number/numeral'
 import type { DivisionChoices } from '../choices'
 import type { MoneySet } from '../number/money'
 import { answer, type Problem } from '../problem/problem'
@@ -70,15 +70,21 @@ export const piecesInFigures = (pieces: readonly Pieces[], pack: WordPack, units
 
 const PAIR = ['pair', 'pairs'] as const
 
-/** The whole question in words: “fifty-two take away thirty-seven”. */
-export const askInWords = (problem: Problem, pack: WordPack): string =>
-  [
-    sayNumeral(problem.first, pack),
-    ...problem.terms.map((t) => `${operationWord(t.operation, pack)} ${sayNumeral(t.number, pack)}`),
-    ...(problem.others ?? []).map((o) => `or ${askInWords(o, pack)}`),
-    ...(problem.named ? [namedInWords(problem.named, pack)] : []),
-    ...(problem.pairs ? [`with ${say(problem.pairs, pack)} zero ${formOf(problem.pairs, PAIR)}`] : []),
+/** The whole question in words: “fifty-two take away thirty-seven”; of equal groups, “three times twenty-five add two times ten”. */
+export function askInWords(problem: Problem, pack: WordPack): string {
+  const { first, terms, groups, others = [], named, pairs } = problem
+  const number = (n: Numeral, i: number): string => {
+    const group = groups?.[i]
+    return group ? `${sayNumeral(group.count, pack)} times ${sayNumeral(group.size, pack)}` : sayNumeral(n, pack)
+  }
+  return [
+    number(first, 0),
+    ...terms.map((t, i) => `${operationWord(t.operation, pack)} ${number(t.number, i + 1)}`),
+    ...others.map((o) => `or ${askInWords(o, pack)}`),
+    ...(named ? [namedInWords(named, pack)] : []),
+    ...(pairs ? [`with ${say(pairs, pack)} zero ${formOf(pairs, PAIR)}`] : []),
   ].join(' ')
+}
 
 /** A wrong reading is compared with what is there, without giving it away. */
 function misread(read: Exact, there: Exact, pack: WordPack): string {

@@ -180,6 +180,7 @@ describe('counting by hand', () => {
   test('where the kind changes that is said, and so is the amount in the large unit', () => {
     const { steps } = plan({ problem: '4 * 25 + 3 * 10', representation: 'coins', choices: money('us') })
     expect(steps.map((s) => s.say)).toContain('Stop. Now three ten-cent coins.')
+    expect(steps.at(-1)!.say).toContain('Four times twenty-five add three times ten')
     expect(steps.at(-1)!.lines.map((l) => l.text)).toContain('130¢ = $1.30')
   })
 })

@@ -299,8 +299,7 @@ li input {
     align-items: start;
   }
   .drawing {
-    height: auto;
-    max-height: 15rem;
+    height: 14rem;
   }
 }
 </style>
