@@ -1,4 +1,4 @@
-import type { MoneySet } from './number/money'
+import { OWN_AT_FIRST, type MoneyChoices } from './number/money'
 
 /** The classroom's settings that a way, a representation or the speech honours. Plain JSON. */
 export interface Choices {
@@ -38,11 +38,6 @@ export interface Choices {
   readonly money: MoneyChoices
   /** How a class divides in writing. */
   readonly division: DivisionChoices
-}
-
-/** Coins of a class (practice, section 12; common practice, no source). */
-export interface MoneyChoices {
-  readonly set: MoneySet
 }
 
 export const QUOTIENT_ZEROS = ['write', 'leave'] as const
@@ -220,7 +215,7 @@ export const DEFAULT_CHOICES: Choices = {
     estimate: false,
   },
   parts: { common: 'least', form: 'fraction', estimate: false },
-  money: { set: 'token' },
+  money: { set: 'token', notes: false, own: OWN_AT_FIRST },
   division: { zero: 'write', multiples: 'built', steps: ['divide', 'multiply', 'subtract', 'bring down'] },
 }
 

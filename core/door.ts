@@ -18,7 +18,6 @@ export {
   FRACTION_FORMS,
   type PartsChoices,
   type DivisionChoices,
-  type MoneyChoices,
   MULTIPLES,
   QUOTIENT_ZEROS,
   type Choices,
@@ -53,7 +52,21 @@ export { isDecimal, lcm, lowestText } from './number/fractions'
 export { levelParts, type MathToken, mathTokens, toLatex, toMathML } from './number/markup'
 export { parseNumeral, printExact, printNumeral, valueOf } from './number/numeral'
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'
-export { type Coin, CURRENCIES, fewestCoins, MONEY_SETS, moneyText, waysToPay } from './number/money'
+export {
+  amountIn,
+  type Coin,
+  CURRENCIES,
+  currencyOf,
+  everyPayment,
+  fewestCoins,
+  MONEY_SETS,
+  type MoneyChoices,
+  moneyText,
+  type Note,
+  PIECE_VALUES,
+  valuesOf,
+  waysToPay,
+} from './number/money'
 export { numberText } from './number/text'
 export { listed, type Trail } from './number/trail'
 export { MOST_PARTS, PARTS, pieceName, type Pieces, type Units, USUAL_PARTS, worthOf } from './number/units'
@@ -76,7 +89,7 @@ export {
   totals,
   writesFractions,
 } from './problem/problem'
-export { heapText } from './problem/heap'
+export { heapText, priceOf } from './problem/heap'
 export { commonIn, partsOfProblem, writtenIn } from './problem/fitParts'
 export { ahead, nextAct, nextMoves } from './record/ahead'
 export type { Bench, Mode, Moment, Stone } from './record/moment'

@@ -11,6 +11,7 @@ import {
   COMMONS,
   DEFAULT_CHOICES,
   MONEY_SETS,
+  PIECE_VALUES,
   MULTIPLES,
   QUOTIENT_ZEROS,
   FRACTION_FORMS,
@@ -87,6 +88,23 @@ const complementNames = z.preprocess(
 const onFinger = z.int().min(0).max(5)
 
 /** What a class has chosen where schools differ: on its hands, on its sheets, on the line. */
+/** A class's own coins: up to twelve, each of another worth, and as large as real ones are. */
+const ownMoney = z.strictObject({
+  large: z.string().max(3, 'The sign of the large unit has up to three characters.'),
+  small: z.string().max(3, 'The sign of the small unit has up to three characters.'),
+  hundred: z.boolean('Whether a hundred make one of the large unit is wanted.'),
+  coins: z
+    .array(
+      z.strictObject({
+        value: z.literal(PIECE_VALUES, 'No coin in use has that value.'),
+        across: z.number().min(10, 'A coin is 10 to 40 mm across.').max(40, 'A coin is 10 to 40 mm across.'),
+      }),
+    )
+    .min(1, 'There is at least one coin.')
+    .max(12, 'There are up to twelve coins.')
+    .refine((all) => new Set(all.map((c) => c.value)).size === all.length, 'Two coins have the same value.'),
+})
+
 const hands = {
   away: z.array(oneOf(FINGERS)).max(9, 'At least one finger is needed to count on.').default([]),
   firstFinger: oneOf(['little', 'thumb', 'index']).default('little'),
@@ -139,7 +157,13 @@ const hands = {
       estimate: z.boolean('Guessed first or not is wanted.').default(false),
     })
     .prefault({}),
-  money: z.strictObject({ set: oneOf(MONEY_SETS).default('token') }).prefault({}),
+  money: z
+    .strictObject({
+      set: oneOf(MONEY_SETS).default('token'),
+      notes: z.boolean('Paper money or none is wanted.').default(false),
+      own: ownMoney.default(() => structuredClone(DEFAULT_CHOICES.money.own) as z.infer<typeof ownMoney>),
+    })
+    .prefault({}),
   division: z
     .strictObject({
       zero: oneOf(QUOTIENT_ZEROS).default('write'),

@@ -1,14 +1,9 @@
 <script setup lang="ts">
-import { attempt, CURRENCIES, heapText, moneyText, Refusal } from '../../core/door'
-import { dropHeap, HEAP_RULES, type HeapRule, whichCoins } from '../../core/course/index'
+import { amountIn } from '../../core/door'
 
-/** The stall of the lantern walk: price tags, one or two things bought, paid and given change for; and heaps of coins to be counted. */
-const classroom = useClassroom()
+/** The stall of the lantern walk: price tags, one or two things bought, paid and given change for; amounts to pay, and heaps to count. */
 const bench = useBench()
-const money = computed(() => classroom.classroom?.hands.money.set ?? 'token')
-const currency = computed(() => CURRENCIES[money.value])
-const values = computed(() => currency.value.coins.map((c) => c.value))
-const shown = (amount: number): string => moneyText(amount, currency.value)
+const { shown } = useMoney()
 
 interface Thing {
   readonly name: string
@@ -38,7 +33,8 @@ function take(i: number): void {
 }
 const basket = computed(() => bought.value.flatMap((i) => things.value[i] ?? []))
 const total = computed(() => basket.value.reduce((sum, t) => sum + t.price, 0))
-const paid = ref(100)
+const paidWith = ref('100')
+const paid = computed(() => amountIn(paidWith.value) ?? 0)
 const receipt = ref(false)
 const steps = computed(() => {
   if (basket.value.length === 0) return []
@@ -65,12 +61,12 @@ const name = ref('')
 const price = ref('')
 const refusedThing = ref('')
 function add(): void {
-  const thing = { name: name.value.trim().slice(0, 30), price: Number(price.value) }
+  const thing = { name: name.value.trim().slice(0, 30), price: amountIn(price.value) ?? NaN }
   refusedThing.value =
     thing.name === ''
       ? 'A thing needs a name.'
       : !sound(thing)
-        ? 'A price is a whole number from 1 to 500, in the small unit.'
+        ? `A price is an amount up to ${shown(500)}, like 45 or 1.35.`
         : things.value.length >= 12
           ? 'The stall has room for twelve things: take one away first.'
           : ''
@@ -84,58 +80,6 @@ function away(i: number): void {
   bought.value = []
 }
 
-/* --- a heap --- */
-const RULES: Readonly<Record<HeapRule, string>> = {
-  any: 'any coins',
-  'tens-and-ones': 'only tens and ones',
-  'one-switch': 'the kind changes once',
-  'three-switches': 'the kind changes three times',
-  crosses: 'it passes a whole hundred',
-}
-const rule = ref<HeapRule>('any')
-const heapTotal = ref('')
-const heapCoins = ref('')
-const heapTrouble = ref('')
-const asNumber = (text: string): number | null => (text.trim() === '' ? null : Number(text))
-async function drop(): Promise<void> {
-  heapTrouble.value = ''
-  const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
-  const made = attempt(() =>
-    dropHeap({
-      values: values.value,
-      rule: rule.value,
-      total: asNumber(heapTotal.value),
-      coins: asNumber(heapCoins.value),
-      seed,
-    }),
-  )
-  if ('refused' in made) {
-    heapTrouble.value = `${made.refused.reason} ${made.refused.hint}`.trim()
-    return
-  }
-  await work([heapText(made.ok)])
-}
-/** All that so many coins could be, where both are said. */
-const could = ref<ReturnType<typeof whichCoins> | null>(null)
-function which(): void {
-  const [sum, coins] = [asNumber(heapTotal.value), asNumber(heapCoins.value)]
-  could.value = null
-  heapTrouble.value = ''
-  if (
-    !sum ||
-    !coins ||
-    !Number.isInteger(sum) ||
-    !Number.isInteger(coins) ||
-    sum > 1000 ||
-    coins > 60 ||
-    sum < 1 ||
-    coins < 1
-  ) {
-    heapTrouble.value = new Refusal('Say what it comes to, up to 1000, and how many coins it has, up to 60.').message
-    return
-  }
-  could.value = whichCoins(sum, coins, values.value)
-}
 useHead({ title: 'The stall – Sett' })
 </script>
 
@@ -156,7 +100,7 @@ useHead({ title: 'The stall – Sett' })
       </ul>
       <form class="line" novalidate @submit.prevent="add">
         <label>Another thing <input v-model="name" type="text" maxlength="30" /></label>
-        <label>Price <input v-model="price" type="text" inputmode="numeric" maxlength="3" class="short" /></label>
+        <label>Price <input v-model="price" type="text" inputmode="decimal" maxlength="6" class="short" /></label>
         <button type="submit" class="stone-button">Put it on the stall</button>
         <span v-if="refusedThing" class="trouble" role="alert">{{ refusedThing }}</span>
       </form>
@@ -166,7 +110,7 @@ useHead({ title: 'The stall – Sett' })
       <template v-else>
         <p class="learner">{{ basket.map((t) => `${t.name} ${shown(t.price)}`).join(' and ') }}</p>
         <label class="line"
-          >Paid with <input v-model.number="paid" type="number" min="1" max="2000" step="1" class="short" />
+          >Paid with <input v-model="paidWith" type="text" inputmode="decimal" maxlength="7" class="short" />
           <span v-if="!enough" class="trouble" role="status">That is not enough.</span></label
         >
         <div class="line">
@@ -182,7 +126,6 @@ useHead({ title: 'The stall – Sett' })
           >
             Receipt
           </button>
-          <span v-if="trouble" class="trouble" role="alert">{{ trouble }}</span>
         </div>
         <ol v-if="receipt && enough" class="receipt learner" aria-label="Receipt">
           <li v-for="(t, i) in basket" :key="i">
@@ -202,32 +145,13 @@ useHead({ title: 'The stall – Sett' })
         </ol>
       </template>
     </section>
-    <section aria-label="A heap of coins">
-      <h2>A heap of coins</h2>
-      <form class="line" novalidate @submit.prevent="drop">
-        <label
-          >It should need
-          <select v-model="rule">
-            <option v-for="r in HEAP_RULES" :key="r" :value="r">{{ RULES[r] }}</option>
-          </select></label
-        >
-        <label
-          >Comes to <input v-model="heapTotal" type="text" inputmode="numeric" maxlength="4" class="short"
-        /></label>
-        <label>Coins <input v-model="heapCoins" type="text" inputmode="numeric" maxlength="2" class="short" /></label>
-        <button type="submit" class="stone-button main">Drop it on the bench</button>
-        <button type="button" class="stone-button" @click="which">Which coins could these be?</button>
-        <span v-if="heapTrouble" class="trouble" role="alert">{{ heapTrouble }}</span>
-      </form>
-      <p v-if="could && could.heaps.length === 0" role="status">No coins of this class come to that.</p>
-      <ul v-else-if="could" class="could learner" aria-label="What they could be">
-        <li v-for="(heap, i) in could.heaps" :key="i">{{ heapText(heap).replaceAll('*', '×') }}</li>
-        <li v-if="could.more">… and more</li>
-      </ul>
-    </section>
+    <PayForm @work="(p) => work([p])" />
+    <HeapForm @work="(p) => work([p])" />
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
   </div>
 </template>
 
+<style scoped src="../components/stall/stall.css"></style>
 <style scoped>
 .stall {
   max-width: 62rem;
@@ -236,13 +160,9 @@ useHead({ title: 'The stall – Sett' })
   display: grid;
   gap: 1.2rem;
 }
-section {
-  display: grid;
-  gap: 0.7rem;
-}
 .tags {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
   gap: 0.8rem;
   margin: 0;
   padding: 0;
@@ -273,24 +193,6 @@ section {
   font-size: 1.7rem;
   font-weight: 700;
 }
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem 1rem;
-  align-items: center;
-}
-.line label {
-  display: inline-flex;
-  gap: 0.5rem;
-  align-items: center;
-}
-.short {
-  width: 5.5rem;
-}
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
-}
 .basket {
   padding: 1rem;
   border-left: 6px solid var(--clay);
@@ -314,10 +216,5 @@ section {
 .receipt li:last-child {
   border-top: 2px solid var(--ink);
   font-weight: 700;
-}
-.could {
-  columns: 16rem;
-  margin: 0;
-  padding-left: 1.2rem;
 }
 </style>

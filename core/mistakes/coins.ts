@@ -1,4 +1,6 @@
-import { exact, sign, type Exact } from '../number/exact'
+import { DEFAULT_CHOICES } from '../choices'
+import { exact, sign } from '../number/exact'
+import { currencyOf, type Currency } from '../number/money'
 import { heapOf, type Kind } from '../problem/heap'
 import { answer, type Problem } from '../problem/problem'
 import type { Procedure } from './procedure'
@@ -6,13 +8,15 @@ import type { Procedure } from './procedure'
 /** Mistaken ways of counting coins (practice, sections 12 and 14; common practice, no source). */
 
 const ofHeap =
-  (work: (heap: readonly Kind[]) => readonly number[]) =>
-  (problem: Problem): readonly Exact[] => {
+  (work: (heap: readonly Kind[], money: Currency) => readonly number[]): Procedure['answers'] =>
+  (problem: Problem, choices = DEFAULT_CHOICES) => {
     // A single product is no heap to those who multiply: only sums of groups are read so.
     const heap = problem.groups ? heapOf(problem) : undefined
     if (!heap) return []
     const right = answer(problem)
-    return [...new Set(work(heap).map((n) => exact(n)))].filter((n) => n !== right && sign(n) >= 0)
+    return [...new Set(work(heap, currencyOf(choices.money)).map((n) => exact(n)))].filter(
+      (n) => n !== right && sign(n) >= 0,
+    )
   }
 
 /** What a heap comes to where one keeps on by the value of some kind when the next begins. */
@@ -51,4 +55,24 @@ export const coinLeftOut: Procedure = {
   id: 'coin-left-out',
   name: 'left a coin out',
   answers: ofHeap((heap) => heap.map((k) => total(heap) - k.value)),
+}
+
+/** Whether a coin of less value is the larger one to the eye. */
+export function looksMore({ coins }: Currency, less: number, more: number): boolean {
+  const across = (value: number): number | undefined => coins.find((c) => c.value === value)?.across
+  const [a, b] = [across(less), across(more)]
+  return less < more && a !== undefined && b !== undefined && a > b
+}
+
+/** Two kinds taken for each other, the larger coin for the one of more value. */
+export const largerForMore: Procedure = {
+  id: 'larger-for-more',
+  name: 'took the larger coin for the one of more value',
+  answers: ofHeap((heap, money) =>
+    heap.flatMap((less) =>
+      heap
+        .filter((more) => looksMore(money, less.value, more.value))
+        .map((more) => total(heap) + (less.count - more.count) * (more.value - less.value)),
+    ),
+  ),
 }

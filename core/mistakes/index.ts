@@ -1,3 +1,4 @@
+import type { Choices } from '../choices'
 import type { Exact } from '../number/exact'
 import type { Problem } from '../problem/problem'
 import type { Procedure } from './procedure'
@@ -10,7 +11,7 @@ import {
   topsAndBottoms,
   wholesAsOne,
 } from './fractions'
-import { coinLeftOut, coinTwice, countsCoins, keepsLast } from './coins'
+import { coinLeftOut, coinTwice, countsCoins, keepsLast, largerForMore } from './coins'
 import { notBroughtDown, subtractedUpwards, zeroLeftOut } from './dividing'
 import { groupTooFew, groupTooMany } from './groups'
 import { addsFactors, carryBefore, carryDropped, leftAsOnes, notMovedOver, oneColumnOnly } from './multiplying'
@@ -31,6 +32,7 @@ export const PROCEDURES: readonly Procedure[] = [
   addsSizes,
   dropsSign,
   keepsLast,
+  largerForMore,
   countsCoins,
   coinTwice,
   coinLeftOut,
@@ -48,5 +50,5 @@ export const PROCEDURES: readonly Procedure[] = [
 ]
 
 /** The mistaken procedure that gives an answer, the most telling first; undefined where none does. */
-export const procedureFor = (problem: Problem, given: Exact): Procedure | undefined =>
-  PROCEDURES.find((p) => p.answers(problem).includes(given))
+export const procedureFor = (problem: Problem, given: Exact, choices?: Choices): Procedure | undefined =>
+  PROCEDURES.find((p) => p.answers(problem, choices).includes(given))

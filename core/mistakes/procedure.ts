@@ -1,3 +1,4 @@
+import type { Choices } from '../choices'
 import type { Exact } from '../number/exact'
 import type { Problem } from '../problem/problem'
 
@@ -6,6 +7,6 @@ export interface Procedure {
   readonly id: string
   /** What was done, as the Daybook says it: “dropped a sign”. */
   readonly name: string
-  /** The wrong answers that it can give to a problem; none where it would come out right, or does not apply. */
-  answers(problem: Problem): readonly Exact[]
+  /** The wrong answers that it can give to a problem, as a class works; none where it would come out right, or does not apply. */
+  answers(problem: Problem, choices?: Choices): readonly Exact[]
 }

@@ -1,7 +1,7 @@
 import { change, isMaking, type Act } from '../act/act'
 import type { PartsChoices, SignedChoices } from '../choices'
 import { compare, divide, exact, ZERO, type Exact } from '../number/exact'
-import { CURRENCIES, moneyText, type MoneySet } from '../number/money'
+import { currencyOf, moneyText, type Currency } from '../number/money'
 import { printExact } from '../number/numeral'
 import { placeName, placeOfUnit, unitOf, type Place } from '../number/places'
 import { plainArithmetic } from '../number/text'
@@ -74,12 +74,12 @@ export interface LineStyle {
   readonly ownSign?: SignedChoices['ownSign']
   readonly form?: PartsChoices['form']
   /** The class's money, where coins are counted. */
-  readonly money?: MoneySet
+  readonly money?: Currency
 }
 export const styleOf = ({ choices, way }: Pick<Setup, 'choices' | 'way'>): LineStyle => ({
   ownSign: choices.signed.ownSign,
   form: choices.parts.form,
-  ...(wayById(way).sort === 'coins' ? { money: choices.money.set } : {}),
+  ...(wayById(way).sort === 'coins' ? { money: currencyOf(choices.money) } : {}),
 })
 
 /** The lines that an act has added to the running page. */
@@ -102,9 +102,8 @@ export function linesOf(
 
 /** An amount of a whole and more as it is written in the large unit: `135¢ = $1.35`. */
 function moneyLine(act: Act, { money }: LineStyle): readonly WrittenLine[] {
-  if (!money || act.kind !== 'read' || compare(act.value, exact(100)) < 0) return []
-  const { large, small } = CURRENCIES[money]
-  return [{ text: `${act.value}${small} = ${moneyText(Number(act.value), { large, small })}` }]
+  if (!money?.hundred || act.kind !== 'read' || compare(act.value, exact(100)) < 0) return []
+  return [{ text: `${act.value}${money.small} = ${moneyText(Number(act.value), money)}` }]
 }
 
 /** A division that came out is checked by multiplying; one with a remainder is written so already. */

@@ -1,6 +1,7 @@
 import type { Act } from '../act/act'
 import { shareOf, stand, stepsOf, type Standing } from '../act/standing'
 import { ZERO } from '../number/exact'
+import { currencyOf } from '../number/money'
 import { REPRESENTATIONS } from '../representation/index'
 import type { HandWords } from '../representation/representation'
 import { detailOf, sayNotSet, type BeadDetail } from '../speech/beads'
@@ -23,7 +24,7 @@ export const tellingOf = (setup: Setup, standing: Standing, act?: Act): Telling 
   units: setup.units,
   hands: handsOf(setup),
   steps: setup.choices.division.steps,
-  money: setup.choices.money.set,
+  money: currencyOf(setup.choices.money),
   from: stepsOf(standing)?.from ?? ZERO,
   ...(standing.aim.kind === 'share' ? { shared: shareOf(standing) } : {}),
 })

@@ -1,6 +1,7 @@
-import { multiply, toCount } from '../number/exact'
+import { isWhole, multiply, sign, toCount } from '../number/exact'
+import { valuesOf, type MoneyChoices } from '../number/money'
 import { numeralOf, valueOf } from '../number/numeral'
-import { asksMore, type Group, type Problem } from './problem'
+import type { Group, Problem } from './problem'
 
 /** So many coins of one value, in the small unit. */
 export interface Kind {
@@ -11,9 +12,21 @@ export interface Kind {
 /** The most coins that lie in a heap. */
 export const MOST_COINS = 60
 
-/** A heap of coins as it is asked: `3 * 25 + 1 * 10`, or `3 * 25` alone; undefined for every other problem. */
+/** What a heap is held against, where it is asked whether it is enough; null where that is not asked. */
+export function priceOf({ groups, others }: Problem): number | null {
+  const [price, more] = others ?? []
+  if (!groups || !price || more || price.terms.length > 0) return null
+  const amount = valueOf(price.first)
+  return isWhole(amount) && sign(amount) >= 0 ? toCount(amount) : null
+}
+
+/** What a problem is paid with, by value, the greatest first: the coins of a class without those that are not there. */
+export const kindsFor = ({ without = [] }: Problem, money: MoneyChoices): readonly number[] =>
+  valuesOf(money).filter((value) => !without.includes(value))
+
+/** A heap of coins as it is asked: `3 * 25 + 1 * 10`, `3 * 25` alone, or `3 * 25 ? 60`; undefined for every other problem. */
 export function heapOf(problem: Problem): readonly Kind[] | undefined {
-  if (asksMore(problem)) return undefined
+  if (problem.named || (problem.others && priceOf(problem) === null)) return undefined
   const kind = ({ count, size }: Group): Kind => ({ value: toCount(valueOf(size)), count: toCount(valueOf(count)) })
   if (problem.groups) return problem.groups.map(kind)
   const [term, more] = problem.terms

@@ -1,9 +1,13 @@
-import { isWhole, multiply, sign } from '../number/exact'
-import { MAX_DIGITS, numeralOf, valueOf, type Numeral } from '../number/numeral'
+import { sign } from '../number/exact'
+import { valueOf } from '../number/numeral'
 import { Refusal } from '../refusal'
-import { MAX_NUMBERS, MAX_PROBLEM_LENGTH, type Group, type Problem, type Term } from './problem'
-import { comparing, naming, withPairs } from './special'
-import { isProduct, items, tokens, type Item, type Token } from './tokens'
+import { MAX_NUMBERS, MAX_PROBLEM_LENGTH, type Problem } from './problem'
+import { comparing, naming, withoutKinds, withPairs } from './special'
+import { sumOfGroups } from './sums'
+import { isProduct, items, tokens, type Token } from './tokens'
+
+/** “Is 3 × 25 + 2 × 10 enough for 99?” */
+const ENOUGH = /^(\s*(?:is\s)?)(.*\d.*?)(\benough\s+for\b)/iu
 
 /** The asking side of what was typed: without `=`, `= ?` or `equals` at its end. */
 function askingSide(text: string): string {
@@ -29,28 +33,6 @@ function askWhich(read: readonly Token[]): void {
   )
 }
 
-/** How a product in a sum is made: one group of whole numbers, from nought up. @throws Refusal for every other product. */
-function groupOf(count: Numeral, size: Numeral): Group {
-  if (![count, size].every((n) => isWhole(valueOf(n)) && sign(valueOf(n)) >= 0))
-    throw new Refusal('In a sum of groups, how many and how large are whole numbers.', 'Like 3 × 25 + 2 × 10.')
-  return { count, size }
-}
-
-/** A sum of equal groups: `3 * 25 + 2 * 10 + 4 * 1`. @throws Refusal where something else is mixed with products. */
-function sumOfGroups(all: readonly Item[]): Problem {
-  const groups = all.flatMap((count, i): readonly Group[] => {
-    const size = all[i + 1]
-    return i % 2 === 0 && size?.operation === '*' && count.operation === '+' ? [groupOf(count.number, size.number)] : []
-  })
-  if (2 * groups.length !== all.length)
-    throw new Refusal('Multiplying and dividing stand alone here.', 'Ask one step, like 7 × 9 or 36 ÷ 9.')
-  const numbers = groups.map(({ count, size }) => multiply(valueOf(count), valueOf(size)))
-  if (numbers.some((n) => n.length > MAX_DIGITS))
-    throw new Refusal(`One of those groups comes to more than ${MAX_DIGITS} digits.`, 'Ask for fewer of them.')
-  const [first, ...rest] = numbers.map(numeralOf)
-  return { first: first!, terms: rest.map((number): Term => ({ operation: '+', number })), groups }
-}
-
 /**
  * Reads a typed problem: numbers joined by signs or words (`52 minus 37`, `3 x 4`, `-3 + (-5)`, `2 2/5 + 1 3/4`), with spaces as one
  * likes and, if wanted, an equals sign at the end.
@@ -60,7 +42,10 @@ export function parseProblem(text: string): Problem {
   // A small raised sign is the number's own.
   // “4 times as many as 6” is a product said in full; what comes after keeps its place in the text.
   const plain = text.replace(/\btimes(\s+as\s+(?:many|much)\s+as)\b/giu, (said: string) => 'times'.padEnd(said.length))
-  const asking = askingSide(plain.replace(/⁻\s*(\d[\d,.]*(?:\/\d+)?)/gu, '(-$1)'))
+  const said = plain.replace(ENOUGH, (_, is: string, heap: string, words: string) =>
+    [' '.repeat(is.length), heap, '?'.padEnd(words.length)].join(''),
+  )
+  const asking = askingSide(said.replace(/⁻\s*(\d[\d,.]*(?:\/\d+)?)/gu, '(-$1)'))
   if (asking.trim() === '')
     throw new Refusal('There is no problem yet.', 'Type one, like 52 − 37.', { at: 0, length: 0 })
   const digits = text.match(/\d+/g)?.reduce((n, run) => Math.max(n, run.length), 0) ?? 0
@@ -74,6 +59,13 @@ export function parseProblem(text: string): Problem {
     )
   const special = withPairs(asking) ?? naming(asking) ?? comparing(asking)
   if (special) return special
+  const short = withoutKinds(asking)
+  if (short) return { ...chainIn(short.rest), without: short.without }
+  return chainIn(asking)
+}
+
+/** A chain, a product, a quotient, or a sum of equal groups. @throws Refusal with the span of the first trouble. */
+function chainIn(asking: string): Problem {
   const read = tokens(asking)
   askWhich(read)
   const all = items(read)

@@ -35,6 +35,8 @@ export interface Problem {
   readonly others?: readonly Amount[]
   /** How the one number is to be written: `2/3 = ?/12`. */
   readonly named?: Naming
+  /** Coins that are not there to pay with, by value: `87 without 50`. */
+  readonly without?: readonly number[]
 }
 
 /** A number, or a sum or difference of some. */
@@ -60,8 +62,13 @@ export const MAX_PROBLEM_LENGTH = 1500
 export const MAX_NUMBERS = 100
 
 /** The problem as plain text that `parseProblem` (problem/parse.ts) reads back to the same Problem. */
-export function printProblem({ first, terms, groups, pairs, others, named }: Problem): string {
-  if (others) return [{ first, terms }, ...others].map(amountText).join(' ? ')
+export function printProblem(problem: Problem): string {
+  const { first, terms, groups, pairs, others, named, without } = problem
+  if (without) return `${printProblem({ first, terms })} without ${without.join(' and ')}`
+  if (others)
+    return [groups ? printProblem({ first, terms, groups }) : amountText(problem), ...others.map(amountText)].join(
+      ' ? ',
+    )
   if (named?.kind === 'parts') return `${printNumeral(first)} = ?/${named.of}`
   if (named) return `${printNumeral(first)} ${NAMED[named.kind]}`
   if (pairs) return `${printNumeral(first)} with ${pairs} ${pairs === 1 ? 'pair' : 'pairs'}`

@@ -1,6 +1,7 @@
 import { parseNumeral } from '../number/numeral'
 import { Refusal } from '../refusal'
 import { MOST_COMPARED, type Amount, type Naming, type Problem } from './problem'
+import { sumOfGroups } from './sums'
 import { isProduct, items, tokens } from './tokens'
 
 /** Problems that ask for more than a sum: with pairs, to be written another way, to be compared. */
@@ -61,8 +62,11 @@ export function comparing(text: string): Problem | undefined {
   }
   if (parted.length > MOST_COMPARED)
     throw new Refusal(`${parted.length} numbers are many to put in order; up to ${MOST_COMPARED} can be.`)
-  const [first, ...others] = parted.map(({ part, at }) => amountIn(' '.repeat(at) + part))
-  return { ...first!, others }
+  const [first, ...rest] = parted.map(({ part, at }) => ' '.repeat(at) + part)
+  const others = rest.map(amountIn)
+  // A heap of coins is held against what it should pay.
+  const products = first!.trim() === '' ? [] : items(tokens(first!))
+  return products.some(isProduct) ? { ...sumOfGroups(products), others } : { ...amountIn(first!), others }
 }
 
 /** The parts of a text between some marks, and where each begins. */
@@ -89,4 +93,22 @@ function amountIn(text: string): Amount {
   if (terms.length > MOST_COMPARED)
     throw new Refusal(`Up to ${MOST_COMPARED + 1} numbers stand on one side of a comparison.`)
   return { first: head!.number, terms }
+}
+
+const WITHOUT = /^(.*\d.*?)\bwithout\s+(?:an?\s|any\s)?(.+)$/iu
+
+/** What is paid without some kinds of coins (`87 without 50 and 20`), and those kinds; undefined where nothing is left out. */
+export function withoutKinds(text: string): { readonly rest: string; readonly without: readonly number[] } | undefined {
+  const [, rest, named] = WITHOUT.exec(text) ?? []
+  if (rest === undefined || named === undefined) return undefined
+  const kinds = named.split(/\s*(?:,|\band\b|\bor\b)\s*/iu).map((kind) => {
+    const [token, more] = /\d/u.test(kind) ? tokens(kind.replace(/(\d)s$/u, '$1')) : []
+    if (token?.kind !== 'number' || more || !/^\d{1,5}$/.test(token.text))
+      throw new Refusal(
+        `“${kind.trim().slice(0, 20)}” is no coin that could be left out.`,
+        'Like: 87 without 50 and 20.',
+      )
+    return Number(token.text)
+  })
+  return { rest, without: [...new Set(kinds)].sort((a, b) => b - a) }
 }

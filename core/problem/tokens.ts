@@ -91,8 +91,31 @@ function refuseCharacter(text: string, at: number): never {
   )
 }
 
+/** An amount of money with its sign, the large unit before or after the number, the small one after it. */
+const MONEY = /([$£€])\s*(\d[\d,]*(?:\.\d*)?)|(\d[\d,]*(?:\.\d*)?)\s*(?:(€)|(?:¢|[pc](?![\p{L}\d])))/uy
+
+/** An amount of money, in the small unit: `$1.35` and `135¢` are 135. @throws Refusal for anything but two places after the point. */
+function moneyAt(text: string, at: number): NumberToken | undefined {
+  MONEY.lastIndex = at
+  const [all, before, large, other, after] = MONEY.exec(text) ?? []
+  if (all === undefined) return undefined
+  const [whole = '', point] = (large ?? other ?? '').replaceAll(',', '').split('.')
+  const inLarge = before !== undefined || after !== undefined
+  const span = { at, length: all.length }
+  if (point !== undefined && !(inLarge && /^\d\d$/.test(point)))
+    throw new Refusal(
+      inLarge ? `“${all}” needs two places after the point.` : `“${all}” has a part of the smallest coin.`,
+      inLarge ? `Like ${before ?? ''}${whole}.${point.padEnd(2, '0').slice(0, 2)}${after ?? ''}.` : 'Write it whole.',
+      span,
+    )
+  const small = inLarge ? `${whole}${point ?? '00'}`.replace(/^0+(?=\d)/, '') : whole
+  return { kind: 'number', text: small, bracketed: false, ...span }
+}
+
 /** The number that begins at a place in the text, by itself or in brackets. */
 function numberAt(text: string, at: number): NumberToken | undefined {
+  const money = moneyAt(text, at)
+  if (money) return money
   NUMBER.lastIndex = at
   const plain = NUMBER.exec(text)?.[0]
   if (plain !== undefined) return { kind: 'number', text: plain, bracketed: false, at, length: plain.length }

@@ -1,10 +1,12 @@
 import { change, holds, type Act, type AmountAct } from '../act/act'
 import { allDone, owing, shareOf, stepsOf, type Standing } from '../act/standing'
 import { add, compare, divide, exact, negate, sign, sizeOf, subtract, toCount, ZERO, type Exact } from '../number/exact'
-import { keepsLast } from '../mistakes/coins'
+import type { Choices } from '../choices'
+import { keepsLast, largerForMore, looksMore } from '../mistakes/coins'
 import { comparisonMistake } from '../mistakes/fractions'
 import { procedureFor } from '../mistakes/index'
 import { dropsSign, operationAsOwn } from '../mistakes/signed'
+import { currencyOf } from '../number/money'
 import { countOf } from '../number/units'
 import type { Sort } from '../problem/fit'
 import { answer, isAnswer, type Problem } from '../problem/problem'
@@ -31,6 +33,8 @@ export const SLIPS = {
   shareShort: 'stopped sharing out too early',
   countsOnes: 'counted on by one, not by the coin',
   priceAdded: 'added what was paid to the price',
+  wrongEnd: 'counted the change from what was paid, not from the price',
+  noughtAfterPoint: 'wrote 1.5 for 1.05',
   groupSize: 'made a group of another size',
   remainderLarge: 'left a remainder that is not smaller than the divisor',
   shareMisread: 'read the wrong share, or what is left over',
@@ -59,6 +63,7 @@ interface Asked {
   readonly worked: Problem
   readonly next: Act | null
   readonly sort: Sort
+  readonly choices: Choices
 }
 
 /** Slips of plus and minus: a half pair, a sign taken for another, an arrow the wrong way. */
@@ -99,12 +104,14 @@ export function slipIn(
   before: Standing,
   now: Standing,
   last: Act | undefined,
-  { asked, worked, next, sort }: Asked,
+  { asked, worked, next, sort, choices }: Asked,
 ): string {
   const act = acts.at(-1)
   if (act?.kind === 'compare') return holds(act) ? '' : comparisonMistake(act)
   const ofSigns = slipInSigns(acts, before, next, sort)
   if (ofSigns) return ofSigns
+  const ofCoins = sort === 'coins' ? slipInKind(acts, next, choices) : ''
+  if (ofCoins) return ofCoins
   const started = before.aim.kind === 'total' && before.begun === 1 && before.laid && sign(owing(before)) !== 0
   if (started && acts[0]?.kind === 'take') return SLIPS.wrongStart
   const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
@@ -120,9 +127,10 @@ export function slipIn(
         return SLIPS.otherForm
       if (isAnswer(asked, act.value, act.remainder)) return ''
       if (sort === 'coins' && begun?.to && act.value === add(begun.to, begun.from)) return SLIPS.priceAdded
+      if (sort === 'coins' && act.value === withoutNought(answer(asked))) return SLIPS.noughtAfterPoint
       const slip =
         pairsMiscounted(act.value, before) ||
-        procedureFor(asked, act.value)?.name ||
+        procedureFor(asked, act.value, choices)?.name ||
         misreading(act.value, before, last)
       return slip === SLIPS.misread && !done ? '' : slip
     }
@@ -149,12 +157,30 @@ export function slipIn(
   return SLIPS.skipped
 }
 
+/** A coin that is larger to the eye counted before one of more value; wherever else one begins is no slip. */
+function slipInKind([act, more]: readonly Act[], next: Act | null, { money }: Choices): string {
+  const kindOf = (a: Act | null | undefined): number =>
+    a?.kind === 'lay' || (a?.kind === 'join' && !more) ? Number(a.pieces?.[0]?.unit ?? 0) : 0
+  const [counted, wanted] = [kindOf(act), kindOf(next)]
+  return counted > 0 && looksMore(currencyOf(money), counted, wanted) ? largerForMore.name : ''
+}
+
+/** What an amount becomes where the nought after the point is lost: 1.05 is 1.5. Only of an amount that has one. */
+function withoutNought(amount: Exact): Exact | undefined {
+  const [whole, small] = [Math.floor(Number(amount) / 100), Number(amount) % 100]
+  return whole > 0 && small > 0 && small < 10 ? exact(100 * whole + 10 * small) : undefined
+}
+
 /** The word said for a coin, held against the word before it: on by the coin before, by one, or somewhere else. */
 function slipInCoin(act: AmountAct, before: Standing, last: Act | undefined): string {
   const coin = last?.kind === 'lay' || last?.kind === 'join' ? last : undefined
-  const step = subtract(act.said![0]!, coin?.said?.[0] ?? before.value)
+  const begun = stepsOf(before)
+  const said = act.said![0]!
+  const step = subtract(said, coin?.said?.[0] ?? add(before.value, begun?.from ?? ZERO))
   if (step === act.amount) return ''
   if (coin && step === coin.amount) return keepsLast.name
+  if (begun?.to && sizeOf(subtract(said, subtract(begun.to, before.value))) === act.amount) return SLIPS.wrongEnd
+  if (begun?.to && said === add(begun.to, add(before.value, act.amount))) return SLIPS.wrongEnd
   return step === '1' ? SLIPS.countsOnes : SLIPS.wrongStep
 }
 

@@ -176,6 +176,7 @@ function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Stan
     worked: setup.worked,
     next: nextOf(setup, from.standing),
     sort: wayById(setup.way).sort,
+    choices: setup.choices,
   })
 }
 

@@ -18,7 +18,7 @@ import { numberText } from '../number/text'
 import { pieceName, type Pieces, type Units } from '../number/units'
 import { printExact, type Numeral } from '../number/numeral'
 import type { DivisionChoices } from '../choices'
-import type { MoneySet } from '../number/money'
+import type { Currency } from '../number/money'
 import { answer, type Problem } from '../problem/problem'
 import type { HandWords } from '../representation/representation'
 import { broughtInWords, turnInWords } from './division'
@@ -43,7 +43,7 @@ export interface Telling {
   /** What the class calls the four steps of long division. */
   readonly steps?: DivisionChoices['steps']
   /** The class's money. */
-  readonly money?: MoneySet
+  readonly money?: Currency
   /** Which pieces lie there before the act and after it, where numbers are called by them. */
   readonly held?: readonly [readonly Pieces[], readonly Pieces[]]
 }

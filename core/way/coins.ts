@@ -1,11 +1,11 @@
-import { piecesAct, type Act } from '../act/act'
+import { holds, piecesAct, type Act } from '../act/act'
 import { isRead, owing, stepsOf, type Standing } from '../act/standing'
-import type { Choices } from '../choices'
-import { CURRENCIES, fewestCoins, someOf } from '../number/money'
-import { compare, exact, isWhole, sign, toCount } from '../number/exact'
+import { relationOf } from '../number/fractions'
+import { fewestCoins, someOf } from '../number/money'
+import { compare, exact, isWhole, sign, toCount, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import type { Pieces } from '../number/units'
-import { heapOf, heapProblem, MOST_COINS, type Kind } from '../problem/heap'
+import { heapOf, heapProblem, kindsFor, MOST_COINS, priceOf, type Kind } from '../problem/heap'
 import { isChain, type Problem } from '../problem/problem'
 import { inTurn } from './inTurn'
 import type { Way } from './way'
@@ -34,10 +34,24 @@ function counting(problem: Problem, s: Standing, count: (left: number) => number
     () => coin('lay', value, count(left())),
     () => (sign(owing(s)) > 0 && left() > 0 ? coin('join', value, count(left())) : null),
   )
+  const price = priceOf(problem)
+  if (price !== null && (asked === null || asked.kind === 'read')) return enough(exact(price), s)
   if (asked?.kind !== 'pose') return asked
   const next = heapOf(problem)?.[s.begun]
   return next ? { ...asked, pieces: [{ count: next.count, unit: exact(next.value) }] } : asked
 }
+
+/** What has been counted, held against what it should pay; null where that has been said. */
+const enough = (price: Exact, s: Standing): Act | null =>
+  s.compared && holds(s.compared)
+    ? null
+    : { kind: 'compare', numbers: [s.value, price], relations: [relationOf(s.value, price)] }
+
+/** A heap in another order, held against the same. */
+const inOrder = ({ others }: Problem, heap: readonly Kind[]): Problem => ({
+  ...heapProblem(heap),
+  ...(others ? { others } : {}),
+})
 
 /** Every coin of a heap; of one too large to be counted out, the first of them, which are too many already. */
 const coinsIn = (heap: readonly Kind[]): readonly number[] =>
@@ -62,7 +76,7 @@ export const sortAndCount: Way = {
   at: 'Coins, where each one that is counted moves over and stays seen.',
   sort: 'coins',
   suits: (p) => heapOf(p) !== undefined,
-  arrange: (p) => heapProblem(sorted(heapOf(p)!)),
+  arrange: (p) => inOrder(p, sorted(heapOf(p)!)),
   next: (problem, s) => counting(problem, s, () => 1),
 }
 
@@ -76,7 +90,7 @@ export const pairsFirst: Way = {
     const coins = coinsIn(heapOf(p) ?? [])
     return coins.length <= MOST_COINS && someOf(100, coins) !== undefined
   },
-  arrange: (p) => heapProblem(wholesFirst(heapOf(p)!)),
+  arrange: (p) => inOrder(p, wholesFirst(heapOf(p)!)),
   next: (problem, s) => counting(problem, s, () => 1),
 }
 
@@ -87,14 +101,12 @@ export const stackAndAdd: Way = {
   at: 'The second method, beside the column sheet: both must come to the same.',
   sort: 'coins',
   suits: (p) => heapOf(p) !== undefined,
-  arrange: (p) => heapProblem(sorted(heapOf(p)!)),
+  arrange: (p) => inOrder(p, sorted(heapOf(p)!)),
   next: (problem, s) => counting(problem, s, (left) => left),
 }
 
 const piecesOfCoins = (coins: readonly number[]): readonly Pieces[] =>
   sorted(coins.map((value) => ({ value, count: 1 }))).map(({ value, count }) => ({ count, unit: exact(value) }))
-
-const valuesOf = (choices: Choices): readonly number[] => CURRENCIES[choices.money.set].coins.map((c) => c.value)
 
 export const payFewest: Way = {
   id: 'pay-fewest',
@@ -106,7 +118,7 @@ export const payFewest: Way = {
   next: (problem, s, choices) => {
     /** One price is counted out coin by coin; of several, each is laid down as a whole. */
     const next = (kind: 'lay' | 'join'): Act => {
-      const coins = fewestCoins(toCount(owing(s)), valuesOf(choices)) ?? [1]
+      const coins = fewestCoins(toCount(owing(s)), kindsFor(problem, choices.money)) ?? [1]
       const [greatest = 1] = coins
       return problem.terms.length === 0 ? coin(kind, greatest) : piecesAct(kind, piecesOfCoins(coins))
     }
@@ -141,7 +153,7 @@ export const changeUp: Way = {
       }
     const rest = owing(s)
     if (sign(rest) > 0) {
-      const smallest = fewestCoins(toCount(rest), valuesOf(choices))?.at(-1) ?? 1
+      const smallest = fewestCoins(toCount(rest), kindsFor(problem, choices.money))?.at(-1) ?? 1
       return coin('join', smallest)
     }
     if (sign(rest) < 0) return { kind: 'take', amount: exact(rest.slice(1)) }

@@ -134,7 +134,7 @@ test('the stall: two things are bought, paid and given change for at the bench, 
 test('the stall: a thing of the class’s own, a wrong price refused, a heap dropped for a rule, and which coins it could be', async () => {
   await driver.get(`${app.url}/stall`)
   await (await byRole(driver, 'textbox', 'Another thing')).sendKeys('button', Key.TAB, '700', Key.ENTER)
-  await text(driver, '.stall', 'A price is a whole number from 1 to 500')
+  await text(driver, '.stall', /A price is an amount up to/)
   await (await byRole(driver, 'textbox', 'Price')).sendKeys(Key.chord(Key.CONTROL, 'a'), '12', Key.ENTER)
   await byRole(driver, 'button', /^button /)
   await (await byRole(driver, 'textbox', 'Comes to')).sendKeys('41')
@@ -145,4 +145,70 @@ test('the stall: a thing of the class’s own, a wrong price refused, a heap dro
   await click('Drop it on the bench')
   const box = await byRole(driver, 'textbox', 'Problem')
   expect(await box.getAttribute('value')).toMatch(/^\d+ × \d+( \+ \d+ × \d+)*$/)
+})
+
+/** The class counts in pounds and pence. */
+async function inPence(): Promise<void> {
+  const url = `${app.url}/api/classroom`
+  const { classroom } = (await (await fetch(url)).json()) as { classroom: { hands: { money: object } } }
+  const money = { ...classroom.hands.money, set: 'uk' }
+  const body = JSON.stringify({ ...classroom, hands: { ...classroom.hands, money } })
+  const put = await fetch(url, { method: 'PUT', headers: { 'content-type': 'application/json' }, body })
+  expect(put.status).toBe(200)
+}
+
+test('the stall: an amount paid without a kind, every way to pay it, and a heap put together by hand that is not enough', async () => {
+  await inPence()
+  await driver.get(`${app.url}/stall`)
+  const amount = await byRole(driver, 'textbox', 'To pay')
+  await amount.sendKeys(Key.chord(Key.CONTROL, 'a'), '1.7.5', Key.ENTER)
+  await text(driver, '[aria-label="Paying"]', 'Say what is to be paid')
+  await amount.sendKeys(Key.chord(Key.CONTROL, 'a'), '0.12')
+  await click('Every way to pay it')
+  await text(driver, '[aria-label="Paying"]', /There are \d+ ways/)
+  await (await byRole(driver, 'checkbox', '10p')).click()
+  await noViolations(driver)
+  await click('Pay it at the bench')
+  const box = await byRole(driver, 'textbox', 'Problem')
+  await driver.wait(async () => (await box.getAttribute('value')) === '12 without 10', 5000)
+  await byRole(driver, 'button', 'Give 5p')
+  expect(await driver.findElements(By.css('[aria-label="Give 10p"]'))).toHaveLength(0)
+
+  await driver.get(`${app.url}/stall`)
+  await click('One more 50p')
+  for (let n = 0; n < 2; n++) await click('One more 20p')
+  await click('One 20p less')
+  await (await byRole(driver, 'textbox', 'Should pay')).sendKeys('0.75', Key.ENTER)
+  const asking = await byRole(driver, 'textbox', 'Problem')
+  await driver.wait(async () => (await asking.getAttribute('value')) === '1 × 50 + 1 × 20 ? 75', 5000)
+  await click('Count 50p, 1 in the heap')
+  await click('Count 20p, 1 in the heap')
+  await click('Not enough')
+  await text(driver, said, 'Seventy is not enough: five more are wanted.')
+  await text(driver, lines, '70 < 75')
+  await noViolations(driver)
+})
+
+test('a class’s own coins and paper money are kept, and lie on the bench', async () => {
+  await driver.get(`${app.url}/room`)
+  const set = await byRole(driver, 'combobox', 'The coins are')
+  await set.sendKeys('our own')
+  await (await byRole(driver, 'combobox', 'Paper money')).sendKeys('lies there')
+  await click('Take the coin of 25 out')
+  await click('Add a coin')
+  await (await byRole(driver, 'combobox', 'Coin 6: worth')).sendKeys('40')
+  const across = await byRole(driver, 'spinbutton', 'Coin 6: millimetres across')
+  await across.sendKeys(Key.chord(Key.CONTROL, 'a'), '31', Key.TAB)
+  await (await byRole(driver, 'textbox', 'Sign after the small unit')).sendKeys('k', Key.TAB)
+  await noViolations(driver)
+  await click('Save changes')
+  await driver.wait(async () => {
+    const room = (await (await fetch(`${app.url}/api/classroom`)).json()) as {
+      classroom: { hands: { money: { own: { coins: unknown[] } } } }
+    }
+    return JSON.stringify(room.classroom.hands.money.own.coins).includes('{"value":40,"across":31}')
+  }, 5000)
+  await asked('545', 'together')
+  for (const piece of ['500k', '40k', '5k']) await click(`Give ${piece}`)
+  await text(driver, '.total', '5.45')
 })

@@ -2,7 +2,14 @@ import fc from 'fast-check'
 import { evaluate } from 'mathjs'
 import { change, type Act } from '../../core/act/act'
 import { DEFAULT_CHOICES } from '../../core/choices'
-import { CURRENCIES, MONEY_SETS, moneyText, type MoneySet } from '../../core/number/money'
+import {
+  CURRENCIES,
+  MONEY_SETS,
+  moneyText,
+  valuesOf as piecesOf,
+  type MoneyChoices,
+  type MoneySet,
+} from '../../core/number/money'
 import { add, exact, ZERO, type Exact } from '../../core/number/exact'
 import { listed } from '../../core/number/trail'
 import { procedureFor } from '../../core/mistakes/index'
@@ -21,8 +28,10 @@ import { applyAll, type RepresentationId } from '../../core/representation/repre
 import { waysOf } from '../../core/way/index'
 import type { WayId } from '../../core/way/way'
 
-const money = (set: MoneySet) => ({ money: { set } })
-const valuesOf = (set: MoneySet): readonly number[] => CURRENCIES[set].coins.map((c) => c.value)
+/** Coins that no ready set has, where taking the greatest first is not fewest. */
+const OWN = { small: 'k', large: '', hundred: false, coins: [1, 3, 4, 30].map((value) => ({ value, across: 20 })) }
+const money = (set: MoneySet, notes = false): { money: MoneyChoices } => ({ money: { set, notes, own: OWN } })
+const valuesOf = (set: MoneySet): readonly number[] => piecesOf(money(set).money)
 const sets = fc.constantFrom(...MONEY_SETS)
 
 /** A class's coins, and a heap of them: up to sixty, in any order, kinds also twice. */
@@ -136,10 +145,11 @@ test('a heap is a problem like any other: printed, read back, and worked as it w
   )
 })
 
-const work = (problem: string, ...moves: string[]): Bench =>
+const work = (problem: string, ...moves: string[]): Bench => workWith('us', problem, ...moves)
+const workWith = (set: MoneySet, problem: string, ...moves: string[]): Bench =>
   moves.reduce(
     (b, move) => enter(b, { at: 0, on: 'coins', move }),
-    openBench({ problem, representation: 'coins', also: ['equations'], choices: money('us') }, 'alone'),
+    openBench({ problem, representation: 'coins', also: ['equations'], choices: money(set) }, 'alone'),
   )
 
 describe('counting by hand', () => {
@@ -159,6 +169,31 @@ describe('counting by hand', () => {
     ['counted a coin twice', ['count 25', 'count 25', 'count 25', 'count 10', 'count 10', 'read 105']],
     ['left a coin out', ['count 25', 'count 25', 'count 25', 'count 10', 'count 10', 'read 85']],
   ])('%s: %j', (slip, moves) => expect(slipsOf(work('3 * 25 + 2 * 10', ...moves))).toContain(slip))
+
+  test('of the price and what was paid, the price is where one counts from', () => {
+    const slips = (...moves: string[]) => slipsOf(work('200 - 135', 'from 135 to 200', ...moves))
+    expect(slips('count 5 saying 140', 'count 10 saying 150', 'count 50 saying 200')).toEqual([])
+    expect(slips('count 5 saying 205')).toEqual(['counted the change from what was paid, not from the price'])
+    expect(slips('count 5 saying 195')).toEqual(['counted the change from what was paid, not from the price'])
+  })
+
+  test('a larger coin of less value is counted before a smaller one of more, or for it', () => {
+    const name = 'took the larger coin for the one of more value'
+    expect(slipsOf(work('3 * 10 + 2 * 5', 'count 5'))).toEqual([name])
+    expect(slipsOf(work('3 * 25 + 2 * 5', 'count 5'))).toEqual([])
+    const all = ['count 10', 'count 10', 'count 10', 'count 5', 'count 5']
+    expect(slipsOf(work('3 * 10 + 2 * 5', ...all, 'read 35'))).toEqual([name])
+    // Of our own coins all are as large, so that none is taken for another.
+    const own = ['count 4', 'count 4', 'count 3']
+    expect(slipsOf(workWith('own', '2 * 4 + 1 * 3', ...own, 'read 10'))).not.toContain(name)
+  })
+
+  test('1.5 is not written for 1.05', () => {
+    const all = ['count 100', 'count 5']
+    expect(slipsOf(work('1 * 100 + 1 * 5', ...all, 'read 1.5'))).toEqual(['wrote 1.5 for 1.05'])
+    expect(outcome(work('1 * 100 + 1 * 5', ...all, 'read $1.05')).right).toBe(true)
+    expect(outcome(work('1 * 100 + 1 * 5', ...all, 'read 105')).right).toBe(true)
+  })
 
   test('a word that goes on from a wrong one is not named again', () =>
     expect(
@@ -243,3 +278,101 @@ test('an amount is written in the class’s money, with two places from a whole 
 
 test('mistaken answers to a product are not told as coins', () =>
   expect(procedureFor(parseProblem('3 * 25'), exact(100) as Exact)?.name).toBe('one group too many'))
+
+describe('is it enough', () => {
+  test.each([
+    ['3 * 25 + 2 * 10 ? 99', 'Ninety-five is not enough: four more are wanted.', '95 < 99'],
+    ['3 * 25 + 2 * 10 ? 95', 'Ninety-five: just enough.', '95 = 95'],
+    ['is 3 x 25 + 2 x 10 enough for 94', 'Ninety-five is enough, and one is left.', '95 > 94'],
+    ['3 * 25 ? 60', 'Seventy-five is enough, and fifteen are left.', '75 > 60'],
+  ])('%s is counted and then held against the price', (problem, said, line) => {
+    const { steps } = plan({ problem, representation: 'coins', also: ['equations'], choices: money('us') })
+    expect(steps.at(-1)!.say).toContain(said)
+    expect(steps.at(-1)!.lines.at(-1)?.text).toBe(line)
+    expect(steps.filter((s) => s.act.kind === 'read')).toEqual([])
+  })
+  const counted = ['count 25', 'count 25', 'count 25', 'count 10', 'count 10']
+  test('by hand it is right only where the sign is, and all has been counted', () => {
+    const end = (...moves: string[]) => outcome(work('3 * 25 + 2 * 10 ? 99', ...moves))
+    expect(end(...counted, 'compare 95 < 99')).toMatchObject({ finished: true, right: true })
+    expect(end(...counted, 'compare 95 > 99')).toMatchObject({ finished: true, right: false })
+    expect(end('count 25', 'compare 25 < 99')).toMatchObject({ finished: true, right: false })
+    expect(end(...counted, 'compare 95 < 99', 'back 10')).toMatchObject({ finished: false })
+  })
+  test('it is a problem like any other: printed and read back', () => {
+    const problem = parseProblem('3 * 25 + 2 * 10 ? 99')
+    expect(printProblem(problem)).toBe('3 * 25 + 2 * 10 ? 99')
+    expect(parseProblem(printProblem(parseProblem('3 * 25 ? 60')))).toEqual(parseProblem('3 * 25 ? 60'))
+    for (const id of ['blocks', 'strips', 'line', 'groups'] as const)
+      expect([id, REPRESENTATIONS[id].fits(problem, DEFAULT_CHOICES).fits]).toEqual([id, false])
+  })
+})
+
+describe('without some kinds', () => {
+  test('what is not there is not paid with, and not given as change', () => {
+    const coins = (problem: string) =>
+      plan({ problem, representation: 'coins', choices: money('us') }).steps.flatMap((s) =>
+        (s.moves.coins as { kind: string; value: number }[]).filter((m) => m.kind === 'count').map((m) => m.value),
+      )
+    expect(coins('87')).toEqual([50, 25, 10, 1, 1])
+    expect(coins('87 without 50 and 10s')).toEqual([25, 25, 25, 5, 5, 1, 1])
+    expect(coins('200 - 135 without 50')).toEqual([5, 10, 25, 25])
+  })
+  test('printed and read back; where nothing is left to pay with that is said', () => {
+    const problem = parseProblem('87 without 10, 50')
+    expect([printProblem(problem), problem.without]).toEqual(['87 without 50 and 10', [50, 10]])
+    expect(parseProblem(printProblem(problem))).toEqual(problem)
+    const fit = REPRESENTATIONS.coins.fits(parseProblem('87 without 1'), { ...DEFAULT_CHOICES, ...money('us') })
+    expect(fit.fits ? '' : fit.why).toBe('These coins do not make 87.')
+    expect(() => parseProblem('87 without care')).toThrow('no coin that could be left out')
+    expect(() => work('87 without 50', 'count 50')).toThrow('There is no coin of 50 here.')
+  })
+})
+
+describe('amounts of money as they are typed', () => {
+  test.each([
+    ['$2.00 - $1.35', '200 - 135'],
+    ['£1 + 20p', '100 + 20'],
+    ['2.05 € - 80c', '205 - 80'],
+    ['3 * 25¢ + 2 * 10¢', '3 * 25 + 2 * 10'],
+    ['$0.05', '5'],
+    ['$1,250.00 - $2.50', '125000 - 250'],
+  ])('%s is %s', (typed, plain) => expect(parseProblem(typed)).toEqual(parseProblem(plain)))
+  test.each([
+    ['$1.5', 'Like $1.50.'],
+    ['1.355€', 'Like 1.35€.'],
+    ['1.5¢', 'part of the smallest coin'],
+    ['$', 'not part of a problem'],
+  ])('%s is refused: %s', (typed, why) => expect(() => parseProblem(typed)).toThrow(why))
+  test('letters that are no money are still letters', () =>
+    expect(() => parseProblem('5 cats')).toThrow('There is a letter, “c”'))
+})
+
+describe('paper money and a class’s own coins', () => {
+  const steps = (problem: string, choices: { money: MoneyChoices }) =>
+    plan({ problem, representation: 'coins', choices }).steps
+  test('notes pay and are counted where the class wants them, and are there only then', () => {
+    const paid = steps('1735', money('us', true)).flatMap((s) => s.moves.coins as { kind: string; value: number }[])
+    expect(paid.filter((m) => m.kind === 'count').map((m) => m.value)).toEqual([1000, 500, 100, 100, 25, 10])
+    const heap = steps('1 * 500 + 2 * 25', money('us', true))
+    expect(heap.at(-1)!.lines.map((l) => l.text)).toContain('550¢ = $5.50')
+    expect(steps('2 * 500 + 1 * 2000', money('uk', true)).map((s) => s.say)).toContain(
+      'Stop. Now two five-pound notes.',
+    )
+    const without = REPRESENTATIONS.coins.fits(parseProblem('1 * 500'), { ...DEFAULT_CHOICES, ...money('us') })
+    expect(without.fits ? '' : without.why).toContain('no coin of 500')
+  })
+  test('own coins are counted, said and written as the class has them', () => {
+    const made = steps('4 * 30 + 2 * 4', money('own'))
+    expect(made.map((s) => s.say)).toContain('Stop. Now two coins of four.')
+    expect(
+      made
+        .at(-1)!
+        .lines.map((l) => l.text)
+        .join(),
+    ).not.toContain('=  ')
+    expect(moneyText(128, { ...OWN })).toBe('128k')
+    const paid = steps('6', money('own')).flatMap((s) => s.moves.coins as { kind: string; value: number }[])
+    expect(paid.filter((m) => m.kind === 'count').map((m) => m.value)).toEqual([3, 3])
+  })
+})

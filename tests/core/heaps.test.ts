@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { dropHeap, HEAP_RULES, whichCoins, type HeapWish } from '../../core/course/heaps'
-import { CURRENCIES, MONEY_SETS } from '../../core/number/money'
+import { DEFAULT_CHOICES } from '../../core/choices'
+import { MONEY_SETS, valuesOf as piecesOf } from '../../core/number/money'
 import { attempt } from '../../core/refusal'
 
-const valuesOf = (set: (typeof MONEY_SETS)[number]): readonly number[] => CURRENCIES[set].coins.map((c) => c.value)
+const valuesOf = (set: (typeof MONEY_SETS)[number]): readonly number[] => piecesOf({ ...DEFAULT_CHOICES.money, set })
 const wishes: fc.Arbitrary<HeapWish> = fc.record({
   values: fc.constantFrom(...MONEY_SETS).map(valuesOf),
   rule: fc.constantFrom(...HEAP_RULES),

@@ -383,7 +383,7 @@ const REFUSED: readonly (readonly [
       ['swap 25 for 10 10', '25 is 25, and 10 + 10 is 20: that is no fair exchange.', ''],
       ['from 135 to 200', 'Counting up begins before any coin lies there.', ''],
       ['count 25 and 10', 'A coin is counted one by one.', 'Like: count 25 saying 100.'],
-      ['jump', 'Coins have no move “jump”.', 'They know count, back, swap, from and read.'],
+      ['jump', 'Coins have no move “jump”.', 'They know count, back, swap, from, compare and read.'],
     ],
   ],
   [

@@ -123,17 +123,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'plates',
-    path: '/bench',
-    act: async (d) => {
-      await ask(d, '612 / 7')
-      await choose(d, 'plates')
-      await (await byRole(d, 'button', 'Together')).click()
-      await move(d, 'lay 612', 'break 6 hundreds', 'deal 8 tens', 'break 5 tens', 'deal 3 ones')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
     name: 'coins',
     path: '/bench',
     act: async (d) => {
@@ -141,6 +130,16 @@ const SHOTS: readonly Shot[] = [
       await ask(d, '3 * 25 + 2 * 10 + 3 * 5 + 4 * 1')
       await (await byRole(d, 'button', 'Work it with coins')).click()
       await move(d, 'count 25', 'count 25', 'count 25', 'count 10')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'stall',
+    path: '/stall',
+    act: async (d) => {
+      for (const thing of [/^paper lantern/, /^length of ribbon/]) await (await byRole(d, 'button', thing)).click()
+      await (await byRole(d, 'button', 'Receipt')).click()
+      await text(d, '[aria-label="Receipt"]', 'change')
       await d.executeScript('document.activeElement.blur()')
     },
   },

@@ -1,21 +1,21 @@
-import { change, piecesAct, type Act, type AmountAct } from '../../act/act'
-import { COIN_VALUES, CURRENCIES, fewestCoins, moneyText, someOf } from '../../number/money'
+import { change, piecesAct, printComparison, type Act, type AmountAct, type CompareAct } from '../../act/act'
+import { amountIn, currencyOf, fewestCoins, largestAmount, moneyText, PIECE_VALUES, someOf } from '../../number/money'
 import { compare, exact, isWhole, negate, sign, toCount, type Exact } from '../../number/exact'
 import { printExact, valueOf } from '../../number/numeral'
 import { addPieces, coins as coinUnits, worthOf, type Pieces } from '../../number/units'
-import type { Choices } from '../../choices'
+import { DEFAULT_CHOICES, type Choices } from '../../choices'
 import { FITS, type Fit } from '../../problem/fit'
-import { heapOf, MOST_COINS } from '../../problem/heap'
+import { heapOf, kindsFor, MOST_COINS, priceOf } from '../../problem/heap'
 import { asksMore, totals, type Problem } from '../../problem/problem'
 import { Refusal } from '../../refusal'
 import { performAll, type Recognised, type Representation, type RepresentationId } from '../representation'
-import { nothingAfter, numberAt, spanOf, wordsOf } from '../text'
+import { comparisonIn, nothingAfter, numberAt, spanOf, wordsOf, type Word } from '../text'
 
-/** The largest amount that is counted out. */
-export const LARGEST_AMOUNT = 9999
+/** The largest amount that a move names, in the small unit. */
+const LARGEST_AMOUNT = 20_000
 
-const names = Object.fromEntries(COIN_VALUES.map((v) => [String(v), [`${v} coin`, `${v} coins`] as const]))
-export const UNITS = coinUnits(COIN_VALUES, names)
+const names = Object.fromEntries(PIECE_VALUES.map((v) => [String(v), [`${v} coin`, `${v} coins`] as const]))
+export const UNITS = coinUnits(PIECE_VALUES, names)
 
 export interface CoinsState {
   /** The coins of this class, the greatest first. */
@@ -28,6 +28,8 @@ export interface CoinsState {
   readonly from: Exact | null
   readonly to: Exact | null
   readonly read: Exact | null
+  /** What has been counted, held against what it should pay. */
+  readonly compared: Omit<CompareAct, 'kind'> | null
 }
 
 export type CoinsMove =
@@ -38,6 +40,8 @@ export type CoinsMove =
   | { readonly kind: 'swap'; readonly from: readonly number[]; readonly to: readonly number[] }
   /** Change is counted up from a price to what was paid. */
   | { readonly kind: 'from'; readonly price: Exact; readonly paid: Exact }
+  /** Whether what was counted is enough: the two amounts, and how they stand to each other. */
+  | { readonly kind: 'compare'; readonly numbers: CompareAct['numbers']; readonly relations: CompareAct['relations'] }
   | { readonly kind: 'read'; readonly value: Exact | null }
 
 const piecesIn = (values: readonly number[]): readonly Pieces[] =>
@@ -57,8 +61,14 @@ function known({ values }: CoinsState, value: number): void {
     throw new Refusal(`There is no coin of ${value} here.`, `The coins are ${values.join(', ')}.`)
 }
 
-function apply(s: CoinsState, move: CoinsMove): CoinsState {
+function apply(before: CoinsState, move: CoinsMove): CoinsState {
+  // What was said of it holds no longer, once something changes.
+  const s = before.compared && move.kind !== 'compare' ? { ...before, compared: null } : before
   switch (move.kind) {
+    case 'compare':
+      if (move.numbers.length !== 2)
+        throw new Refusal('What was counted is held against one amount.', 'Like: compare 95 < 99.')
+      return { ...s, compared: { numbers: move.numbers, relations: move.relations } }
     case 'read':
       return { ...s, read: move.value }
     case 'from':
@@ -141,6 +151,8 @@ function perform(s: CoinsState, act: Act): readonly CoinsMove[] {
   switch (act.kind) {
     case 'read':
       return [{ kind: 'read', value: act.value }]
+    case 'compare':
+      return [{ kind: 'compare', numbers: act.numbers, relations: act.relations }]
     case 'begin':
       if (act.step !== '1' || act.to === null) throw new Refusal('Coins count up from a price, and in no equal steps.')
       return [{ kind: 'from', price: act.from, paid: act.to }]
@@ -192,6 +204,8 @@ function recognise(before: CoinsState, moves: readonly CoinsMove[]): Recognised 
   switch (move.kind) {
     case 'read':
       return move.value === null ? undefined : [{ kind: 'read', value: move.value }]
+    case 'compare':
+      return [{ kind: 'compare', numbers: move.numbers, relations: move.relations }]
     case 'from':
       return [{ kind: 'begin', from: move.price, step: exact(1), to: move.paid, times: null }]
     case 'count': {
@@ -210,6 +224,8 @@ function print(move: CoinsMove): string {
   switch (move.kind) {
     case 'read':
       return move.value === null ? 'unread' : `read ${printExact(move.value)}`
+    case 'compare':
+      return `compare ${printComparison(move)}`
     case 'count':
       return `count ${move.value}${move.word === null ? '' : ` saying ${move.word}`}`
     case 'back':
@@ -221,7 +237,13 @@ function print(move: CoinsMove): string {
   }
 }
 
-/** Reads `count 25`, `count 10 saying 85`, `back 25`, `swap 25 for 10 10 5`, `from 135 to 200`, `read 99`. @throws Refusal at the word. */
+/** A number, or an amount as money is written. @throws Refusal at the word. */
+function amountAt(word: Word | undefined, text: string): Exact {
+  const amount = word && amountIn(word.text)
+  return amount === undefined ? (numberAt(word, text) as Exact) : exact(amount)
+}
+
+/** Reads `count 25`, `count 10 saying 85`, `back 25`, `swap 25 for 10 10 5`, `from 135 to 200`, `compare 95 < 99`, `read 99`, `read 1.05`. @throws Refusal at the word. */
 function parse(text: string): CoinsMove {
   const words = wordsOf(text)
   const [verb, first, second, third] = words
@@ -233,7 +255,9 @@ function parse(text: string): CoinsMove {
       return { kind: 'read', value: null }
     case 'read':
       only(2)
-      return { kind: 'read', value: numberAt(first, text) as Exact }
+      return { kind: 'read', value: amountAt(first, text) }
+    case 'compare':
+      return { kind: 'compare', ...comparisonIn(text.slice(verb.at + verb.text.length)) }
     case 'back':
       only(2)
       return { kind: 'back', value: at(1) }
@@ -258,27 +282,29 @@ function parse(text: string): CoinsMove {
   }
   throw new Refusal(
     verb ? `Coins have no move “${verb.text}”.` : 'There is no move yet.',
-    'They know count, back, swap, from and read.',
+    'They know count, back, swap, from, compare and read.',
     verb && spanOf(verb),
   )
 }
 
-const valuesOf = (choices?: Choices): readonly number[] =>
-  CURRENCIES[choices?.money.set ?? 'token'].coins.map((c) => c.value)
-
-function fits(problem: Problem, choices?: Choices): Fit {
+function fits(problem: Problem, { money }: Choices = DEFAULT_CHOICES): Fit {
   const no = (why: string, instead: readonly RepresentationId[] = ['blocks', 'chips']): Fit => ({
     fits: false,
     why,
     instead,
   })
-  const values = valuesOf(choices)
+  const values = kindsFor(problem, money)
+  const most = largestAmount(money)
+  const tooMuch = (amount: Exact): Fit =>
+    no(`${moneyText(toCount(amount), currencyOf(money))} is more than is counted out here.`)
   const heap = heapOf(problem)
   if (heap) {
     const strange = heap.find((k) => !values.includes(k.value))
     if (strange) return no(`There is no coin of ${strange.value} among this class’s coins: ${values.join(', ')}.`, [])
     const count = heap.reduce((n, k) => n + k.count, 0)
     if (count < 1) return no('There is no coin in that heap.')
+    const price = exact(priceOf(problem) ?? 0)
+    if (compare(price, exact(most)) > 0) return tooMuch(price)
     return count > MOST_COINS
       ? no(`${count} coins are too many to be told apart; a heap has up to ${MOST_COINS}.`)
       : FITS
@@ -290,9 +316,9 @@ function fits(problem: Problem, choices?: Choices): Fit {
     return no('Coins are counted, paid, or given as change, like 3 × 25 + 2 × 10, 87, 45 + 42, or 200 − 135.')
   const numbers = [first, ...terms.map((t) => t.number)].map(valueOf)
   if (!numbers.every((n) => isWhole(n) && sign(n) >= 0))
-    return no('Coins are counted in the small unit, in whole numbers: 135 for 1.35.')
-  const too = [...numbers, ...totals(problem)].find((n) => compare(n, exact(LARGEST_AMOUNT)) > 0)
-  if (too) return no(`${moneyText(toCount(too), CURRENCIES.token)} is more than is counted out here.`)
+    return no('Coins are counted in the small unit, in whole numbers: write 1.35 as 135, or as $1.35, £1.35 or €1.35.')
+  const too = [...numbers, ...totals(problem)].find((n) => compare(n, exact(most)) > 0)
+  if (too) return tooMuch(too)
   const parts = change ? totals(problem).slice(-1) : numbers
   if (parts.some((n) => sign(n) <= 0) || (change && sign(numbers[1]!) === 0))
     return no(change ? 'There is change only where more was paid than the price.' : 'Nothing is paid with no coins.')
@@ -325,10 +351,17 @@ export const coins: Representation<CoinsState, CoinsMove> = {
   opening: 'count the first coin, the greatest kind first',
   example: 'count 25 · count 10 saying 85 · swap 25 for 10 10 5 · read 99',
   fits,
-  start: (problem, choices) => {
-    const heap = heapOf(problem)
-    const lie = heap?.flatMap((k) => new Array<number>(k.count).fill(k.value))
-    return { values: valuesOf(choices), heap: lie ? fallen(lie) : null, counted: [], from: null, to: null, read: null }
+  start: (problem, { money } = DEFAULT_CHOICES) => {
+    const lie = heapOf(problem)?.flatMap((k) => new Array<number>(k.count).fill(k.value))
+    return {
+      values: kindsFor(problem, money),
+      heap: lie ? fallen(lie) : null,
+      counted: [],
+      from: null,
+      to: null,
+      read: null,
+      compared: null,
+    }
   },
   apply,
   shows,

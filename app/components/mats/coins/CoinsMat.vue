@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import {
-  CURRENCIES,
+  currencyOf,
   fewestCoins,
   type Mode,
   moneyText,
+  priceOf,
   printNumeral,
   type Setup,
   type Standing,
@@ -18,16 +19,35 @@ const ScaleDialog = defineAsyncComponent(() => import('./ScaleDialog.vue'))
 
 const movable = computed(() => props.mode !== 'show')
 const told = computed(() => props.mode !== 'alone')
-const currency = computed(() => CURRENCIES[props.setup.choices.money.set])
+const currency = computed(() => currencyOf(props.setup.choices.money))
 const { perMm, known, measure } = useTrueScale()
 const measuring = ref(false)
-/** How large a coin is drawn: at its true size; where the screen was never measured, as the usual screen has it. */
-const sizeOf = (value: number): number =>
-  (currency.value.coins.find((c) => c.value === value)?.across ?? 22) * perMm.value
+/** As much smaller paper money is drawn, since a slip at its true size would take up half the mat. */
+const SLIP = 3
+const slips = computed(() =>
+  props.setup.choices.money.notes ? currency.value.notes.filter((n) => props.state.values.includes(n.value)) : [],
+)
+/** How a piece is drawn: a coin at its true size; where the screen was never measured, as the usual screen has it. */
+function shape(value: number): Readonly<Record<string, string>> {
+  const px = (mm: number): string => `${mm * perMm.value}px`
+  const coin = currency.value.coins.find((c) => c.value === value)
+  const slip = coin ? undefined : slips.value.find((n) => n.value === value)
+  if (slip)
+    return { width: px(slip.wide / SLIP), height: px(slip.high / SLIP), aspectRatio: 'auto', borderRadius: '3px' }
+  return { width: px(coin?.across ?? 22) }
+}
 const nameOf = (value: number): string =>
-  value % 100 === 0 && currency.value.large
+  value % 100 === 0 && currency.value.large && currency.value.hundred
     ? `${currency.value.large}${value / 100}`
     : `${value}${currency.value.small}`
+/** What a heap is held against, and the three things that can be said of it. */
+const price = computed(() => priceOf(props.setup.problem))
+const SAID = [
+  ['<', 'Not enough'],
+  ['=', 'Just enough'],
+  ['>', 'Enough, some left'],
+] as const
+const said = computed(() => props.state.compared?.relations[0])
 
 /** The heap, kind by kind for the keyboard, and coin by coin as it lies. */
 const heap = computed(() => props.state.heap ?? [])
@@ -107,40 +127,44 @@ const ways = computed(() => {
             {{ known ? 'True size' : 'Measure this screen' }}
           </button>
         </header>
-        <div class="lying" aria-hidden="true">
-          <template v-if="till">
-            <span
-              v-for="value in state.values"
-              :key="value"
-              class="coin learner"
-              :style="{ width: `${sizeOf(value)}px` }"
-              @click="movable && count(value)"
-              >{{ nameOf(value) }}</span
-            >
-          </template>
-          <template v-else>
-            <span
-              v-for="(value, i) in heap"
-              :key="i"
-              class="coin learner"
-              :style="{ width: `${sizeOf(value)}px` }"
-              @click="movable && count(value)"
-              >{{ nameOf(value) }}</span
-            >
-          </template>
+        <div v-if="till" class="lying" role="group" aria-label="Give a coin">
+          <button
+            v-for="value in state.values"
+            :key="value"
+            type="button"
+            class="coin learner"
+            :style="shape(value)"
+            :disabled="!movable"
+            :aria-label="`Give ${nameOf(value)}`"
+            @click="count(value)"
+          >
+            {{ nameOf(value) }}
+          </button>
+        </div>
+        <div v-else class="lying" aria-hidden="true">
+          <span
+            v-for="(value, i) in heap"
+            :key="i"
+            class="coin learner"
+            :style="shape(value)"
+            @click="movable && count(value)"
+            >{{ nameOf(value) }}</span
+          >
         </div>
         <div v-if="movable" class="acts" role="group" aria-label="Count a coin">
-          <button
-            v-for="k in kinds"
-            :key="k.value"
-            type="button"
-            class="stone-button learner"
-            :disabled="!till && k.left === 0"
-            :aria-label="till ? `Give ${nameOf(k.value)}` : `Count ${nameOf(k.value)}, ${k.left} in the heap`"
-            @click="count(k.value)"
-          >
-            {{ nameOf(k.value) }}
-          </button>
+          <template v-if="!till">
+            <button
+              v-for="k in kinds.filter((kind) => kind.left + kind.counted > 0)"
+              :key="k.value"
+              type="button"
+              class="stone-button learner"
+              :disabled="k.left === 0"
+              :aria-label="`Count ${nameOf(k.value)}, ${k.left} in the heap`"
+              @click="count(k.value)"
+            >
+              {{ nameOf(k.value) }}
+            </button>
+          </template>
           <label v-if="!told" class="word"
             >I say
             <input v-model="word" class="learner" type="text" inputmode="numeric" maxlength="5" autocomplete="off" />
@@ -163,7 +187,7 @@ const ways = computed(() => {
               :key="i"
               class="coin learner"
               :class="{ now: newest && value === last && i === row.coins.length - 1 }"
-              :style="{ width: `${sizeOf(value)}px` }"
+              :style="shape(value)"
               aria-hidden="true"
               @click="movable && emit('move', `back ${value}`)"
               >{{ nameOf(value) }}</span
@@ -209,6 +233,21 @@ const ways = computed(() => {
             </button>
           </template>
         </div>
+        <div v-if="price !== null" class="acts" role="group" aria-label="Is it enough?">
+          <span class="learner">Enough for {{ moneyText(price, currency) }}?</span>
+          <template v-for="[relation, text] in SAID" :key="relation">
+            <button
+              type="button"
+              class="stone-button"
+              :disabled="!movable || state.counted.length === 0"
+              :aria-pressed="said === relation"
+              @click="emit('move', `compare ${total} ${relation} ${price}`)"
+            >
+              <span aria-hidden="true">{{ relation }} </span>{{ text }}
+            </button>
+          </template>
+        </div>
+        <p v-if="slips.length > 0" class="quiet ways">Slips are drawn at a third of their size.</p>
         <p v-if="told && ways > 1" class="quiet ways">These coins pay it in {{ ways.toLocaleString('en') }} ways.</p>
       </section>
       <ScaleDialog v-if="measuring" v-model:open="measuring" :per-mm="perMm" @measured="measure" />
@@ -293,8 +332,13 @@ header .bare:hover:not(:disabled) {
   color: var(--piece-line);
   font-weight: 700;
   font-size: 1.15rem;
+  font-family: inherit;
   line-height: 1;
+  padding: 0;
   cursor: pointer;
+}
+.coin:disabled {
+  cursor: default;
 }
 .coin.now {
   box-shadow: 0 0 0 4px var(--focus-on-felt);
