@@ -52,7 +52,7 @@ export default defineNuxtConfig({
   },
   security: {
     strict: false,
-    nonce: false,
+    nonce: true,
     sri: false,
     ssg: false,
     rateLimiter: false,
@@ -66,7 +66,7 @@ export default defineNuxtConfig({
       strictTransportSecurity: false,
       contentSecurityPolicy: {
         'default-src': ["'self'"],
-        'script-src': ["'self'", "'unsafe-inline'"],
+        'script-src': ["'self'", "'nonce-{{nonce}}'"],
         'style-src': ["'self'", "'unsafe-inline'"],
         'img-src': ["'self'", 'data:'],
         'font-src': ["'self'"],

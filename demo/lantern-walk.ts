@@ -7,6 +7,7 @@ import {
   plan,
   recordOf,
   REPRESENTATIONS,
+  slipsOf,
   WORD_SETS,
 } from '../core/index'
 import { isRight, parseItem } from '../core/rehearse/index'
@@ -207,21 +208,22 @@ export function seedDemo(store: Store, today: Date): void {
   if (store.classroom()) return
   store.setClassroom(ROOM)
   LEARNERS.forEach((codeName, i) => store.addLearner({ id: idFor(1, i), codeName }))
-  store.saveAll(
-    WORK.map((w, i): SavedRecord => {
+  store.db.transaction(() =>
+    WORK.forEach((w, i) => {
       const bench = work(w)
       const start = new Date(today)
       start.setDate(start.getDate() - w.daysAgo)
       start.setHours(9, 5 + 7 * i, 0, 0)
       const { right } = outcome(bench)
-      return {
+      const record: SavedRecord = {
         id: idFor(2, i),
         learnerId: idFor(1, LEARNERS.indexOf(w.who)),
         startedAt: start.toISOString(),
         work: structuredClone(recordOf(bench)) as SavedRecord['work'],
         outcome: { right, help: w.help, note: w.note },
       }
+      store.save(record, slipsOf(bench))
     }),
-  )
+  )()
   rehearse(store, today)
 }

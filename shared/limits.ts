@@ -1,2 +1,4 @@
 /** The longest that an answer is taken to have needed, in milliseconds: a question left open over night counts as a day. */
 export const MOST_ANSWER_MS = 86_400_000
+/** How long one piece of work may lie open, in milliseconds: a year. */
+export const MOST_WORK_MS = 366 * 86_400_000

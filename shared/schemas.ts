@@ -24,11 +24,17 @@ import {
   WORD_SETS,
 } from '../core/door'
 import { MOST_RODS } from '../core/representation/abacus/index'
+import { ROLES, type Role } from './roles'
 import { HELP_LEVELS, MODES, type Help } from './levels'
-import { MOST_ANSWER_MS } from './limits'
+import { inPlainWords } from './plainly'
+import { MOST_ANSWER_MS, MOST_WORK_MS } from './limits'
 
 /** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
 
+z.config({ customError: inPlainWords })
+
+/** The largest record that is read, in bytes: five thousand moves as long as they may be. */
+export const MAX_RECORD_BYTES = 2_000_000
 /** The largest file that is read, in bytes: several school years of one class, so that whatever was exported can be read back. */
 export const MAX_FILE_BYTES = 60_000_000
 /** The most moves one record may hold. */
@@ -45,7 +51,20 @@ export const codeName = z
   .trim()
   .min(1, 'A code name needs at least one letter.')
   .max(24, 'A code name has at most 24 letters.')
-  .regex(/^[\p{L}\p{N}][\p{L}\p{N} .'’-]*$/u, 'A code name is made of letters and digits.')
+  .normalize()
+  // Letters of every script, with the marks that stand over, under and between them.
+  .regex(/^[\p{L}\p{N}][\p{L}\p{M}\p{N}\u200c\u200d .'’-]*$/u, 'A code name is made of letters and digits.')
+
+/** A code name as it is compared: without regard to capitals, to how it was typed, or to how many spaces stand in it. */
+export const folded = (name: string): string =>
+  name
+    .normalize('NFKC')
+    .toUpperCase()
+    .toLowerCase()
+    .normalize('NFKC')
+    .replace(/[\u200c\u200d]/g, '')
+    .replace(/\s+/g, ' ')
+    .trim()
 
 /** Whether text has no control characters but line ends and tabs: a database's idea of its length ends at a nought. */
 const plain = (text: string): boolean => !/\p{Cc}/u.test(text.replace(/[\n\r\t]/g, ''))
@@ -87,7 +106,6 @@ const complementNames = z.preprocess(
 
 const onFinger = z.int().min(0).max(5)
 
-/** What a class has chosen where schools differ: on its hands, on its sheets, on the line. */
 /** A class's own coins: up to twelve, each of another worth, and as large as real ones are. */
 const ownMoney = z.strictObject({
   large: z.string().max(3, 'The sign of the large unit has up to three characters.'),
@@ -105,6 +123,7 @@ const ownMoney = z.strictObject({
     .refine((all) => new Set(all.map((c) => c.value)).size === all.length, 'Two coins have the same value.'),
 })
 
+/** What a class has chosen where schools differ: on its hands, on its sheets, on the line. */
 const hands = {
   away: z.array(oneOf(FINGERS)).max(9, 'At least one finger is needed to count on.').default([]),
   firstFinger: oneOf(['little', 'thumb', 'index']).default('little'),
@@ -197,7 +216,10 @@ export const classroomSchema = z.strictObject({
 export const newLearnerSchema = z.strictObject({ id: uuid, codeName })
 
 const entrySchema = z.strictObject({
-  at: z.int('A move’s time is a whole number of milliseconds.').min(0, 'A move’s time cannot be before the start.'),
+  at: z
+    .int('A move’s time is a whole number of milliseconds.')
+    .min(0, 'A move’s time cannot be before the start.')
+    .max(MOST_WORK_MS, 'A move’s time lies more than a year after the start.'),
   on: oneOf([...REPRESENTATION_IDS, 'bench']),
   move: z.string('A move is text.').min(1, 'A move is text.').max(200, 'A move is at most 200 characters long.'),
 })
@@ -231,7 +253,11 @@ export const outcomeSchema = z.strictObject({
     .refine(plain, 'The note has signs in it that cannot be read.'),
 })
 
-const startedAt = z.iso.datetime({ error: 'The start is wanted as a date and time, like 2026-11-24T09:30:00Z.' })
+const startedAt = z.iso
+  .datetime({ error: 'The start is wanted as a date and time, like 2026-11-24T09:30:00Z.' })
+  .refine((at) => at >= '1990' && at < '2100', 'The start lies before 1990 or beyond 2100. Is the clock right?')
+  // One way of writing a time, so that times are in order as text.
+  .transform((at) => new Date(at).toISOString())
 
 /** A record as it is saved for a learner. */
 export const saveSchema = z.strictObject({
@@ -285,6 +311,41 @@ export const personSchema = z
   .string('Whose answers is wanted: a learner’s, or “teacher”.')
   .regex(/^(?:teacher|[0-9a-f-]{36})$/i, 'Whose answers is wanted: a learner’s, or “teacher”.')
 
+/** Which records a file is asked of: one, or all of a learner, or all. */
+export const recordFileQuery = z
+  .strictObject({ record: uuid.optional(), learner: uuid.optional() })
+  .refine(({ record, learner }) => !record || !learner, 'One record is asked for, or those of one learner, not both.')
+
+const day = z.iso.date('A day is wanted, like 2026-11-24.')
+/** How a page of the Daybook is asked for: narrowed by some of these, and from where the page before ended. */
+export const recordQuery = z.strictObject({
+  learner: uuid.optional(),
+  problem: z.string().max(MAX_PROBLEM_LENGTH).optional(),
+  material: oneOf(REPRESENTATION_IDS).optional(),
+  slip: z.string().max(200).optional(),
+  from: day.optional(),
+  to: day.optional(),
+  before: z
+    .string()
+    .regex(/^\d{4}-[0-9T:.Z-]{6,26}_[0-9a-f-]{36}$/i, 'The page before did not end there.')
+    .optional(),
+  limit: z.coerce.number().int().min(1).max(200, 'A page has at most 200 records.').default(50),
+})
+export type RecordQuery = z.infer<typeof recordQuery>
+/** A page of the Daybook. */
+export interface RecordPage {
+  readonly records: readonly RecordSummary[]
+  /** Where the next page begins; null at the end. */
+  readonly next: string | null
+  readonly known: { readonly slips: readonly string[]; readonly materials: readonly string[] }
+}
+
+/** Whose answers are asked for. */
+export const rehearsalQuery = z.strictObject({ of: personSchema })
+
+/** A request that asks for nothing more. */
+export const noQuery = z.strictObject({})
+
 /** An answer as it is kept, with whether it is right. */
 export type KeptAnswer = z.infer<typeof rehearsalSchema> & { readonly right: boolean }
 
@@ -314,10 +375,109 @@ export interface RecordSummary {
   readonly startedAt: string
   readonly durationMs: number
   readonly problem: string
+  readonly material: string
   readonly mode: (typeof MODES)[number]
   readonly right: boolean
   readonly help: Help
   readonly note: string
   /** Slips seen in it, by name, in the order in which they were made. */
   readonly slips: readonly string[]
+}
+
+/* --- people --- */
+
+const personName = z
+  .string('A name is wanted.')
+  .trim()
+  .min(1, 'A name is wanted.')
+  .max(40, 'A name has at most 40 letters.')
+  .normalize()
+  .regex(/^[\p{L}\p{N}][\p{L}\p{M}\p{N}\u200c\u200d .'’-]*$/u, 'A name is made of letters and digits.')
+/** Long rather than tangled: four words that nobody would guess are better than eight odd signs. */
+export const LEAST_PASSPHRASE = 12
+const newPassphrase = z
+  .string('A passphrase is wanted.')
+  .min(LEAST_PASSPHRASE, `A passphrase has at least ${LEAST_PASSPHRASE} characters: three or four words do.`)
+  .max(200, 'A passphrase has at most 200 characters.')
+const anyPassphrase = z.string('The passphrase is wanted.').min(1, 'The passphrase is wanted.').max(200)
+const role = oneOf(ROLES)
+const learnersGiven = z.array(uuid).max(500).default([])
+
+export const signInSchema = z.strictObject({ name: personName, passphrase: anyPassphrase })
+export const codeSchema = z.strictObject({
+  code: z.string('The code is wanted.').min(4, 'The code is wanted.').max(60, 'That is no code of Sett’s.'),
+  passphrase: newPassphrase,
+})
+export const changeSchema = z.strictObject({ passphrase: anyPassphrase, next: newPassphrase })
+export const firstPersonSchema = z.strictObject({ name: personName, passphrase: newPassphrase })
+export const newPersonSchema = z.strictObject({ name: personName, role, learners: learnersGiven })
+export const personChangeSchema = z.strictObject({ role, learners: learnersGiven })
+
+/** Somebody who may use Sett. */
+export interface Person {
+  readonly id: string
+  readonly name: string
+  readonly role: Role
+  /** The learners a helper is there for. */
+  readonly learners: readonly string[]
+  /** Whether the invitation has not been taken up yet. */
+  readonly waiting: boolean
+}
+
+/** Who is signed in. */
+export interface Session {
+  /** Whether people sign in here at all. */
+  readonly asked: boolean
+  readonly person: Pick<Person, 'name' | 'role'> | null
+}
+
+/** Something that was done, by whom, and what it was done to. */
+export interface Happening {
+  readonly id: number
+  /** In milliseconds. */
+  readonly at: number
+  readonly who: string
+  readonly what: string
+  readonly about: string
+}
+export const happeningQuery = z.strictObject({ before: z.coerce.number().int().min(1).optional() })
+
+/* --- keeping --- */
+
+/** What a keeper has set: how many backups are kept, how long records are (0 for good), and how long what happened is, in days and months. */
+export const keepingSchema = z.strictObject({
+  backups: z
+    .int('How many backups are kept is a number.')
+    .min(2, 'At least two backups are kept.')
+    .max(100, 'At most 100 backups are kept.'),
+  recordMonths: z
+    .int('How long records are kept is a number of months.')
+    .min(0)
+    .max(240, 'Records are kept for 20 years at most, or for good.'),
+  logDays: z
+    .int('How long the log is kept is a number of days.')
+    .min(7, 'The log is kept for a week at least.')
+    .max(3650),
+})
+export type Keeping = z.infer<typeof keepingSchema>
+export const KEEPING_AT_FIRST: Keeping = { backups: 14, recordMonths: 0, logDays: 180 }
+
+export interface Backup {
+  readonly name: string
+  readonly at: string
+  readonly bytes: number
+}
+export const restoreSchema = z.strictObject({
+  name: z.string().regex(/^sett-[0-9TZ-]{10,30}\.db$/, 'There is no backup of that name.'),
+})
+
+/** What was erased, as it is shown before and handed over after. */
+export interface Receipt {
+  readonly learner: string
+  readonly records: number
+  readonly notes: number
+  readonly answers: number
+  /** Earlier copies of the data from which it was erased too. */
+  readonly copies: number
+  readonly at: string
 }

@@ -24,6 +24,9 @@ const NAMES = new Map<Place, readonly [string, string]>([
   [12, ['trillion', 'trillions']],
 ])
 
+/** Whether a place has a name, and so is one that numbers here have. */
+export const isPlace = (place: number): boolean => NAMES.has(place)
+
 /** What one of this place is called (`ten`), or several (`tens`). */
 export function placeName(place: Place, count = 2): string {
   const names = NAMES.get(place)

@@ -1,7 +1,7 @@
 import type { Choices } from '../choices'
 import type { Exact } from '../number/exact'
 import { printProblem } from '../problem/problem'
-import { attempt, Refusal } from '../refusal'
+import { Refusal } from '../refusal'
 import { REPRESENTATIONS } from '../representation/index'
 import type { RepresentationId } from '../representation/representation'
 import type { WayId } from '../way/way'
@@ -47,19 +47,39 @@ export function recordOf(bench: Bench): WorkRecord {
   }
 }
 
-/** The bench as a record leaves it. @throws Refusal naming the move that cannot be made (`moves/4`). */
-export function reopen(record: WorkRecord): Bench {
+/** The longest part of a move that is said back in a refusal. */
+const MOST_SAID = 40
+
+/**
+ * Works a record again, a move at each step, so that whoever replays it can do other things in between or stop.
+ * @throws Refusal naming the move that cannot be made (`moves/4`); one that Sett itself fails at has the fault as its cause.
+ */
+export function* reopening(record: WorkRecord): Generator<number, Bench, void> {
   let bench = openBench(record, record.mode)
   for (const [i, entry] of record.moves.entries()) {
-    const done = attempt(() => enter(bench, entry))
-    if ('refused' in done)
-      throw new Refusal(`Move ${i + 1}, “${entry.move}”, cannot be made: ${done.refused.reason}`, done.refused.hint, {
-        at: i,
-        length: 1,
-      })
-    bench = done.ok
+    const move = entry.move.length > MOST_SAID ? `${entry.move.slice(0, MOST_SAID)}…` : entry.move
+    const stop = (why: string, hint = '', cause?: unknown): never => {
+      const refusal = new Refusal(`Move ${i + 1}, “${move}”, cannot be made: ${why}`, hint, { at: i, length: 1 })
+      throw Object.assign(refusal, cause === undefined ? {} : { cause })
+    }
+    try {
+      bench = enter(bench, entry)
+    } catch (error) {
+      if (error instanceof Refusal) stop(error.reason, error.hint)
+      stop('Sett does not know what to do with it.', '', error)
+    }
+    yield i
   }
   return bench
+}
+
+/** The bench as a record leaves it. @throws Refusal as `reopening` does. */
+export function reopen(record: WorkRecord): Bench {
+  const steps = reopening(record)
+  for (;;) {
+    const { done, value } = steps.next()
+    if (done) return value
+  }
 }
 
 /** One moment of a replay. */

@@ -1,6 +1,19 @@
 import { change, holds, type Act, type AmountAct } from '../act/act'
 import { allDone, owing, shareOf, stepsOf, type Standing } from '../act/standing'
-import { add, compare, divide, exact, negate, sign, sizeOf, subtract, toCount, ZERO, type Exact } from '../number/exact'
+import {
+  add,
+  compare,
+  divide,
+  exact,
+  isWhole,
+  negate,
+  sign,
+  sizeOf,
+  subtract,
+  toCount,
+  ZERO,
+  type Exact,
+} from '../number/exact'
 import type { Choices } from '../choices'
 import { keepsLast, largerForMore, looksMore } from '../mistakes/coins'
 import { comparisonMistake } from '../mistakes/fractions'
@@ -90,6 +103,7 @@ const owedUnit = (s: Standing): Exact | undefined => s.left[0]?.unit
 function pairsMiscounted(read: Exact, { held }: Standing): string {
   const [plus, minus] = [countOf(held, exact(1)), countOf(held, exact(-1))]
   if (plus <= 0 || minus <= 0) return ''
+  if (!isWhole(read)) return ''
   const size = toCount(sizeOf(read))
   if (size === plus + minus) return SLIPS.pairAsTwo
   return size === Math.max(plus, minus) ? SLIPS.pairAsOne : ''

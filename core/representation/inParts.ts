@@ -1,6 +1,6 @@
 import { breakAct, makeAct, type ExchangeAct } from '../act/act'
 import { divide, exact, isWhole, multiply, sign, toCount, ZERO, type Exact } from '../number/exact'
-import { parseNumeral, printExact, valueOf } from '../number/numeral'
+import { MAX_DIGITS, parseNumeral, printExact, valueOf } from '../number/numeral'
 import { partOf } from '../number/text'
 import { countOf, has, ladderOf, piecesOfNumeral, worthOf, type Pieces, type Units } from '../number/units'
 import { attempt } from '../refusal'
@@ -36,6 +36,9 @@ function partsIn(side: string): readonly Exact[] {
   return 'ok' in read ? read.ok : []
 }
 
+/** Whether a number is so many pieces: whole, and no more than anything here holds. */
+const isCount = (n: Exact): boolean => isWhole(n) && n.length <= MAX_DIGITS
+
 /**
  * The exchanges that a line of parts could write, told from the numbers in it: whichever kind gave or got, what stands there
  * afterwards is one of them, or nothing. Each still has to be tried against what would be written for it.
@@ -45,7 +48,7 @@ export function exchangesIn(line: string, held: readonly Pieces[], units: Units)
   const parts = [ZERO, ...partsIn(right)]
   return (ladderOf(units) ?? []).flatMap((rung) => {
     const count = countOf(held, rung.unit)
-    const left = new Set(parts.map((n) => divide(n, rung.unit)).filter(isWhole))
+    const left = new Set(parts.map((n) => divide(n, rung.unit)).filter(isCount))
     return [...left].map(toCount).flatMap((now) => {
       if (now < count) return [breakAct(rung, count - now)]
       const times = now - count

@@ -78,14 +78,14 @@ function takeOut(s: Standing, left: readonly Pieces[], together: boolean): Act |
 }
 
 /** Across noughts the hundred is broken to tens first, then a ten to ones: one step nearer each time. */
-function breakFor(s: Standing, unit: Exact): Act {
+function breakFor(s: Standing, unit: Exact): Act | null {
   const above = (ladderOf(s.units) ?? []).filter((r) => compare(r.unit, unit) > 0)
   const from = above.find((r) => countOf(s.held, r.unit) > 0)
   if (from) return breakAct(from)
   // Nothing above to break: what is wanted lies below, in a full pile.
   const [full] = fullPiles(s.held, s.units)
-  if (!full || compare(full.from[0]!.unit, unit) >= 0) throw new Error(`nothing to exchange for ${unit} in ${s.value}`)
-  return full
+  // Where hands have left too little, nothing is exchanged: what is owed stands as it is.
+  return full && compare(full.from[0]!.unit, unit) < 0 ? full : null
 }
 
 export const onesFirst: Way = {

@@ -1,7 +1,10 @@
+import { asker } from '../utils/person'
 import { useStore } from '../utils/store'
 
-/** The room, its learners, and null for the room while nobody has set one up. */
-export default defineEventHandler(() => {
+/** The room, its learners, as far as whoever asks may see them, and null for the room while nobody has set one up. */
+export default defineEventHandler((event) => {
   const store = useStore()
-  return { classroom: store.classroom() ?? null, learners: store.learners() }
+  const { only } = asker(event)
+  const learners = store.learners().filter((l) => only === null || only.includes(l.id))
+  return { classroom: store.classroom() ?? null, learners }
 })

@@ -1,4 +1,4 @@
-import { handsSchema, wordsSchema, type Classroom, type Learner } from '../../shared/schemas'
+import { folded, handsSchema, wordsSchema, type Classroom, type Learner } from '../../shared/schemas'
 import type { Db } from './open'
 
 /** The classroom and its learners. Statements are prepared once per database. */
@@ -10,14 +10,16 @@ export function classroomTable(db: Db) {
     `INSERT INTO classroom (id, name, words, hands) VALUES (1, @name, @words, @hands)
      ON CONFLICT (id) DO UPDATE SET name = @name, words = @words, hands = @hands`,
   )
-  const all = db.prepare<[], Learner>('SELECT id, code_name AS codeName FROM learner ORDER BY position, code_name')
-  const byId = db.prepare<[string], Learner>('SELECT id, code_name AS codeName FROM learner WHERE id = ?')
-  const byName = db.prepare<[string], Learner>('SELECT id, code_name AS codeName FROM learner WHERE code_name = ?')
-  const insert = db.prepare<[Learner]>(
-    'INSERT INTO learner (id, code_name, position) VALUES (@id, @codeName, (SELECT coalesce(max(position), 0) + 1 FROM learner))',
+  const LEARNER = 'SELECT id, code_name AS codeName FROM learner'
+  const all = db.prepare<[], Learner>(`${LEARNER} ORDER BY position, code_name`)
+  const byId = db.prepare<[string], Learner>(`${LEARNER} WHERE id = ?`)
+  const byName = db.prepare<[string], Learner>(`${LEARNER} WHERE folded = ?`)
+  const insert = db.prepare(
+    `INSERT INTO learner (id, code_name, folded, position)
+     VALUES (@id, @codeName, @folded, (SELECT coalesce(max(position), 0) + 1 FROM learner))`,
   )
-  const rename = db.prepare<[Learner]>('UPDATE learner SET code_name = @codeName WHERE id = @id')
-  const remove = db.prepare<[string]>('DELETE FROM learner WHERE id = ?')
+  const rename = db.prepare('UPDATE learner SET code_name = @codeName, folded = @folded WHERE id = @id')
+  const withFolded = (learner: Learner) => ({ ...learner, folded: folded(learner.codeName) })
   return {
     classroom: (): Classroom | undefined => {
       const row = get.get()
@@ -33,9 +35,9 @@ export function classroomTable(db: Db) {
       }),
     learners: (): Learner[] => all.all(),
     learner: (id: string): Learner | undefined => byId.get(id),
-    learnerNamed: (codeName: string): Learner | undefined => byName.get(codeName),
-    addLearner: (learner: Learner): void => void insert.run(learner),
-    renameLearner: (learner: Learner): void => void rename.run(learner),
-    removeLearner: (id: string): boolean => remove.run(id).changes > 0,
+    /** The learner of a code name, however it is written. */
+    learnerNamed: (codeName: string): Learner | undefined => byName.get(folded(codeName)),
+    addLearner: (learner: Learner): void => void insert.run(withFolded(learner)),
+    renameLearner: (learner: Learner): void => void rename.run(withFolded(learner)),
   }
 }

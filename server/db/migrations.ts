@@ -3,6 +3,8 @@ import handsAndSlips from './migrations/002-hands-slips'
 import notches from './migrations/003-notches'
 import rehearsals from './migrations/004-rehearsals'
 import words from './migrations/005-words'
+import school from './migrations/006-school'
+import people from './migrations/007-people'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
-export const MIGRATIONS: readonly string[] = [first, handsAndSlips, notches, rehearsals, words]
+export const MIGRATIONS: readonly string[] = [first, handsAndSlips, notches, rehearsals, words, school, people]

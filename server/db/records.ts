@@ -1,10 +1,9 @@
-import { reopen, slipsOf, type WorkRecord } from '../../core/index'
-import type { RecordSummary, SavedRecord } from '../../shared/schemas'
+import type { RecordQuery, RecordSummary, SavedRecord } from '../../shared/schemas'
 import type { Db } from './open'
 
 type Row = Omit<RecordSummary, 'right' | 'slips'> & { right: number; slips: string; body: string }
 
-const SUMMARY = `id, learner_id AS learnerId, started_at AS startedAt, duration_ms AS durationMs, problem, mode,
+const SUMMARY = `record.id, learner_id AS learnerId, record.started_at AS startedAt, duration_ms AS durationMs, problem, material, mode,
   is_right AS "right", help, note, slips`
 
 const summaryOf = ({ body: _, ...row }: Row): RecordSummary => ({
@@ -18,45 +17,132 @@ function saved(row: Row): SavedRecord {
   return { id, learnerId, startedAt, work: JSON.parse(body), outcome: { right: right === 1, help, note } }
 }
 
+/** What a list of records may be narrowed by, as SQL; `slip` is looked up in its own table, which has it in the order of time. */
+const NARROWED = {
+  learner: 'learner_id = @learner',
+  problem: 'problem = @problem',
+  material: 'material = @material',
+  slip: 'record_slip.slip = @slip',
+  from: 'record.started_at >= @from',
+  to: "record.started_at < @to || 'T24'",
+} as const
+
+/** Values that a column has, each found by one step in its index instead of by reading all rows. */
+const distinct = (table: string, column: string): string => `
+  WITH RECURSIVE known (v) AS (
+    SELECT min(${column}) FROM ${table}
+    UNION ALL
+    SELECT (SELECT min(${column}) FROM ${table} WHERE ${column} > known.v) FROM known WHERE known.v IS NOT NULL
+  )
+  SELECT v FROM known WHERE v IS NOT NULL`
+
 /** Records of work done. Statements are prepared once per database. */
 export function recordTable(db: Db) {
   const put = db.prepare(
-    `INSERT INTO record (id, learner_id, started_at, duration_ms, problem, mode, is_right, help, note, slips, body)
-     VALUES (@id, @learnerId, @startedAt, @durationMs, @problem, @mode, @right, @help, @note, @slips, @body)
+    `INSERT INTO record (id, learner_id, started_at, duration_ms, problem, material, mode, is_right, help, note, slips, body)
+     VALUES (@id, @learnerId, @startedAt, @durationMs, @problem, @material, @mode, @right, @help, @note, @slips, @body)
      ON CONFLICT (id) DO UPDATE SET learner_id = @learnerId, started_at = @startedAt, duration_ms = @durationMs,
-       problem = @problem, mode = @mode, is_right = @right, help = @help, note = @note, slips = @slips, body = @body`,
+       problem = @problem, material = @material, mode = @mode, is_right = @right, help = @help, note = @note, slips = @slips,
+       body = @body`,
+  )
+  const dropSlips = db.prepare<[string]>('DELETE FROM record_slip WHERE record_id = ?')
+  const putSlip = db.prepare<[string, string, string]>(
+    'INSERT OR IGNORE INTO record_slip (slip, started_at, record_id) VALUES (?, ?, ?)',
   )
   const one = db.prepare<[string], Row>(`SELECT ${SUMMARY}, body FROM record WHERE id = ?`)
-  const all = db.prepare<[], Row>(`SELECT ${SUMMARY}, '' AS body FROM record ORDER BY started_at DESC, id`)
-  const bodies = db.prepare<[string | null, string | null], Row>(
-    `SELECT ${SUMMARY}, body FROM record WHERE ? IS NULL OR learner_id = ? ORDER BY started_at, id`,
+  const ofAll = db.prepare<[string, string, number], Row>(
+    `SELECT ${SUMMARY}, body FROM record WHERE (started_at, id) > (?, ?) ORDER BY started_at, id LIMIT ?`,
+  )
+  const ofLearner = db.prepare<[string, string, string, number], Row>(
+    `SELECT ${SUMMARY}, body FROM record WHERE learner_id = ? AND (started_at, id) > (?, ?)
+     ORDER BY started_at, id LIMIT ?`,
   )
   const remove = db.prepare<[string]>('DELETE FROM record WHERE id = ?')
-  const write = (r: SavedRecord): void =>
-    void put.run({
-      id: r.id,
-      learnerId: r.learnerId,
-      startedAt: r.startedAt,
-      durationMs: r.work.moves.at(-1)?.at ?? 0,
-      problem: r.work.problem,
-      mode: r.work.mode,
-      right: r.outcome.right ? 1 : 0,
-      help: r.outcome.help,
-      note: r.outcome.note,
-      slips: JSON.stringify(slipsOf(reopen(r.work as WorkRecord))),
-      body: JSON.stringify(r.work),
-    })
+  const older = db.prepare<[string], number>('SELECT count(*) FROM record WHERE started_at < ?').pluck()
+  const removeOlder = db.prepare<[string]>('DELETE FROM record WHERE started_at < ?')
+  const slips = db.prepare<[], string>(distinct('record_slip', 'slip')).pluck()
+  const materials = db.prepare<[], string>(distinct('record', 'material')).pluck()
+  const lists = new Map<string, ReturnType<typeof db.prepare<[object], Row>>>()
+
+  /** The statement of a list narrowed in some ways; there are few of them, so each is kept. */
+  function listBy(keys: readonly (keyof typeof NARROWED)[], goesOn: boolean, only: boolean) {
+    const bySlip = keys.includes('slip')
+    const time = bySlip ? 'record_slip.started_at' : 'record.started_at'
+    const id = bySlip ? 'record_slip.record_id' : 'record.id'
+    const where = [
+      ...keys.map((k) => NARROWED[k]),
+      ...(goesOn ? [`(${time}, ${id}) < (@time, @id)`] : []),
+      ...(only ? ['learner_id IN (SELECT value FROM json_each(@only))'] : []),
+    ]
+    const sql = `SELECT ${SUMMARY}, '' AS body FROM ${bySlip ? 'record_slip CROSS JOIN record ON record.id = record_slip.record_id' : 'record'}
+      ${where.length > 0 ? `WHERE ${where.join(' AND ')}` : ''} ORDER BY ${time} DESC, ${id} DESC LIMIT @limit`
+    const known = lists.get(sql) ?? db.prepare<[object], Row>(sql)
+    lists.set(sql, known)
+    return known
+  }
+
+  /** Records oldest first, a few at a time, so that however many there are they never lie in memory together. */
+  function* each(learnerId: string | null): Generator<SavedRecord> {
+    let [time, id] = ['', '']
+    for (;;) {
+      const rows = learnerId === null ? ofAll.all(time, id, 200) : ofLearner.all(learnerId, time, id, 200)
+      for (const row of rows) yield saved(row)
+      const last = rows.at(-1)
+      if (rows.length < 200 || !last) return
+      ;[time, id] = [last.startedAt, last.id]
+    }
+  }
+
   return {
-    /** Saves one record; the same id again replaces it, so a retry is harmless. On disk when it returns. */
-    save: write,
-    /** Saves all of them or none. */
-    saveAll: db.transaction((records: readonly SavedRecord[]) => records.forEach(write)),
-    summaries: (): RecordSummary[] => all.all().map(summaryOf),
+    /** Saves one record with the slips that were seen in it; the same id again replaces it. On disk when it returns. */
+    save: db.transaction((r: SavedRecord, seen: readonly string[]): void => {
+      put.run({
+        id: r.id,
+        learnerId: r.learnerId,
+        startedAt: r.startedAt,
+        durationMs: r.work.moves.at(-1)?.at ?? 0,
+        problem: r.work.problem,
+        material: r.work.representation,
+        mode: r.work.mode,
+        right: r.outcome.right ? 1 : 0,
+        help: r.outcome.help,
+        note: r.outcome.note,
+        slips: JSON.stringify(seen),
+        body: JSON.stringify(r.work),
+      })
+      dropSlips.run(r.id)
+      for (const slip of seen) putSlip.run(slip, r.startedAt, r.id)
+    }),
+    /** A page of the list, the newest first; of `only` these learners, where that is given. */
+    page: (
+      { before, limit, ...narrowed }: RecordQuery,
+      only: readonly string[] | null = null,
+    ): { readonly records: readonly RecordSummary[]; readonly next: string | null } => {
+      const keys = (Object.keys(NARROWED) as (keyof typeof NARROWED)[]).filter((k) => narrowed[k] !== undefined)
+      const [time = '', id = ''] = before?.split('_') ?? []
+      const rows = listBy(keys, before !== undefined, only !== null).all({
+        ...narrowed,
+        time,
+        id,
+        limit: limit + 1,
+        ...(only === null ? {} : { only: JSON.stringify(only) }),
+      })
+      const records = rows.slice(0, limit).map(summaryOf)
+      const last = records.at(-1)
+      return { records, next: rows.length > limit && last ? `${last.startedAt}_${last.id}` : null }
+    },
     record: (id: string): SavedRecord | undefined => {
       const row = one.get(id)
       return row && saved(row)
     },
-    records: (learnerId: string | null): SavedRecord[] => bodies.all(learnerId, learnerId).map(saved),
+    /** All records of one learner, or of all, the oldest first. */
+    records: each,
+    /** What a list may be narrowed by: every slip and every material that some record has. */
+    known: () => ({ slips: slips.all(), materials: materials.all().filter((m) => m !== '') }),
+    slipsOf: (id: string): readonly string[] => JSON.parse(one.get(id)?.slips ?? '[]') as string[],
     remove: (id: string): boolean => remove.run(id).changes > 0,
+    /** How many records began before a time, and taking them away. */
+    countBefore: (time: string): number => older.get(time)!,
+    removeBefore: (time: string): number => removeOlder.run(time).changes,
   }
 }

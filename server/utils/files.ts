@@ -9,11 +9,13 @@ interface FileKind<T> {
   readonly format: string
   readonly called: string
   readonly schema: z.ZodType<T>
-  readonly unsound: (file: T) => readonly FieldError[]
+  readonly unsound: (file: T) => readonly FieldError[] | Promise<readonly FieldError[]>
 }
 
+const shortly = (n: number): string => String(n).slice(0, 12)
+
 /** Reads a file's JSON. Refuses with a sentence of its own for each trouble; nothing is kept then. */
-export function readAs<T>({ format, called, schema, unsound }: FileKind<T>, json: unknown): T {
+export async function readAs<T>({ format, called, schema, unsound }: FileKind<T>, json: unknown): Promise<T> {
   const head = (json ?? {}) as { format?: unknown; version?: unknown }
   if (typeof head !== 'object' || head.format !== format)
     refuse(422, `This is not a file of ${called}.`, [
@@ -22,7 +24,7 @@ export function readAs<T>({ format, called, schema, unsound }: FileKind<T>, json
   if (typeof head.version === 'number' && head.version > FILE_VERSION)
     refuse(
       422,
-      `This file was written by a later Sett (version ${head.version}). This Sett reads version ${FILE_VERSION}.`,
+      `This file was written by a later Sett (version ${shortly(head.version)}). This Sett reads version ${FILE_VERSION}.`,
       [{ pointer: '/version', detail: `At most ${FILE_VERSION}.` }],
     )
   const parsed = schema.safeParse(json)
@@ -30,7 +32,7 @@ export function readAs<T>({ format, called, schema, unsound }: FileKind<T>, json
     const errors = fieldErrors(parsed.error)
     refuse(422, `The file is not as it should be: ${errors[0]?.detail ?? ''} Nothing was imported.`, errors)
   }
-  const errors = unsound(parsed.data)
+  const errors = await unsound(parsed.data)
   if (errors.length > 0) refuse(422, `${errors[0]!.detail} Nothing was imported.`, errors)
   return parsed.data
 }

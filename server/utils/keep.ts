@@ -1,4 +1,4 @@
-import { Refusal, reopen, type WorkRecord } from '../../core/index'
+import { Refusal, reopening, slipsOf, type WorkRecord } from '../../core/index'
 import {
   FILE_VERSION,
   fileSchema,
@@ -11,47 +11,124 @@ import { codeNames, enrolling, readAs } from './files'
 import type { FieldError } from './problem'
 import type { Store } from './store'
 
-/** Checks by replaying it that a record can be worked as it says; undefined where it can, else what is wrong. */
-export function unsound(work: WorkRecord): FieldError | undefined {
+/** The longest that one record may take to be replayed, in milliseconds of work; the longest made by hand takes a fifth of it. */
+const REPLAY_MS = 2000
+/** As long as one piece of work may keep others waiting, in milliseconds. */
+const SLICE_MS = 12
+
+/** As many troubles of a file as are told at once. */
+const MOST_ERRORS = 20
+
+/** A file that has been read, with the slips seen in each record. */
+interface ReadFile {
+  readonly file: RecordFile
+  readonly slips: readonly (readonly string[])[]
+}
+
+/** A record that has been replayed: what the Daybook lists of it. */
+export interface Replayed {
+  readonly slips: readonly string[]
+}
+
+/** Lets whatever else is waiting be answered first. */
+const others = (): Promise<void> => new Promise((done) => setImmediate(done))
+
+/**
+ * Checks by replaying it that a record can be worked as it says; else what is wrong. It is done a few moves at a time, so that nobody
+ * waits for it, and within a budget. Faults of Sett's own are logged.
+ */
+export async function replayed(work: WorkRecord): Promise<Replayed | FieldError> {
+  let spent = 0
   try {
-    reopen(work)
-    return undefined
+    const steps = reopening(work)
+    let made = 0
+    for (;;) {
+      const from = performance.now()
+      do {
+        const { done, value } = steps.next()
+        if (done) return { slips: slipsOf(value) }
+        made = value + 1
+      } while (performance.now() - from < SLICE_MS)
+      spent += performance.now() - from
+      if (spent > REPLAY_MS)
+        return {
+          pointer: `/moves/${made}`,
+          detail: `Working the moves before move ${made + 1} takes too long. Save the work in shorter parts.`,
+        }
+      await others()
+    }
   } catch (error) {
-    if (!(error instanceof Refusal)) throw error
+    if (!(error instanceof Refusal)) {
+      console.error(error)
+      return { pointer: '/problem', detail: 'Sett cannot lay this problem out as the record says.' }
+    }
+    if (error.cause) console.error(error.cause)
     const inMoves = /^Move \d/.test(error.reason)
     return { pointer: inMoves ? `/moves/${error.span?.at ?? 0}` : '/problem', detail: error.message }
   }
 }
 
+export const isTrouble = (made: Replayed | FieldError): made is FieldError => 'pointer' in made
+
+/** How what is to be saved stands to what is kept under the same id. */
+export function standsTo(kept: SavedRecord, sent: SavedRecord): 'same' | 'newer' | 'other' {
+  if (kept.learnerId !== sent.learnerId || Date.parse(kept.startedAt) !== Date.parse(sent.startedAt)) return 'other'
+  const { moves: had, ...before } = kept.work
+  const { moves: has, ...now } = sent.work
+  if (JSON.stringify(before) !== JSON.stringify(now) || has.length < had.length) return 'other'
+  if (had.some((move, i) => JSON.stringify(move) !== JSON.stringify(has[i]))) return 'other'
+  const alike = has.length === had.length && JSON.stringify(kept.outcome) === JSON.stringify(sent.outcome)
+  return alike ? 'same' : 'newer'
+}
+
 /** Reads a file of records; each of them is replayed. Refuses with a sentence for each trouble. */
-export const readFile = (json: unknown): RecordFile =>
-  readAs(
+export async function readFile(json: unknown): Promise<ReadFile> {
+  const slips: (readonly string[])[] = []
+  const file = await readAs(
     {
       format: 'sett-records',
       called: 'Sett records',
       schema: fileSchema,
-      unsound: ({ records }) =>
-        records.flatMap((r, i) => {
-          const trouble = unsound(r.work)
-          return trouble ? [{ pointer: `/records/${i}/work${trouble.pointer}`, detail: trouble.detail }] : []
-        }),
+      unsound: async ({ records }) => {
+        const errors: FieldError[] = []
+        for (const [i, r] of records.entries()) {
+          const made = await replayed(r.work)
+          await others()
+          if (isTrouble(made)) errors.push({ pointer: `/records/${i}/work${made.pointer}`, detail: made.detail })
+          else slips.push(made.slips)
+          if (errors.length >= MOST_ERRORS) break
+        }
+        return errors
+      },
     },
     json,
   )
+  return { file, slips }
+}
 
-/** Takes a file in: all of it or nothing. Learners are found by code name, or added. A record already here stays as it is. */
-export function takeIn(store: Store, file: RecordFile): TakenIn {
+/** Takes a file in: all of it or nothing. Learners are found by code name, or added. A record already here stays as it is; one that was erased stays away. */
+export function takeIn(store: Store, { file, slips }: ReadFile): TakenIn {
   return store.db.transaction(() => {
     const learners = enrolling(store)
-    const fresh = file.records.filter((r) => !store.record(r.id))
-    store.saveAll(fresh.map(({ learner, ...r }): SavedRecord => ({ ...r, learnerId: learners.idOf(learner) })))
+    const fresh = file.records.flatMap(({ learner, ...r }, i) =>
+      store.record(r.id) || store.erasedAt(r.id) !== undefined
+        ? []
+        : [{ record: { ...r, learnerId: learners.idOf(learner) }, slips: slips[i]! }],
+    )
+    for (const { record, slips } of fresh) store.save(record, slips)
     return { added: fresh.length, already: file.records.length - fresh.length, learners: learners.added() }
   })()
 }
 
-/** Records as a file, the learners by code name. */
-export function toFile(store: Store, records: readonly SavedRecord[]): RecordFile {
+/** Records as a file, the learners by code name; written a record at a time, so that it may be of any length. */
+export function* fileOf(store: Store, records: Iterable<SavedRecord>): Generator<string> {
   const names = codeNames(store)
-  const filed = records.map(({ learnerId, ...r }): FiledRecord => ({ ...r, learner: names.get(learnerId)! }))
-  return { format: 'sett-records', version: FILE_VERSION, records: filed }
+  yield `{"format":"sett-records","version":${FILE_VERSION},"records":[`
+  let first = true
+  for (const { learnerId, ...r } of records) {
+    const filed: FiledRecord = { ...r, learner: names.get(learnerId)! }
+    yield (first ? '' : ',') + JSON.stringify(filed)
+    first = false
+  }
+  yield ']}'
 }

@@ -1,5 +1,6 @@
-import { createError, type H3Event, readRawBody, setResponseHeader, setResponseStatus } from 'h3'
+import { createError, getQuery, type H3Event, setResponseHeader, setResponseStatus } from 'h3'
 import type { z } from 'zod'
+import { answerFor } from '../db/trouble'
 
 /** One trouble inside a body: a JSON pointer to the place and a sentence. */
 export interface FieldError {
@@ -18,11 +19,18 @@ export interface ProblemDetails {
 
 const TITLES: Readonly<Record<number, string>> = {
   400: 'That could not be read',
+  401: 'Sign in first',
+  403: 'That is not for you to do',
   404: 'Not found',
+  405: 'That cannot be done here',
   409: 'Something else is there already',
+  410: 'Erased',
   413: 'Too large',
   415: 'Another kind of content is wanted',
+  421: 'Another server is meant',
   422: 'Some of it will not do',
+  423: 'Locked for a while',
+  429: 'Too often',
 }
 
 /** Stops the request with a problem answer. */
@@ -32,6 +40,8 @@ export function refuse(status: number, detail: string, errors?: readonly FieldEr
 
 /** Turns any error into a problem answer; what was not meant for people is not shown to them. */
 export function problemOf(error: { statusCode?: number; data?: unknown }): ProblemDetails {
+  const ofData = answerFor((error as { cause?: unknown }).cause ?? error)
+  if (ofData) return { type: 'about:blank', title: 'Nothing was kept', ...ofData }
   const status = error.statusCode && error.statusCode >= 400 && error.statusCode < 600 ? error.statusCode : 500
   const data = (error.data ?? {}) as { detail?: string; errors?: readonly FieldError[] }
   const title = TITLES[status] ?? (status < 500 ? 'That cannot be done' : 'Sett made a mistake')
@@ -59,21 +69,75 @@ const pointerOf = (path: readonly PropertyKey[]): string =>
 export const fieldErrors = (error: z.ZodError, under = ''): FieldError[] =>
   error.issues.slice(0, 20).map((issue) => ({ pointer: under + pointerOf(issue.path), detail: issue.message }))
 
+/** How deep lists and objects may lie in each other: nothing that Sett reads goes half as deep. */
+const MOST_DEPTH = 64
+
+/** Whether a text opens more lists and objects inside each other than Sett reads. Looked for before anything is made of it. */
+export function tooDeep(text: string): boolean {
+  let depth = 0
+  let quoted = false
+  for (let i = 0; i < text.length; i++) {
+    const char = text.charCodeAt(i)
+    if (quoted) {
+      if (char === BACKSLASH) i += 1
+      else if (char === QUOTE) quoted = false
+    } else if (char === QUOTE) quoted = true
+    else if (char === OPEN_LIST || char === OPEN_OBJECT) {
+      depth += 1
+      if (depth > MOST_DEPTH) return true
+    } else if (char === CLOSE_LIST || char === CLOSE_OBJECT) depth -= 1
+  }
+  return false
+}
+const [QUOTE, BACKSLASH, OPEN_LIST, CLOSE_LIST, OPEN_OBJECT, CLOSE_OBJECT] = [...'"\\[]{}'].map((c) => c.charCodeAt(0))
+
+/** What a body is called where it is too large: 2 MB, 100 kB. */
+const sizeText = (bytes: number): string => (bytes >= 1_000_000 ? `${bytes / 1_000_000} MB` : `${bytes / 1000} kB`)
+
+/** Reads a body of at most `most` bytes, and stops reading as soon as it is more, whatever length was announced. */
+async function boundedText(event: H3Event, most: number): Promise<string> {
+  const { req, res } = event.node
+  const large = `That is larger than ${sizeText(most)}, more than Sett reads at once.`
+  const tooLarge = (): never => {
+    // What still comes is not waited for: the connection ends with the answer.
+    res.shouldKeepAlive = false
+    req.pause()
+    return refuse(413, large)
+  }
+  if (Number(req.headers['content-length'] ?? 0) > most) tooLarge()
+  const chunks: Buffer[] = []
+  let size = 0
+  for await (const chunk of req as AsyncIterable<Buffer>) {
+    size += chunk.length
+    if (size > most) tooLarge()
+    chunks.push(chunk)
+  }
+  return Buffer.concat(chunks).toString('utf8')
+}
+
 /** Reads a JSON body of at most `most` bytes. Refuses what is too large (413), no JSON (400), or no text at all. */
 export async function jsonBody(event: H3Event, most: number): Promise<unknown> {
   if (!/^application\/json\b/.test(event.node.req.headers['content-type'] ?? ''))
     refuse(415, 'JSON is wanted here (content-type: application/json).')
-  const announced = Number(event.node.req.headers['content-length'] ?? 0)
-  const large = `That is larger than ${most / 1_000_000} MB, more than Sett reads at once.`
-  if (announced > most) refuse(413, large)
-  const text = (await readRawBody(event, 'utf8')) ?? ''
-  if (Buffer.byteLength(text) > most) refuse(413, large)
+  const text = await boundedText(event, most)
   if (text.trim() === '') refuse(400, 'The request has no content.')
+  if (tooDeep(text)) refuse(400, 'Lists lie in lists there, deeper than in anything that Sett writes.')
   try {
     return JSON.parse(text)
   } catch {
     refuse(400, 'The content is not complete JSON. If it is a file, it may have been cut off when it was copied.')
   }
+}
+
+/** What a query says, checked: a name that is unknown or comes twice is refused, and never passed over. */
+export function checkedQuery<S extends z.ZodType>(event: H3Event, schema: S): z.output<S> {
+  const query = getQuery(event)
+  const twice = Object.entries(query).find(([, value]) => Array.isArray(value))
+  if (twice) refuse(422, `“${twice[0].slice(0, 30)}” stands twice in the address.`)
+  const parsed = schema.safeParse(query)
+  if (parsed.success) return parsed.data
+  const unknown = parsed.error.issues.find((issue) => issue.code === 'unrecognized_keys')
+  refuse(422, unknown ? 'The address asks for something that Sett does not know.' : parsed.error.issues[0]!.message)
 }
 
 /** Reads and checks a body. */

@@ -12,7 +12,7 @@ import { codeNames, enrolling, readAs } from './files'
 import type { Store } from './store'
 
 /** Reads a file of rehearsals. Refuses with a sentence for each trouble. */
-export const readRehearsals = (json: unknown): RehearsalFile =>
+export const readRehearsals = (json: unknown): Promise<RehearsalFile> =>
   readAs(
     {
       format: 'sett-rehearsals',
@@ -31,12 +31,14 @@ export const readRehearsals = (json: unknown): RehearsalFile =>
 export function takeInRehearsals(store: Store, { answers }: RehearsalFile): TakenIn {
   return store.db.transaction(() => {
     const learners = enrolling(store)
-    const added = answers.filter(({ learner, ...a }) =>
-      store.keepAnswer({
-        ...a,
-        learnerId: learner === null ? null : learners.idOf(learner),
-        right: isRightAnswer(a.item, a.given),
-      }),
+    const added = answers.filter(
+      ({ learner, ...a }) =>
+        store.erasedAt(a.id) === undefined &&
+        store.keepAnswer({
+          ...a,
+          learnerId: learner === null ? null : learners.idOf(learner),
+          right: isRightAnswer(a.item, a.given),
+        }),
     ).length
     return { added, already: answers.length - added, learners: learners.added() }
   })()

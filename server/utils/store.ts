@@ -1,33 +1,57 @@
 import { homedir } from 'node:os'
 import { join } from 'node:path'
 import { classroomTable } from '../db/classroom'
+import { erasingTable } from '../db/erasing'
+import { hold, type Hold } from '../db/hold'
 import { notchTable } from '../db/notches'
 import { openDb, type Db } from '../db/open'
+import { peopleTable } from '../db/people'
 import { recordTable } from '../db/records'
 import { rehearsalTable } from '../db/rehearsals'
+import { settingTable } from '../db/settings'
 
 /** Where a person's data lies: SETT_DATA, or a folder of their own. */
 export const dataFolder = (): string => process.env.SETT_DATA || join(homedir(), '.sett')
 
-export type Store = ReturnType<typeof classroomTable> &
-  ReturnType<typeof recordTable> &
-  ReturnType<typeof notchTable> &
-  ReturnType<typeof rehearsalTable> & { readonly db: Db }
+/** The database in a data folder. */
+export const databaseIn = (folder: string): string => join(folder, 'sett.db')
+
+const tables = (db: Db) => ({
+  ...classroomTable(db),
+  ...recordTable(db),
+  ...notchTable(db),
+  ...rehearsalTable(db),
+  ...erasingTable(db),
+  ...settingTable(db),
+  ...peopleTable(db),
+})
+
+export type Store = ReturnType<typeof tables> & { readonly db: Db; readonly path: string }
 
 export function makeStore(path: string): Store {
   const db = openDb(path)
-  return { db, ...classroomTable(db), ...recordTable(db), ...notchTable(db), ...rehearsalTable(db) }
+  return { db, path, ...tables(db) }
 }
 
+let held: Hold | undefined
 let store: Store | undefined
 
-/** The one store of this process, opened at first use. */
+/** The one store of this process, opened at first use; its folder is held until the process ends. */
 export function useStore(): Store {
-  store ??= makeStore(join(dataFolder(), 'sett.db'))
+  held ??= hold(dataFolder())
+  store ??= makeStore(databaseIn(dataFolder()))
   return store
 }
 
+/** Closes the database, for good or for another to be put in its place; the folder stays held. */
 export function closeStore(): void {
   store?.db.close()
   store = undefined
+}
+
+/** Closes the database and lets go of its folder. */
+export function letGo(): void {
+  closeStore()
+  held?.release()
+  held = undefined
 }

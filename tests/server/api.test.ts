@@ -34,7 +34,7 @@ async function call(
 const get = async <T>(path: string): Promise<T> => (await fetch(app.url + path)).json() as Promise<T>
 const file = () =>
   get<{ version: number; records: { id: string; work: { moves: { move: string }[] } }[] }>('/api/records/file')
-const summaries = () => get<{ id: string; learnerId: string }[]>('/api/records')
+const summaries = async () => (await get<{ records: { id: string; learnerId: string }[] }>('/api/records')).records
 
 /** Checks a problem answer of RFC 9457: media type, members, status repeated, and no stack trace. */
 function problem(answer: Answer, status: number, detail: string | RegExp, pointer?: string): void {
@@ -58,7 +58,7 @@ const sample = async () =>
 
 test('bad records each get their own sentence at the place, and what is there stays', async () => {
   const before = await file()
-  const good = await sample()
+  const good = { ...(await sample()), id: randomUUID() }
   const post = (body: unknown) => call('POST', '/api/records', body)
   problem(await post('{"id": "cut in ha'), 400, 'not complete JSON')
   problem(await post(''), 400, 'no content')
@@ -134,13 +134,14 @@ test('learners: names are checked, and two cannot share one', async () => {
 test('unknown addresses and hostile ids are a plain 404', async () => {
   problem(await call('GET', '/api/nothing'), 404, 'nothing at this address')
   problem(await call('GET', `/api/records/${encodeURIComponent("' OR 1=1 --")}`), 404, 'no such record')
-  problem(await call('GET', '/api/records/file?record=..%2F..'), 404, 'no such record')
+  problem(await call('GET', '/api/records/file?record=..%2F..'), 422, 'not an identifier')
 })
 
 test('a saved record survives a server killed right after it answered', async () => {
   const server = await serve({ demo: true })
   try {
-    const [one] = (await (await fetch(`${server.url}/api/records`)).json()) as { id: string }[]
+    const { records } = (await (await fetch(`${server.url}/api/records`)).json()) as { records: { id: string }[] }
+    const [one] = records
     const kept = (await (await fetch(`${server.url}/api/records/${one!.id}`)).json()) as Record<string, unknown>
     const fresh = { ...kept, id: randomUUID() }
     const answer = await fetch(`${server.url}/api/records`, {
@@ -193,6 +194,8 @@ test('answers of rehearsing are checked, judged here, kept once, and deleted wit
   problem(await post({ ...answer, at: 9e15 }), 422, 'beyond the year 2100', '/at')
   problem(await post({ ...answer, learnerId: randomUUID() }), 422, 'no such learner', '/learnerId')
   problem(await call('GET', '/api/rehearsals?of=everybody'), 422, 'Whose answers is wanted')
+  problem(await call('GET', '/api/rehearsals?of=teacher&of=teacher'), 422, 'twice')
+  problem(await call('GET', '/api/rehearsals?of=teacher&who=me'), 422, 'does not know')
   expect((await post(answer)).body).toMatchObject({ right: true })
   expect((await post(answer)).status).toBe(200)
   expect((await post({ ...answer, id: randomUUID(), at: answer.at + 1, given: 'ten' })).body).toMatchObject({
@@ -218,7 +221,11 @@ test('answers of rehearsing are checked, judged here, kept once, and deleted wit
   problem(await call('POST', '/api/rehearsals/file', '[1'), 400, 'not complete JSON')
   problem(await call('GET', '/api/rehearsals/file?of=everybody'), 422, 'Whose answers is wanted')
   problem(await call('GET', `/api/rehearsals/file?of=${randomUUID()}`), 404, 'no such learner')
-  expect((await call('DELETE', `/api/learners/${learnerId}`)).status).toBe(204)
+  expect((await call('DELETE', `/api/learners/${learnerId}`)).body).toMatchObject({
+    learner: 'Dunnock',
+    records: 0,
+    answers: 2,
+  })
   expect(await of(learnerId)).toEqual([])
 })
 

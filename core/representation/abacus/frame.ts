@@ -1,7 +1,7 @@
 import type { BeadMove, OweMove } from '../../act/beads'
 import type { AbacusChoices } from '../../choices'
 import { exact, multiply, subtract, type Exact } from '../../number/exact'
-import { placeName, unitOf, worth, type Place } from '../../number/places'
+import { isPlace, placeName, unitOf, worth, type Place } from '../../number/places'
 import { Refusal } from '../../refusal'
 
 /** The beads of one rod that stand at the bar, where they count: an upper one five, a lower one one. */
@@ -98,7 +98,7 @@ export function apply(s: AbacusState, move: AbacusMove): AbacusState {
   const rod = s.rods[index]
   if (!rod)
     throw new Refusal(
-      `This frame has no ${Math.abs(move.rod) < 9 ? placeName(move.rod, 1) : 'such'} rod.`,
+      `This frame has no ${isPlace(move.rod) ? placeName(move.rod, 1) : 'such'} rod.`,
       `Its rods go from ${placeName(-s.decimals)} to ${placeName(s.rods.length - 1 - s.decimals)}.`,
     )
   const after = moved(s, rod, move)

@@ -170,7 +170,11 @@ export function parseNotchMap(json: unknown): NotchMap {
   if (typeof map !== 'object' || map?.format !== 'sett-notches' || typeof map.digits !== 'object' || !map.digits)
     throw new Refusal('This is not a file of notches.', 'Such a file says "sett-notches" at its start.')
   if (map.version !== 1 && map.version !== 2)
-    throw new Refusal(`These notches are of version ${String(map.version)}; this Sett reads versions 1 and 2.`)
+    throw new Refusal(
+      typeof map.version === 'number'
+        ? `These notches are of version ${String(map.version).slice(0, 8)}; this Sett reads versions 1 and 2.`
+        : 'These notches do not say of which version they are; this Sett reads versions 1 and 2.',
+    )
   const digits: Record<string, readonly Notch[]> = {}
   for (const [digit, notches] of Object.entries(map.digits)) {
     if (!/^[1-9]$/.test(digit)) throw new Refusal(`“${digit.slice(0, 10)}” is not a numeral from 1 to 9.`)

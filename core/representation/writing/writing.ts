@@ -97,12 +97,18 @@ function* partings({ standing }: WritingState, text: string, kind: 'split' | 'ga
   if (whole.length === 1 && parts.length > 1 && stands) yield { kind, whole: whole[0]!, parts }
 }
 
+/** More numbers than any line of a page has: each is held against each. */
+const MOST_NUMBERS = 20
+
 /** Every act that a line with these numbers could be; each is tried against what the page itself would write for it. */
 function* candidates(d: Dialect, s: WritingState, text: string): Generator<Act> {
   if (d.reads) yield* d.reads(s, text)
   const { standing } = s
   const { units } = standing
-  const written = [...new Set(text.match(NUMBER) ?? [])].map((n) => valueOf(parseNumeral(n)))
+  const found = [...new Set(text.match(NUMBER) ?? [])]
+  if (found.length > MOST_NUMBERS)
+    throw new Refusal(`A line of this page has up to ${MOST_NUMBERS} different numbers; this one has ${found.length}.`)
+  const written = found.map((n) => valueOf(parseNumeral(n)))
   // What is given from one side to the other stands in a line only as the difference of two of its numbers.
   const given = written.flatMap((a) => written.map((b) => subtract(a, b)).filter((n) => sign(n) > 0))
   const numbers = [...new Set([...written, ...given])].flatMap((n) => {
@@ -176,25 +182,40 @@ function actsOf(d: Dialect, s: WritingState, text: string): readonly Act[] | nul
   throw new Refusal(`“${text.slice(0, 40)}” is not a line of this page.`, `Like: ${now} + 7 = …`)
 }
 
-function apply(d: Dialect, s: WritingState, move: WritingMove): WritingState {
-  const acts = actsOf(d, s, move.line)
-  return {
-    ...s,
-    standing: (acts ?? []).reduce((now, act) => stand(s.problem, now, act), s.standing),
-    lines: [...s.lines, { text: move.line, act: acts?.at(-1) ?? null }],
-  }
+/** A line read and written on a page. */
+interface Step {
+  readonly acts: readonly Act[] | null
+  readonly page: WritingState
+}
+
+/** What each line made of a page: a page that grows is looked at again at every line, and each of its lines is read once. */
+const steps = new WeakMap<WritingState, Map<string, Step>>()
+/** A page is gone on from in few ways. */
+const MOST_STEPS = 8
+
+/** Reads and writes a line. @throws Refusal when it does not follow. */
+function step(d: Dialect, s: WritingState, line: string): Step {
+  const known = steps.get(s) ?? new Map<string, Step>()
+  const found = known.get(line)
+  if (found) return found
+  const acts = actsOf(d, s, line)
+  const standing = (acts ?? []).reduce((now, act) => stand(s.problem, now, act), s.standing)
+  const made = { acts, page: { ...s, standing, lines: [...s.lines, { text: line, act: acts?.at(-1) ?? null }] } }
+  if (known.size >= MOST_STEPS) known.clear()
+  steps.set(s, known.set(line, made))
+  return made
 }
 
 /** False lines before the last are struck already; what counts is the last. */
 function recognise(d: Dialect, before: WritingState, moves: readonly WritingMove[]): Recognised {
   let state = before
   for (const [i, move] of moves.entries()) {
-    const acts = actsOf(d, state, move.line)
+    const { acts, page } = step(d, state, move.line)
     const [left = '', ...right] = move.line.split(' = ')
     const wrote = right.at(-1) ?? ''
     if (i === moves.length - 1) return acts ?? { soFar: [], owed: { kind: 'false-line', left, wrote } }
     if (acts) return undefined
-    state = apply(d, state, move)
+    state = page
   }
   return undefined
 }
@@ -244,7 +265,7 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
     standing: standingAtStart(problem, d.units?.(problem) ?? decimal(MAX_DIGITS + 1, decimalsIn(problem))),
     lines: [],
   }),
-  apply: (s, move) => apply(d, s, move),
+  apply: (s, move) => step(d, s, move.line).page,
   shows: (s) => s.standing.value,
   perform: (s, act) => {
     const own = inUnits(act, s.standing.units)

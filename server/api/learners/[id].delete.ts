@@ -1,9 +1,16 @@
+import { eraseLearner } from '../../utils/erasing'
+import { noteDone } from '../../utils/person'
 import { refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
 
-/** Deletes a learner and everything recorded of them. */
+/** Erases a learner and everything kept of them for good, copies included; answers with a receipt. */
 export default defineEventHandler((event) => {
-  if (!useStore().removeLearner(getRouterParam(event, 'id') ?? '')) refuse(404, 'There is no such learner.')
-  setResponseStatus(event, 204)
-  return null
+  const receipt =
+    eraseLearner(useStore(), getRouterParam(event, 'id') ?? '') ?? refuse(404, 'There is no such learner.')
+  noteDone(
+    event,
+    'erased a learner',
+    `${receipt.records} records, ${receipt.answers} answers, ${receipt.copies} copies`,
+  )
+  return receipt
 })

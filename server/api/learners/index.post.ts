@@ -6,6 +6,8 @@ import { useStore } from '../../utils/store'
 export default defineEventHandler(async (event) => {
   const learner = await checkedBody(event, newLearnerSchema)
   const store = useStore()
+  if (store.erasedAt(learner.id) !== undefined)
+    refuse(410, 'This learner was erased for good. Add them anew, if that is meant.')
   const namesake = store.learnerNamed(learner.codeName)
   if (namesake && namesake.id !== learner.id)
     refuse(409, `There is a learner called ${namesake.codeName} already.`, [

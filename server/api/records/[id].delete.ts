@@ -1,8 +1,13 @@
+import { noteDone } from '../../utils/person'
 import { refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
 
 export default defineEventHandler((event) => {
-  if (!useStore().remove(getRouterParam(event, 'id') ?? '')) refuse(404, 'There is no such record.')
+  const store = useStore()
+  const id = getRouterParam(event, 'id') ?? ''
+  const kept = store.record(id) ?? refuse(404, 'There is no such record.')
+  store.remove(id)
+  noteDone(event, 'deleted a record', `${kept.work.problem}, ${kept.startedAt.slice(0, 10)}`)
   setResponseStatus(event, 204)
   return null
 })

@@ -1,14 +1,17 @@
-import { toFile } from '../../utils/keep'
-import { refuse } from '../../utils/problem'
+import { recordFileQuery } from '../../../shared/schemas'
+import { Readable } from 'node:stream'
+import { fileOf } from '../../utils/keep'
+import { checkedQuery, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
 
 /** A file of records: one (`?record=`), all of one learner (`?learner=`), or all. */
 export default defineEventHandler((event) => {
-  const { record, learner } = getQuery(event)
+  const { record, learner } = checkedQuery(event, recordFileQuery)
   const store = useStore()
-  const one = typeof record === 'string' ? (store.record(record) ?? refuse(404, 'There is no such record.')) : undefined
-  const file = toFile(store, one ? [one] : store.records(typeof learner === 'string' ? learner : null))
-  const name = one ? `${file.records[0]!.learner}-${one.startedAt.slice(0, 10)}` : 'records'
+  const one = record === undefined ? undefined : (store.record(record) ?? refuse(404, 'There is no such record.'))
+  if (learner !== undefined && !store.learner(learner)) refuse(404, 'There is no such learner.')
+  const name = one ? `${store.learner(one.learnerId)!.codeName}-${one.startedAt.slice(0, 10)}` : 'records'
+  setResponseHeader(event, 'content-type', 'application/json')
   setResponseHeader(event, 'content-disposition', `attachment; filename="sett-${encodeURIComponent(name)}.json"`)
-  return file
+  return sendStream(event, Readable.from(fileOf(store, one ? [one] : store.records(learner ?? null))))
 })

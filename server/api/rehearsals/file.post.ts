@@ -5,5 +5,5 @@ import { useStore } from '../../utils/store'
 
 /** Takes in a file of rehearsals: all of it, or nothing. */
 export default defineEventHandler(async (event) =>
-  takeInRehearsals(useStore(), readRehearsals(await jsonBody(event, MAX_FILE_BYTES))),
+  takeInRehearsals(useStore(), await readRehearsals(await jsonBody(event, MAX_FILE_BYTES))),
 )

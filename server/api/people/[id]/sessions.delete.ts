@@ -1,0 +1,13 @@
+import { noteDone } from '../../../utils/person'
+import { refuse } from '../../../utils/problem'
+import { useStore } from '../../../utils/store'
+
+/** Signs a person out everywhere. */
+export default defineEventHandler((event) => {
+  const store = useStore()
+  const person = store.person(getRouterParam(event, 'id') ?? '') ?? refuse(404, 'There is no such person.')
+  store.endSessions(person.id)
+  noteDone(event, 'signed out everywhere', person.name)
+  setResponseStatus(event, 204)
+  return null
+})

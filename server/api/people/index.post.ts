@@ -1,0 +1,24 @@
+import { randomUUID } from 'node:crypto'
+import { newPersonSchema } from '../../../shared/schemas'
+import { noteDone } from '../../utils/person'
+import { checkedBody, refuse } from '../../utils/problem'
+import { inviteTo } from '../../utils/signIn'
+import { useStore } from '../../utils/store'
+
+/** Invites a person: the answer has the code, which is shown this once. */
+export default defineEventHandler(async (event) => {
+  const person = await checkedBody(event, newPersonSchema)
+  const store = useStore()
+  if (!store.hasKeeper()) refuse(409, 'Make yourself a keeper first: then others can be invited.')
+  if (store.personNamed(person.name))
+    refuse(409, 'There is somebody of that name already.', [{ pointer: '/name', detail: 'Choose another name.' }])
+  const stranger = person.learners.findIndex((id) => !store.learner(id))
+  if (stranger >= 0)
+    refuse(422, 'One of those learners is not in the class.', [
+      { pointer: `/learners/${stranger}`, detail: 'No learner has this identifier.' },
+    ])
+  const id = randomUUID()
+  store.addPerson({ id, ...person })
+  noteDone(event, `invited as ${person.role}`, person.name)
+  return { id, code: inviteTo(store, id) }
+})

@@ -1,0 +1,16 @@
+import { codeSchema } from '../../../shared/schemas'
+import { addressOf, keepSession, noteDone } from '../../utils/person'
+import { checkedBody } from '../../utils/problem'
+import { beginSession, hashed, letIn } from '../../utils/signIn'
+import { useStore } from '../../utils/store'
+
+/** Takes up an invitation, or sets a new passphrase with a code: the code is used up, and its owner is signed in. */
+export default defineEventHandler(async (event) => {
+  const { code, passphrase } = await checkedBody(event, codeSchema, 10_000)
+  const store = useStore()
+  const person = await letIn(store, code, addressOf(event))
+  store.setPassphrase(person.id, await hashed(passphrase))
+  keepSession(event, beginSession(store, person.id))
+  noteDone(event, 'chose a passphrase with a code', '', person.name)
+  return { name: person.name, role: person.role }
+})

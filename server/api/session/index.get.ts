@@ -1,0 +1,12 @@
+import type { Session } from '../../../shared/schemas'
+import type { Asker } from '../../utils/person'
+import { useStore } from '../../utils/store'
+
+/** Who is signed in, and whether people sign in here at all. */
+export default defineEventHandler((event): Session => {
+  const asker = event.context.asker as Asker | undefined
+  return {
+    asked: useStore().hasKeeper(),
+    person: asker && asker.id !== null ? { name: asker.name, role: asker.role } : null,
+  }
+})

@@ -1,0 +1,15 @@
+import { signInSchema } from '../../../shared/schemas'
+import { addressOf, keepSession, noteDone } from '../../utils/person'
+import { checkedBody } from '../../utils/problem'
+import { beginSession, recognised } from '../../utils/signIn'
+import { useStore } from '../../utils/store'
+
+/** Signs in. */
+export default defineEventHandler(async (event) => {
+  const { name, passphrase } = await checkedBody(event, signInSchema, 10_000)
+  const store = useStore()
+  const person = await recognised(store, name, passphrase, addressOf(event))
+  keepSession(event, beginSession(store, person.id))
+  noteDone(event, 'signed in', '', person.name)
+  return { name: person.name, role: person.role }
+})

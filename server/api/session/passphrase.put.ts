@@ -1,0 +1,19 @@
+import { changeSchema } from '../../../shared/schemas'
+import { addressOf, asker, keepSession, noteDone } from '../../utils/person'
+import { checkedBody, refuse } from '../../utils/problem'
+import { beginSession, hashed, recognised } from '../../utils/signIn'
+import { useStore } from '../../utils/store'
+
+/** Changes one's own passphrase; every other session of the same person ends. */
+export default defineEventHandler(async (event) => {
+  const { passphrase, next } = await checkedBody(event, changeSchema, 10_000)
+  const { id, name } = asker(event)
+  if (id === null) refuse(409, 'Nobody signs in here, so there is no passphrase to change.')
+  const store = useStore()
+  await recognised(store, name, passphrase, addressOf(event))
+  store.setPassphrase(id, await hashed(next))
+  keepSession(event, beginSession(store, id))
+  noteDone(event, 'changed the passphrase')
+  setResponseStatus(event, 204)
+  return null
+})

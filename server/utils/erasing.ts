@@ -1,0 +1,27 @@
+import type { Receipt } from '../../shared/schemas'
+import { eraseFromCopies } from './backups'
+import type { Store } from './store'
+
+/** Everything that is kept of one learner, as one file that people can read too; undefined where there is no such learner. */
+export function everythingOf(store: Store, id: string) {
+  const learner = store.learner(id)
+  if (!learner) return undefined
+  return {
+    format: 'sett-learner' as const,
+    version: 1,
+    writtenAt: new Date().toISOString(),
+    learner: learner.codeName,
+    records: [...store.records(id)].map(({ learnerId: _, ...r }) => ({ ...r, slips: store.slipsOf(r.id) })),
+    answers: store.answers(id).map(({ learnerId: _, ...a }) => ({ ...a, at: new Date(a.at).toISOString() })),
+    seenBy: store.people().flatMap((p) => (p.role === 'helper' && p.learners.includes(id) ? [p.name] : [])),
+  }
+}
+
+/** Erases a learner for good, from here and from every earlier copy; the receipt says what went. Undefined where there is no such learner. */
+export function eraseLearner(store: Store, id: string, now = new Date()): Receipt | undefined {
+  const learner = store.learner(id)
+  if (!learner) return undefined
+  const kept = store.keptOf(id)
+  store.erase(id, now.getTime())
+  return { learner: learner.codeName, ...kept, copies: eraseFromCopies(store.path, id), at: now.toISOString() }
+}
