@@ -3,11 +3,11 @@ const base = {
   // All materials and ways are introduced before anything is tested, whatever module of the core a test begins with.
   setupFiles: ['<rootDir>/core/index.ts'],
   transform: {
-    '^.+\\.ts$': [
-      '@swc/jest',
-      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
-    ],
+    // These packages are ES modules only, which Jest reads as CommonJS.
+    '(?:\\.ts|node_modules/(?:@adonisjs|@phc|@poppinss|@sindresorhus|slugify|case-anything|flattie|pluralize|lodash|flattie)/.+\\.js)$':
+      ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }],
   },
+  transformIgnorePatterns: ['/node_modules/(?!(?:@adonisjs|@phc|@poppinss|case-anything|flattie)/)'],
 }
 
 export default {

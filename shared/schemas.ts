@@ -53,7 +53,7 @@ export const codeName = z
   .max(24, 'A code name has at most 24 letters.')
   .normalize()
   // Letters of every script, with the marks that stand over, under and between them.
-  .regex(/^[\p{L}\p{N}][\p{L}\p{M}\p{N}\u200c\u200d .'’-]*$/u, 'A code name is made of letters and digits.')
+  .regex(/^[\p{L}\p{N}](?:[\p{L}\p{M}\p{N} .'’-]|\u200c|\u200d)*$/u, 'A code name is made of letters and digits.')
 
 /** A code name as it is compared: without regard to capitals, to how it was typed, or to how many spaces stand in it. */
 export const folded = (name: string): string =>
@@ -62,7 +62,7 @@ export const folded = (name: string): string =>
     .toUpperCase()
     .toLowerCase()
     .normalize('NFKC')
-    .replace(/[\u200c\u200d]/g, '')
+    .replace(/\u200c|\u200d/g, '')
     .replace(/\s+/g, ' ')
     .trim()
 
@@ -392,7 +392,7 @@ const personName = z
   .min(1, 'A name is wanted.')
   .max(40, 'A name has at most 40 letters.')
   .normalize()
-  .regex(/^[\p{L}\p{N}][\p{L}\p{M}\p{N}\u200c\u200d .'’-]*$/u, 'A name is made of letters and digits.')
+  .regex(/^[\p{L}\p{N}](?:[\p{L}\p{M}\p{N} .'’-]|\u200c|\u200d)*$/u, 'A name is made of letters and digits.')
 /** Long rather than tangled: four words that nobody would guess are better than eight odd signs. */
 export const LEAST_PASSPHRASE = 12
 const newPassphrase = z

@@ -65,10 +65,11 @@ export function ensureBuilt() {
 /** Starts the built server, waits until it answers, prints one line, and stays until it is stopped. */
 export async function serve({ env, said }) {
   const host = process.env.HOST ?? '127.0.0.1'
+  const tls = certificate()
   const first = Number(process.env.PORT ?? 4242)
   const port = process.env.PORT ? first : await freeFrom(first, host)
   const child = spawn(process.execPath, ['.output/server/index.mjs'], {
-    env: { ...process.env, HOST: host, PORT: String(port), ...env },
+    env: { ...process.env, HOST: host, PORT: String(port), ...tls, ...env },
     stdio: ['ignore', 'ignore', 'inherit'],
   })
   let ended = false
@@ -77,14 +78,9 @@ export async function serve({ env, said }) {
     process.exitCode = code ?? 0
   })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
-  const url = `http://${host}:${port}`
+  const url = `${tls.NITRO_SSL_CERT ? 'https' : 'http'}://${host}:${port}`
   for (let i = 0; i < 200 && !ended; i++) {
-    if (
-      await fetch(`${url}/api/classroom`).then(
-        (r) => r.ok,
-        () => false,
-      )
-    ) {
+    if (await listening(host, port)) {
       console.log(said(url))
       return
     }
@@ -95,6 +91,24 @@ export async function serve({ env, said }) {
     console.error('The server did not answer within 20 seconds.')
     process.exitCode = 1
   }
+}
+
+/** A certificate and its key, where SETT_CERT and SETT_KEY say in which files they are. */
+function certificate() {
+  const { SETT_CERT: cert, SETT_KEY: key } = process.env
+  if (!cert && !key) return {}
+  stopUnless(cert && key && existsSync(cert) && existsSync(key), 'SETT_CERT and SETT_KEY both name a file in PEM form.')
+  return { NITRO_SSL_CERT: readFileSync(cert, 'utf8'), NITRO_SSL_KEY: readFileSync(key, 'utf8') }
+}
+
+/** Whether something listens there. */
+async function listening(host, port) {
+  const { connect } = await import('node:net')
+  return new Promise((done) => {
+    const socket = connect(port, ['0.0.0.0', '::'].includes(host) ? '127.0.0.1' : host)
+    socket.once('connect', () => done(true)).once('error', () => done(false))
+    socket.once('connect', () => socket.destroy())
+  })
 }
 
 async function freeFrom(port, host) {

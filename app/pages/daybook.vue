@@ -1,12 +1,26 @@
 <script setup lang="ts">
-import { pretty } from '../../core/door'
+import {
+  attempt,
+  capital,
+  isRepresentation,
+  parseProblem,
+  pretty,
+  printProblem,
+  REPRESENTATIONS,
+} from '../../core/door'
 import { format } from 'date-fns'
-import type { RecordSummary, SavedRecord } from '../../shared/schemas'
+import type { RecordPage, RecordSummary, SavedRecord } from '../../shared/schemas'
 import { request } from '../utils/request'
 
 const classroom = useClassroom()
 const { tell } = useNotice()
+const session = useSession()
 const records = ref<readonly RecordSummary[]>([])
+const next = ref<string | null>(null)
+const known = ref<RecordPage['known']>({ slips: [], materials: [] })
+/** What the list is narrowed by besides whose it is. */
+const finding = ref(false)
+const find = reactive({ problem: '', material: '', slip: '', from: '', to: '' })
 const loaded = ref(false)
 const whose = ref<string>(classroom.learnerId ?? 'all')
 const trouble = ref('')
@@ -22,26 +36,53 @@ const HELP = {
 }
 const MODE = { show: 'Show', together: 'Together', alone: 'Alone' }
 
-async function load(): Promise<void> {
+/** The address of a page: a problem is looked up as it is kept, however it is typed. */
+function address(before: string | null): string {
+  const read = attempt(() => printProblem(parseProblem(find.problem)))
+  const problem = find.problem.trim() === '' ? '' : 'ok' in read ? read.ok : find.problem.trim()
+  const wanted = { ...find, problem, learner: whose.value === 'all' ? '' : whose.value, before: before ?? '' }
+  return `/api/records?${new URLSearchParams(Object.entries(wanted).filter(([, value]) => value !== ''))}`
+}
+/** A material by its title, once all of them are here; narrowing fetches them. */
+const materialName = (id: string): string =>
+  allHere.value && isRepresentation(id) ? capital(REPRESENTATIONS[id].title) : id
+watch(finding, (open) => open && void fetchAll())
+let asked = 0
+/** The first page, or one more below what is there. */
+async function load(more = false): Promise<void> {
+  const turn = (asked += 1)
   try {
-    records.value = await request<RecordSummary[]>('/api/records')
+    const page = await request<RecordPage>(address(more ? next.value : null))
+    // What was asked for later is shown, whichever answers first.
+    if (turn !== asked) return
+    records.value = more ? [...records.value, ...page.records] : page.records
+    next.value = page.next
+    known.value = page.known
+    trouble.value = ''
   } catch (error) {
     trouble.value = (error as Error).message
   }
   loaded.value = true
 }
 await load()
+watch(whose, () => void load())
+watchDebounced(find, () => void load(), { debounce: 250 })
 
 const options = computed(() => [
   { value: 'all', label: 'Everybody' },
   ...classroom.learners.map((l) => ({ value: l.id, label: l.codeName })),
 ])
-const shown = computed(() => records.value.filter((r) => whose.value === 'all' || r.learnerId === whose.value))
+const shown = records
+const narrowed = computed(() => Object.values(find).some((value) => value !== ''))
+function everything(): void {
+  Object.assign(find, { problem: '', material: '', slip: '', from: '', to: '' })
+}
 const summary = computed(() => {
   const n = shown.value.length
   const right = shown.value.filter((r) => r.right).length
   const own = shown.value.filter((r) => r.right && r.help === 'independent').length
-  return n === 0 ? '' : `${n} worked · ${right} right · ${own} right without help`
+  const which = next.value === null ? `${n} worked` : `The latest ${n}`
+  return n === 0 ? '' : `${which} · ${right} right · ${own} right without help`
 })
 const took = (ms: number): string =>
   ms < 60_000 ? `${Math.round(ms / 1000)} s` : `${Math.floor(ms / 60_000)} min ${Math.round((ms % 60_000) / 1000)} s`
@@ -86,55 +127,67 @@ useHead({ title: 'Daybook – Sett' })
       <Select v-model="whose" :options="options" option-label="label" option-value="value" aria-label="Whose records" />
       <p class="quiet">{{ summary }}</p>
       <span class="gap" />
-      <a class="stone-button" :href="fileUrl" download
+      <button type="button" class="stone-button" :aria-expanded="finding" @click="finding = !finding">Find</button>
+      <a v-if="session.may('teacher')" class="stone-button" :href="fileUrl" download
         >Export {{ whose === 'all' ? 'all' : classroom.nameOf(whose) }}</a
       >
       <ImportFile
+        v-if="session.may('teacher')"
         url="/api/records/file"
         label="File of records"
         @taken="taken"
         @trouble="(said) => (trouble = said)"
       />
     </header>
+    <form v-if="finding" class="find" aria-label="Find records" @submit.prevent="load()">
+      <label>Problem <input v-model="find.problem" type="text" maxlength="200" autocomplete="off" /></label>
+      <label
+        >Material
+        <select v-model="find.material">
+          <option value="">any</option>
+          <option v-for="m in known.materials" :key="m" :value="m">{{ materialName(m) }}</option>
+        </select></label
+      >
+      <label
+        >Slip
+        <select v-model="find.slip">
+          <option value="">any, or none</option>
+          <option v-for="s in known.slips" :key="s" :value="s">{{ s }}</option>
+        </select></label
+      >
+      <label>From <input v-model="find.from" type="date" /></label>
+      <label>To <input v-model="find.to" type="date" /></label>
+      <button v-if="narrowed" type="button" class="stone-button" @click="everything">Show all again</button>
+    </form>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-if="lastDeleted" class="undo" role="status">
       {{ said }} <button type="button" class="stone-button" @click="bringBack">Bring it back</button>
     </p>
-    <DataTable
-      v-if="shown.length"
-      :value="[...shown]"
-      data-key="id"
-      removable-sort
-      sort-field="startedAt"
-      :sort-order="-1"
-      class="table"
-      scrollable
-      scroll-height="flex"
-    >
-      <Column field="startedAt" header="When" sortable
+    <DataTable v-if="shown.length" :value="[...shown]" data-key="id" class="table" scrollable scroll-height="flex">
+      <Column field="startedAt" header="When"
         ><template #body="{ data }">{{ when(data.startedAt) }}</template></Column
       >
-      <Column header="Learner" sortable sort-field="learnerId"
+      <Column header="Learner"
         ><template #body="{ data }">{{ classroom.nameOf(data.learnerId) }}</template></Column
       >
-      <Column field="problem" header="Problem" sortable>
+      <Column field="problem" header="Problem">
         <template #body="{ data }"
           ><NuxtLink class="learner open" :to="{ path: '/bench', query: { record: data.id } }"
             ><MathLine :line="pretty(data.problem)" named /></NuxtLink
         ></template>
       </Column>
-      <Column field="mode" header="How" sortable
+      <Column field="mode" header="How"
         ><template #body="{ data }">{{ MODE[data.mode as keyof typeof MODE] }}</template></Column
       >
-      <Column field="right" header="Came out" sortable>
+      <Column field="right" header="Came out">
         <template #body="{ data }"
           ><span :class="data.right ? 'right' : 'not'">{{ data.right ? '✓ right' : '↻ not right' }}</span></template
         >
       </Column>
-      <Column field="help" header="Most help" sortable
+      <Column field="help" header="Most help"
         ><template #body="{ data }">{{ HELP[data.help as keyof typeof HELP] }}</template></Column
       >
-      <Column field="durationMs" header="Took" sortable
+      <Column field="durationMs" header="Took"
         ><template #body="{ data }">{{ took(data.durationMs) }}</template></Column
       >
       <Column field="note" header="Note and slips"
@@ -147,6 +200,7 @@ useHead({ title: 'Daybook – Sett' })
         <template #body="{ data }">
           <span class="acts">
             <a
+              v-if="session.may('teacher')"
               class="stone-button bare"
               :href="`/api/records/file?record=${data.id}`"
               download
@@ -154,6 +208,7 @@ useHead({ title: 'Daybook – Sett' })
               ><i class="pi pi-download" aria-hidden="true"
             /></a>
             <button
+              v-if="session.may('teacher')"
               type="button"
               class="stone-button bare"
               :aria-label="`Delete ${pretty(data.problem)}`"
@@ -165,6 +220,7 @@ useHead({ title: 'Daybook – Sett' })
         </template>
       </Column>
     </DataTable>
+    <p v-else-if="loaded && narrowed" class="quiet">Nothing of that kind is recorded.</p>
     <div v-else-if="loaded" class="none">
       <p>Nothing is recorded {{ whose === 'all' ? 'yet' : `for ${classroom.nameOf(whose)} yet` }}.</p>
       <p class="quiet">
@@ -172,6 +228,7 @@ useHead({ title: 'Daybook – Sett' })
       </p>
       <NuxtLink class="stone-button main" to="/bench">To the bench</NuxtLink>
     </div>
+    <button v-if="next" type="button" class="stone-button more" @click="load(true)">Show earlier ones</button>
     <p class="sr-only" aria-live="polite">{{ said }}</p>
   </div>
 </template>
@@ -192,6 +249,23 @@ useHead({ title: 'Daybook – Sett' })
 }
 .gap {
   flex: 1;
+}
+.find {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem 1rem;
+  align-items: center;
+}
+.find label {
+  display: inline-flex;
+  gap: 0.5rem;
+  align-items: center;
+}
+.find select {
+  max-width: 16rem;
+}
+.more {
+  align-self: center;
 }
 .table {
   flex: 1;

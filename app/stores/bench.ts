@@ -81,6 +81,14 @@ export const useBench = defineStore('bench', () => {
     keep()
   }
 
+  /** Lets go of all that this browser keeps of work that is not saved, as when its learner is erased. */
+  function forget(): void {
+    asides.value = []
+    savedLength.value = bench.value.log.length
+    ask(problem.value)
+    draft.value = null
+  }
+
   /** Asks a problem. The refusal of one that cannot be asked is returned; what is on the bench stays. */
   function ask(text: string, over: Over = {}): Refusal | null {
     const m = over.mode ?? mode.value
@@ -238,6 +246,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
+    forget,
     bench,
     mode,
     way,

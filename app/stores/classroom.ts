@@ -36,12 +36,7 @@ export const useClassroom = defineStore('classroom', () => {
     return added
   }
 
-  async function removeLearner(id: string): Promise<void> {
-    await request(`/api/learners/${id}`, { method: 'DELETE' })
-    await load()
-  }
-
   const nameOf = (id: string): string => learners.value.find((l) => l.id === id)?.codeName ?? ''
 
-  return { loaded, classroom, learners, learnerId, learner, words, load, setRoom, addLearner, removeLearner, nameOf }
+  return { loaded, classroom, learners, learnerId, learner, words, load, setRoom, addLearner, nameOf }
 })

@@ -8,6 +8,43 @@ export class ServerRefusal extends Error {
   }
 }
 
+/** How far long work is. */
+export type Progress = (done: number, of: number) => void
+
+/** Sends a text to be worked on for a while: told how far it is, and stopped by a signal. @throws ServerRefusal as `request` does. */
+export async function requestLong<T>(url: string, text: string, told: Progress, signal: AbortSignal): Promise<T> {
+  const headers = { 'content-type': 'application/json', accept: 'application/x-ndjson' }
+  const response = await fetch(url, { method: 'POST', body: text, headers, signal }).catch((error: Error) => {
+    if (signal.aborted) throw new ServerRefusal(0, 'Stopped. Nothing was imported.')
+    throw error
+  })
+  if (!response.ok || !response.body) {
+    const { detail } = (await response.json().catch(() => ({}))) as { detail?: string }
+    throw new ServerRefusal(response.status, detail ?? 'The server could not do that.')
+  }
+  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
+  let rest = ''
+  for (;;) {
+    const { done, value } = await reader.read().catch(() => {
+      throw new ServerRefusal(0, signal.aborted ? 'Stopped. Nothing was imported.' : 'Sett’s server stopped answering.')
+    })
+    if (done) throw new ServerRefusal(0, 'Sett’s server stopped answering.')
+    const lines = (rest + value).split('\n')
+    rest = lines.pop() ?? ''
+    for (const line of lines) {
+      const said = JSON.parse(line) as {
+        done?: number
+        of?: number
+        result?: T
+        problem?: { status: number; detail: string }
+      }
+      if (said.problem) throw new ServerRefusal(said.problem.status, said.problem.detail)
+      if ('result' in said) return said.result as T
+      told(said.done ?? 0, said.of ?? 0)
+    }
+  }
+}
+
 /** Asks the server. @throws ServerRefusal with a sentence that can be shown as it is. */
 export async function request<T>(
   url: string,
@@ -26,6 +63,7 @@ export async function request<T>(
       'Sett’s server does not answer. Nothing on this screen is lost; start it again and try once more.',
     )
   }
+  if (response.status === 401) window.dispatchEvent(new Event('sett:sign-in'))
   if (response.status === 204) return undefined as T
   const answer = (await response.json().catch(() => ({}))) as { detail?: string }
   if (!response.ok) throw new ServerRefusal(response.status, answer.detail ?? 'The server could not do that.')

@@ -9,6 +9,7 @@ import {
 } from '../../shared/schemas'
 import { codeNames, enrolling, readAs } from './files'
 import type { FieldError } from './problem'
+import { others, SILENT, type Long } from './progress'
 import type { Store } from './store'
 
 /** The longest that one record may take to be replayed, in milliseconds of work; the longest made by hand takes a fifth of it. */
@@ -29,9 +30,6 @@ interface ReadFile {
 export interface Replayed {
   readonly slips: readonly string[]
 }
-
-/** Lets whatever else is waiting be answered first. */
-const others = (): Promise<void> => new Promise((done) => setImmediate(done))
 
 /**
  * Checks by replaying it that a record can be worked as it says; else what is wrong. It is done a few moves at a time, so that nobody
@@ -82,7 +80,7 @@ export function standsTo(kept: SavedRecord, sent: SavedRecord): 'same' | 'newer'
 }
 
 /** Reads a file of records; each of them is replayed. Refuses with a sentence for each trouble. */
-export async function readFile(json: unknown): Promise<ReadFile> {
+export async function readFile(json: unknown, long: Long = SILENT): Promise<ReadFile> {
   const slips: (readonly string[])[] = []
   const file = await readAs(
     {
@@ -93,7 +91,7 @@ export async function readFile(json: unknown): Promise<ReadFile> {
         const errors: FieldError[] = []
         for (const [i, r] of records.entries()) {
           const made = await replayed(r.work)
-          await others()
+          await long.step(i + 1, records.length)
           if (isTrouble(made)) errors.push({ pointer: `/records/${i}/work${made.pointer}`, detail: made.detail })
           else slips.push(made.slips)
           if (errors.length >= MOST_ERRORS) break

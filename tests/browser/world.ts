@@ -27,7 +27,9 @@ async function freePort(): Promise<number> {
 }
 
 /** Starts the built server; with `data` given, on that folder again. */
-export async function serve(options: { demo?: boolean; data?: string } = {}): Promise<Running> {
+export async function serve(
+  options: { demo?: boolean; data?: string; env?: Record<string, string> } = {},
+): Promise<Running> {
   if (!existsSync(BUILT)) throw new Error('The app is not built: run npm run build first.')
   const port = await freePort()
   const data = options.data ?? mkdtempSync(join(tmpdir(), 'sett-test-'))
@@ -38,12 +40,13 @@ export async function serve(options: { demo?: boolean; data?: string } = {}): Pr
       PORT: String(port),
       SETT_DATA: data,
       ...(options.demo ? { SETT_DEMO: '1' } : {}),
+      ...options.env,
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   })
   const ended = new Promise<void>((done) => child.once('exit', () => done()))
   const url = `http://127.0.0.1:${port}`
-  await answering(`${url}/api/classroom`)
+  await answering(`${url}/api/session`)
   const end = async (signal: NodeJS.Signals): Promise<void> => {
     child.kill(signal)
     await ended

@@ -41,9 +41,15 @@ const word = fc.constantFrom(
   ...['one', 'tens', 'half', '<', '>', '=', 'to', 'by', 'saying', '1e9', '.5', '__proto__'],
 )
 
+/** Where the example goes on from a sheet that is begun, how one begins it. */
+const BEGUN: Partial<Record<RepresentationId, readonly string[]>> = {
+  columns: ['write 52', 'under - 37'],
+  'touch-columns': ['write 52', 'under - 37', 'write 8', 'under + 7', 'say 8 ones'],
+}
+
 /** A move of a material's own example: as it is, with other numbers, with a word put in place of another; or any words at all. */
 const moves = (id: RepresentationId): fc.Arbitrary<string> => {
-  const own = fc.constantFrom(...REPRESENTATIONS[id].example.split(' · '))
+  const own = fc.constantFrom(...(BEGUN[id] ?? []), ...REPRESENTATIONS[id].example.split(' · '))
   const numbers = fc.array(fc.constantFrom(...NUMBERS), { minLength: 4, maxLength: 4 })
   return fc.oneof(
     own,

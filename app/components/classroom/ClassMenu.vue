@@ -3,6 +3,7 @@ import type { MenuItem } from 'primevue/menuitem'
 
 const classroom = useClassroom()
 const { chosen } = useTheme()
+const session = useSession()
 const menu = ref<{ toggle: (event: Event) => void; prepare: () => void } | null>(null)
 const button = ref<HTMLButtonElement | null>(null)
 
@@ -32,7 +33,26 @@ const items = computed<MenuItem[]>(() => [
   },
   {
     label: 'Room',
-    items: [{ label: 'Room, words and learners', icon: 'pi pi-cog', command: () => navigateTo('/room') }],
+    items: [
+      ...(session.may('teacher')
+        ? [{ label: 'Room, words and learners', icon: 'pi pi-cog', command: () => navigateTo('/room') }]
+        : []),
+      ...(session.may('keeper')
+        ? [
+            { label: 'People', icon: 'pi pi-users', command: () => navigateTo('/people') },
+            { label: 'Backups and keeping', icon: 'pi pi-database', command: () => navigateTo('/keeping') },
+          ]
+        : []),
+      ...(session.session.person
+        ? [
+            {
+              label: `Sign out ${session.session.person.name}`,
+              icon: 'pi pi-sign-out',
+              command: () => session.signOut(),
+            },
+          ]
+        : []),
+    ],
   },
 ])
 

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import type { TakenIn } from '../../../shared/schemas'
-import { request } from '../../utils/request'
+import { requestLong } from '../../utils/request'
 
 /** A button by which a file that Sett wrote is taken in again: all of it, or nothing with the reason. */
 const props = defineProps<{ url: string; label: string }>()
 const emit = defineEmits<{ taken: [said: string]; trouble: [said: string] }>()
 const classroom = useClassroom()
 const busy = ref(false)
+const far = ref<{ done: number; of: number } | null>(null)
+let stopping = new AbortController()
 const picker = ref<HTMLInputElement | null>(null)
 
 async function takeIn(): Promise<void> {
@@ -16,7 +18,9 @@ async function takeIn(): Promise<void> {
   busy.value = true
   try {
     const text = await file.text()
-    const { added, already, learners } = await request<TakenIn>(props.url, { method: 'POST', text })
+    stopping = new AbortController()
+    const told = (done: number, of: number): void => void (far.value = { done, of })
+    const { added, already, learners } = await requestLong<TakenIn>(props.url, text, told, stopping.signal)
     const parts = [
       `${added} imported`,
       ...(already ? [`${already} were here already`] : []),
@@ -28,6 +32,7 @@ async function takeIn(): Promise<void> {
     emit('trouble', (error as Error).message)
   }
   busy.value = false
+  far.value = null
   if (picker.value) picker.value.value = ''
 }
 </script>
@@ -36,6 +41,10 @@ async function takeIn(): Promise<void> {
   <button type="button" class="stone-button" :disabled="busy" @click="picker?.click()">
     {{ busy ? 'Reading the file …' : 'Import a file' }}
   </button>
+  <template v-if="far">
+    <progress :value="far.done" :max="far.of" :aria-label="`${far.done} of ${far.of} read`" />
+    <button type="button" class="stone-button" @click="stopping.abort()">Stop</button>
+  </template>
   <input
     ref="picker"
     class="sr-only"

@@ -26,7 +26,6 @@ const codeName = ref('')
 const trouble = ref('')
 const learnerTrouble = ref('')
 const said = ref('')
-const leaving = ref<string | null>(null)
 
 async function add(): Promise<void> {
   learnerTrouble.value = ''
@@ -39,17 +38,6 @@ async function add(): Promise<void> {
   } catch (error) {
     learnerTrouble.value = (error as Error).message
   }
-}
-
-async function remove(id: string): Promise<void> {
-  const gone = classroom.nameOf(id)
-  try {
-    await classroom.removeLearner(id)
-    said.value = `${gone} and all records of ${gone} are deleted.`
-  } catch (error) {
-    learnerTrouble.value = (error as Error).message
-  }
-  leaving.value = null
 }
 
 /** What would be saved now, as text, and what was last saved: where they differ, something would be lost. */
@@ -215,20 +203,12 @@ defineExpose({ unsaved, keep })
       <ul v-if="classroom.learners.length" class="learners">
         <li v-for="l in classroom.learners" :key="l.id">
           <span>{{ l.codeName }}</span>
-          <template v-if="leaving === l.id">
-            <em>Delete {{ l.codeName }} and every record?</em>
-            <button type="button" class="stone-button" @click="remove(l.id)">Delete</button>
-            <button type="button" class="stone-button bare" @click="leaving = null">Keep</button>
-          </template>
-          <button
-            v-else
-            type="button"
+          <NuxtLink
             class="stone-button bare"
-            :aria-label="`Delete ${l.codeName}`"
-            @click="leaving = l.id"
+            :to="`/learner/${l.id}`"
+            :aria-label="`What is kept of ${l.codeName}, or delete it`"
+            >What is kept, or delete it</NuxtLink
           >
-            <i class="pi pi-trash" aria-hidden="true" />
-          </button>
         </li>
       </ul>
       <p v-else class="quiet">Nobody yet. You can also start without anybody, just to show.</p>

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { format } from 'date-fns'
+import { pretty } from '../../../core/door'
+import type { KeptAnswer, Receipt, SavedRecord } from '../../../shared/schemas'
+import { request } from '../../utils/request'
+
+/** Everything that is kept of one learner, to be read, printed and handed over; and how to erase it for good. */
+definePageMeta({ role: 'teacher' })
+interface Everything {
+  readonly learner: string
+  readonly writtenAt: string
+  readonly records: readonly (Omit<SavedRecord, 'learnerId'> & { readonly slips: readonly string[] })[]
+  readonly answers: readonly (Omit<KeptAnswer, 'at'> & { readonly at: string })[]
+  readonly seenBy: readonly string[]
+}
+const session = useSession()
+const classroom = useClassroom()
+const bench = useBench()
+const id = String(useRoute().params.id)
+const file = shallowRef<Everything | null>(null)
+const receipt = ref<Receipt | null>(null)
+const trouble = ref('')
+const sure = ref(false)
+const typed = ref('')
+try {
+  file.value = await request<Everything>(`/api/learners/${encodeURIComponent(id)}`)
+} catch (error) {
+  trouble.value = (error as Error).message
+}
+const when = (at: string): string => format(new Date(at), 'd MMM yyyy, HH:mm')
+const notes = computed(() => file.value?.records.filter((r) => r.outcome.note !== '').length ?? 0)
+const blob = computed(() =>
+  file.value ? `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(file.value, null, 2))}` : '',
+)
+async function erase(): Promise<void> {
+  trouble.value = ''
+  if (!file.value || typed.value.trim().toLowerCase() !== file.value.learner.toLowerCase()) {
+    trouble.value = `Type the name, ${file.value?.learner ?? ''}, to erase it.`
+    return
+  }
+  try {
+    receipt.value = await request<Receipt>(`/api/learners/${encodeURIComponent(id)}`, { method: 'DELETE' })
+    // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
+    if (classroom.learnerId === id) bench.forget()
+    file.value = null
+    if (classroom.learnerId === id) classroom.learnerId = null
+    await classroom.load()
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
+const print = (): void => window.print()
+useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
+</script>
+
+<template>
+  <div class="page">
+    <section v-if="receipt" class="told" role="status">
+      <h1>{{ receipt.learner }} is erased</h1>
+      <p>
+        On {{ when(receipt.at) }} went {{ receipt.records }} records with {{ receipt.notes }} notes, and
+        {{ receipt.answers }} answers of rehearsing; from {{ receipt.copies }} earlier copies too. Old files cannot
+        bring it back. This page is the receipt: print it if you need one.
+      </p>
+      <p class="row"><button type="button" class="stone-button" @click="print">Print</button></p>
+    </section>
+    <template v-else-if="file">
+      <h1>Kept of {{ file.learner }}</h1>
+      <p>
+        {{ file.records.length }} records, {{ notes }} of them with a note, and {{ file.answers.length }} answers of
+        rehearsing. {{ file.seenBy.length ? `Helpers who see it: ${file.seenBy.join(', ')}.` : '' }}
+      </p>
+      <p class="row no-print">
+        <a class="stone-button main" :href="blob" :download="`sett-${file.learner}.json`">Everything as one file</a>
+        <button type="button" class="stone-button" @click="print">Print</button>
+      </p>
+      <table v-if="file.records.length" class="all">
+        <thead>
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">Problem</th>
+            <th scope="col">Came out</th>
+            <th scope="col">Note and slips</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in file.records" :key="r.id">
+            <td>{{ when(r.startedAt) }}</td>
+            <td class="learner">{{ pretty(r.work.problem) }}</td>
+            <td>{{ r.outcome.right ? 'right' : 'not right' }}</td>
+            <td>{{ [r.outcome.note, ...new Set(r.slips)].filter((t) => t !== '').join(' · ') }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table v-if="file.answers.length" class="all">
+        <thead>
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">Rehearsed</th>
+            <th scope="col">Answer</th>
+            <th scope="col">Right</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="a in file.answers" :key="a.id">
+            <td>{{ when(a.at) }}</td>
+            <td>{{ a.item }}</td>
+            <td>{{ a.given }}</td>
+            <td>{{ a.right ? 'right' : 'not right' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <section v-if="session.may('keeper')" class="no-print">
+        <h2>Erase for good</h2>
+        <p>
+          All of the above goes: here, in every backup, and in what this browser remembers. It cannot be brought back.
+        </p>
+        <button v-if="!sure" type="button" class="stone-button" @click="sure = true">Erase {{ file.learner }}</button>
+        <form v-else class="people-form" novalidate @submit.prevent="erase">
+          <label
+            >Type the name to be sure <input v-model="typed" type="text" maxlength="24" autocomplete="off"
+          /></label>
+          <div class="row">
+            <button type="submit" class="stone-button main">Erase it for good</button>
+            <button type="button" class="stone-button bare" @click="sure = false">Leave it</button>
+          </div>
+        </form>
+      </section>
+    </template>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+  </div>
+</template>
+
+<style scoped src="../../components/people/people.css"></style>
+<style scoped>
+.all {
+  border-collapse: collapse;
+}
+.all th,
+.all td {
+  text-align: left;
+  vertical-align: top;
+  padding: 0.3rem 1rem 0.3rem 0;
+  border-bottom: 1px solid var(--rule);
+}
+@media print {
+  .no-print {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { ROLES, type Role } from '../../shared/roles'
+import { LEAST_PASSPHRASE, type Person } from '../../shared/schemas'
+import { request } from '../utils/request'
+
+/** Who may use Sett, and as what; without anybody, how to begin. */
+definePageMeta({ role: 'keeper' })
+const session = useSession()
+const classroom = useClassroom()
+const people = ref<readonly Person[]>([])
+const trouble = ref('')
+const said = ref('')
+/** A code that was just made, and for whom: it is shown this once. */
+const made = ref<{ readonly name: string; readonly code: string } | null>(null)
+const leaving = ref<string | null>(null)
+
+const ROLE_NAMES: Readonly<Record<Role, string>> = {
+  keeper: 'keeper',
+  teacher: 'teacher',
+  helper: 'helper',
+  'looker-on': 'looker-on',
+}
+const MAY: Readonly<Record<Role, string>> = {
+  keeper: 'everything, people and backups too',
+  teacher: 'works, records, sets up the room, exports',
+  helper: 'works and records, for the learners given to them',
+  'looker-on': 'reads, and changes nothing',
+}
+
+/** Does something, tells its trouble, and reads the list anew. */
+async function doing(work: () => Promise<void>): Promise<void> {
+  trouble.value = ''
+  try {
+    await work()
+    people.value = await request<readonly Person[]>('/api/people')
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
+await doing(async () => {})
+
+/* --- the first keeper --- */
+const first = reactive({ name: '', passphrase: '', again: '' })
+const begin = (): Promise<void> =>
+  doing(async () => {
+    if (first.passphrase !== first.again) throw new Error('The two passphrases are not the same.')
+    await session.becomeKeeper(first.name, first.passphrase)
+    said.value = 'From now on everybody signs in here.'
+  })
+
+/* --- others --- */
+const fresh = reactive<{ name: string; role: Role; learners: string[] }>({ name: '', role: 'teacher', learners: [] })
+const invite = (): Promise<void> =>
+  doing(async () => {
+    const learners = fresh.role === 'helper' ? fresh.learners : []
+    const { code } = await request<{ code: string }>('/api/people', { method: 'POST', body: { ...fresh, learners } })
+    made.value = { name: fresh.name, code }
+    Object.assign(fresh, { name: '', learners: [] })
+  })
+const change = ({ id, name }: Person, role: Role, learners: readonly string[]): Promise<void> =>
+  doing(async () => {
+    await request(`/api/people/${id}`, { method: 'PUT', body: { role, learners } })
+    said.value = `${name} is a ${ROLE_NAMES[role]} now.`
+  })
+const newCode = ({ id, name }: Person): Promise<void> =>
+  doing(async () => {
+    const { code } = await request<{ code: string }>(`/api/people/${id}/code`, { method: 'POST' })
+    made.value = { name, code }
+  })
+const signOut = ({ id, name }: Person): Promise<void> =>
+  doing(async () => {
+    await request(`/api/people/${id}/sessions`, { method: 'DELETE' })
+    said.value = `${name} is signed out everywhere.`
+  })
+const takeOut = ({ id, name }: Person): Promise<void> =>
+  doing(async () => {
+    leaving.value = null
+    await request(`/api/people/${id}`, { method: 'DELETE' })
+    said.value = `${name} is taken out.`
+  })
+const toggled = (learners: readonly string[], id: string): string[] =>
+  learners.includes(id) ? learners.filter((l) => l !== id) : [...learners, id]
+useHead({ title: 'People – Sett' })
+</script>
+
+<template>
+  <div class="page">
+    <h1>People</h1>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <section v-if="!session.session.asked">
+      <p>
+        Nobody has to sign in at this computer. If several people use it, make yourself the keeper: from then on
+        everybody signs in, and you invite the others.
+      </p>
+      <form class="people-form" novalidate @submit.prevent="begin">
+        <label>Your name <input v-model="first.name" type="text" maxlength="40" autocomplete="username" /></label>
+        <label
+          >A passphrase
+          <input
+            v-model="first.passphrase"
+            type="password"
+            maxlength="200"
+            autocomplete="new-password"
+            aria-describedby="first-hint"
+        /></label>
+        <p id="first-hint" class="quiet">
+          At least {{ LEAST_PASSPHRASE }} characters. Three or four words that nobody would guess are easy to keep in
+          mind.
+        </p>
+        <label
+          >The same once more <input v-model="first.again" type="password" maxlength="200" autocomplete="new-password"
+        /></label>
+        <button type="submit" class="stone-button main">Become the keeper</button>
+      </form>
+    </section>
+    <template v-else>
+      <div v-if="made" class="told" role="status">
+        <p>The code for {{ made.name }}, shown this once. It works once, for a week, under “I have a code”.</p>
+        <code>{{ made.code }}</code>
+      </div>
+      <ul class="list" aria-label="People">
+        <li v-for="p in people" :key="p.id">
+          <span class="name">{{ p.name }} <span v-if="p.waiting" class="quiet">· has not come in yet</span></span>
+          <select
+            :value="p.role"
+            :aria-label="`What ${p.name} is`"
+            @change="(e) => change(p, ROLES[(e.target as HTMLSelectElement).selectedIndex]!, p.learners)"
+          >
+            <option v-for="r in ROLES" :key="r" :value="r">{{ ROLE_NAMES[r] }}</option>
+          </select>
+          <button type="button" class="stone-button" :aria-label="`New code for ${p.name}`" @click="newCode(p)">
+            New code
+          </button>
+          <button type="button" class="stone-button" :aria-label="`Sign ${p.name} out everywhere`" @click="signOut(p)">
+            Sign out
+          </button>
+          <template v-if="leaving === p.id">
+            <button type="button" class="stone-button main" @click="takeOut(p)">Take {{ p.name }} out</button>
+            <button type="button" class="stone-button bare" @click="leaving = null">Keep</button>
+          </template>
+          <button
+            v-else
+            type="button"
+            class="stone-button bare"
+            :aria-label="`Take ${p.name} out`"
+            @click="leaving = p.id"
+          >
+            <i class="pi pi-trash" aria-hidden="true" />
+          </button>
+          <fieldset v-if="p.role === 'helper'" class="row given">
+            <legend class="sr-only">Learners of {{ p.name }}</legend>
+            <label v-for="l in classroom.learners" :key="l.id" class="inline">
+              <input
+                type="checkbox"
+                :checked="p.learners.includes(l.id)"
+                @change="change(p, p.role, toggled(p.learners, l.id))"
+              />{{ l.codeName }}
+            </label>
+          </fieldset>
+        </li>
+      </ul>
+      <section>
+        <h2>Invite somebody</h2>
+        <form class="people-form" novalidate @submit.prevent="invite">
+          <label>Name <input v-model="fresh.name" type="text" maxlength="40" autocomplete="off" /></label>
+          <label
+            >May
+            <select v-model="fresh.role">
+              <option v-for="r in ROLES" :key="r" :value="r">{{ ROLE_NAMES[r] }}: {{ MAY[r] }}</option>
+            </select></label
+          >
+          <fieldset v-if="fresh.role === 'helper'" class="row given">
+            <legend>For which learners</legend>
+            <label v-for="l in classroom.learners" :key="l.id" class="inline">
+              <input v-model="fresh.learners" type="checkbox" :value="l.id" />{{ l.codeName }}
+            </label>
+          </fieldset>
+          <button type="submit" class="stone-button main">Make an invitation</button>
+        </form>
+      </section>
+      <p><NuxtLink to="/keeping">Backups, how long things are kept, and who did what</NuxtLink></p>
+    </template>
+    <p class="sr-only" aria-live="polite">{{ said }}</p>
+  </div>
+</template>
+
+<style scoped src="../components/people/people.css"></style>
+<style scoped>
+.given {
+  flex-basis: 100%;
+  border: 0;
+  margin: 0;
+  padding: 0 0 0.4rem;
+}
+.given .inline {
+  display: inline-flex;
+  gap: 0.4rem;
+  align-items: center;
+  min-height: 44px;
+}
+</style>

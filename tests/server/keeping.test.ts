@@ -1,0 +1,415 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import {
+  chmodSync,
+  copyFileSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import Database from 'better-sqlite3'
+import { seedDemo } from '../../demo/lantern-walk'
+import { hold } from '../../server/db/hold'
+import { MIGRATIONS } from '../../server/db/migrations'
+import { answerFor, sentenceFor } from '../../server/db/trouble'
+import { backupsOf, listBackups, makeBackup, putBack } from '../../server/utils/backups'
+import { eraseLearner, everythingOf } from '../../server/utils/erasing'
+import { daily, goesBefore, setKeeping } from '../../server/utils/keeping'
+import { fileOf, readFile, standsTo, takeIn } from '../../server/utils/keep'
+import { makeStore, type Store } from '../../server/utils/store'
+import { KEEPING_AT_FIRST, type RecordFile, type SavedRecord } from '../../shared/schemas'
+import { serve } from '../browser/world'
+
+const folder = (): string => mkdtempSync(join(tmpdir(), 'sett-keeping-'))
+const demo = (at = join(folder(), 'sett.db')): Store => {
+  const store = makeStore(at)
+  seedDemo(store, new Date('2026-11-24T12:00:00Z'))
+  return store
+}
+const all = (store: Store): SavedRecord[] => [...store.records(null)]
+/** All of a database as text, to be compared. */
+const dump = (path: string): string => {
+  const db = new Database(path, { readonly: true })
+  const tables = db
+    .prepare<[], string>("SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name")
+    .pluck()
+    .all()
+  const text = JSON.stringify(tables.map((t) => [t, db.prepare(`SELECT * FROM ${t}`).all()]))
+  db.close()
+  return text
+}
+
+describe('backups', () => {
+  test('a backup has the last commit in it, is whole, and nobody else may read it', async () => {
+    const store = demo()
+    const note = 'written a moment before'
+    store.save({ ...all(store)[0]!, outcome: { right: true, help: 'shown', note } }, [])
+    const made = await makeBackup(store.path, 14)
+    const copy = join(backupsOf(store.path), made.name)
+    expect(dump(copy)).toBe(dump(store.path))
+    expect(readFileSync(copy).includes(note)).toBe(true)
+    expect([statSync(copy).mode & 0o777, statSync(store.path).mode & 0o777]).toEqual([0o600, 0o600])
+    expect(statSync(backupsOf(store.path)).mode & 0o777).toBe(0o700)
+  })
+
+  test('so many are kept, the latest', async () => {
+    const store = demo()
+    const days = [1, 2, 3, 4, 5].map((d) => new Date(Date.UTC(2026, 10, d)))
+    for (const day of days) await makeBackup(store.path, 3, day)
+    expect(listBackups(store.path).map((b) => b.at)).toEqual(
+      days
+        .reverse()
+        .slice(0, 3)
+        .map((d) => d.toISOString()),
+    )
+    expect(readdirSync(backupsOf(store.path))).toHaveLength(3)
+  })
+
+  test('what is put back is what was backed up, in everything', async () => {
+    const store = demo()
+    const { name } = await makeBackup(store.path, 14)
+    const before = dump(store.path)
+    const [first, second] = all(store)
+    store.remove(first!.id)
+    store.save({ ...second!, outcome: { ...second!.outcome, note: 'changed since' } }, [])
+    store.db.close()
+    putBack(store.path, name)
+    expect(dump(store.path)).toBe(before)
+    expect(all(makeStore(store.path))).toContainEqual(first)
+  })
+
+  test('a damaged copy is not put back, and nothing is changed', async () => {
+    const store = demo()
+    const { name } = await makeBackup(store.path, 14)
+    const copy = join(backupsOf(store.path), name)
+    const bytes = readFileSync(copy)
+    bytes.fill(7, 4096, 12_000)
+    writeFileSync(copy, bytes)
+    store.db.close()
+    const before = dump(store.path)
+    expect(() => putBack(store.path, name)).toThrow(/damaged/)
+    expect(() => putBack(store.path, '../sett.db')).toThrow('no backup of that name')
+    writeFileSync(copy, 'no database at all')
+    expect(() => putBack(store.path, name)).toThrow('is no database')
+    expect(dump(store.path)).toBe(before)
+  })
+
+  test('once a day one is made by itself', async () => {
+    const store = demo()
+    const at = new Date('2026-11-24T09:00:00Z')
+    await daily(store, at)
+    await daily(store, new Date(at.getTime() + 20 * 3_600_000))
+    expect(listBackups(store.path)).toHaveLength(1)
+    await daily(store, new Date(at.getTime() + 25 * 3_600_000))
+    expect(listBackups(store.path)).toHaveLength(2)
+  })
+
+  test('before a migration a copy is made with the last commit, which may lie in the log yet', () => {
+    const at = join(folder(), 'sett.db')
+    const old = new Database(at)
+    old.pragma('journal_mode = WAL')
+    for (const sql of MIGRATIONS.slice(0, 5)) old.exec(sql)
+    old.pragma('user_version = 5')
+    old.prepare("INSERT INTO learner (id, code_name, position) VALUES (?, 'Wren', 1)").run(randomUUID())
+    // A reader keeps the log from being folded into the file, as another window would.
+    const reader = new Database(at, { readonly: true })
+    reader.exec('BEGIN')
+    reader.prepare('SELECT count(*) FROM learner').get()
+    old.prepare("INSERT INTO learner (id, code_name, position) VALUES (?, 'Élan', 2)").run(randomUUID())
+    const store = makeStore(at)
+    expect(store.learnerNamed('élan')?.codeName).toBe('Élan')
+    const copy = new Database(`${at}.before-v6`, { readonly: true })
+    expect(copy.prepare('SELECT code_name FROM learner ORDER BY position').pluck().all()).toEqual(['Wren', 'Élan'])
+    expect(copy.pragma('user_version', { simple: true })).toBe(5)
+    // Opened again nothing is migrated again, and no other copy is made.
+    makeStore(at).db.close()
+    expect(existsSync(`${at}.before-v8`)).toBe(false)
+  })
+})
+
+describe('erasing', () => {
+  /** Every byte that lies in a data folder. */
+  const bytes = (path: string): string =>
+    readdirSync(path, { recursive: true, withFileTypes: true })
+      .filter((f) => f.isFile())
+      .map((f) => readFileSync(join(f.parentPath, f.name), 'latin1'))
+      .join('')
+
+  test('it goes for good, from the database, its log and every copy; the others stay', async () => {
+    const data = folder()
+    const store = demo(join(data, 'sett.db'))
+    const name = 'Grasshopperwarbler'
+    const id = randomUUID()
+    store.addLearner({ id, codeName: name })
+    const secret = 'counted the tea-lights under the table'
+    const record = {
+      ...all(store)[0]!,
+      id: randomUUID(),
+      learnerId: id,
+      outcome: { right: true, help: 'shown' as const, note: secret },
+    }
+    store.save(record, ['left a coin out'])
+    store.keepAnswer({
+      id: randomUUID(),
+      learnerId: id,
+      at: 1_790_000_000_000,
+      item: 'read 407',
+      given: 'grasshopper',
+      right: false,
+      ms: 9,
+    })
+    await makeBackup(store.path, 14)
+    const [others, otherAnswers] = [all(store).filter((r) => r.learnerId !== id), store.answers(null)]
+    expect(bytes(data)).toContain(secret)
+    const file = everythingOf(store, id)!
+    expect(file).toMatchObject({
+      learner: name,
+      records: [{ outcome: { note: secret }, slips: ['left a coin out'] }],
+      answers: [{ given: 'grasshopper' }],
+    })
+    const receipt = eraseLearner(store, id, new Date('2026-11-24T12:00:00Z'))
+    expect(receipt).toEqual({
+      learner: name,
+      records: 1,
+      notes: 1,
+      answers: 1,
+      copies: 1,
+      at: '2026-11-24T12:00:00.000Z',
+    })
+    const left = bytes(data)
+    for (const gone of [secret, name, name.toLowerCase(), 'grasshopper', record.id.slice(0, 8) + '-never'])
+      expect(left).not.toContain(gone)
+    expect([all(store), store.answers(null)]).toEqual([others, otherAnswers])
+    expect(eraseLearner(store, id)).toBeUndefined()
+    expect(store.erasedAt(record.id)).toBeDefined()
+    expect(store.db.pragma('foreign_key_check')).toEqual([])
+  })
+
+  test('neither an old file nor a restored backup brings anybody back', async () => {
+    const store = demo()
+    const [wren] = store.learners()
+    const file = JSON.parse([...fileOf(store, store.records(null))].join('')) as RecordFile
+    const hers = file.records.filter((r) => r.learner === wren!.codeName).length
+    const { name } = await makeBackup(store.path, 14)
+    const copy = join(backupsOf(store.path), name)
+    const untouched = `${copy}.elsewhere`
+    copyFileSync(copy, untouched)
+    eraseLearner(store, wren!.id)
+    expect(takeIn(store, await readFile(file))).toEqual({ added: 0, already: file.records.length, learners: 0 })
+    expect(hers).toBeGreaterThan(0)
+    // Not even a copy that lay on another disk while it was erased.
+    copyFileSync(untouched, copy)
+    store.db.close()
+    putBack(store.path, name)
+    const back = makeStore(store.path)
+    expect(back.learnerNamed(wren!.codeName)).toBeUndefined()
+    expect(back.erasedAt(wren!.id)).toBeDefined()
+    // A keeper may say otherwise.
+    const record = file.records.find((r) => r.learner === wren!.codeName)!
+    back.allowBack(record.id)
+    expect(takeIn(back, await readFile({ ...file, records: [record] }))).toEqual({ added: 1, already: 0, learners: 1 })
+  })
+
+  test('by a server: what is sent late is gone, and says so', async () => {
+    const app = await serve({ demo: true })
+    try {
+      const { learners } = (await (await fetch(`${app.url}/api/classroom`)).json()) as { learners: { id: string }[] }
+      const { id } = learners[0]!
+      const { records } = (await (await fetch(`${app.url}/api/records?learner=${id}`)).json()) as {
+        records: { id: string }[]
+      }
+      const record = await (await fetch(`${app.url}/api/records/${records[0]!.id}`)).json()
+      const erased = await fetch(`${app.url}/api/learners/${id}`, { method: 'DELETE' })
+      expect(await erased.json()).toMatchObject({ records: records.length })
+      const late = await fetch(`${app.url}/api/records`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(record),
+      })
+      expect([late.status, ((await late.json()) as { detail: string }).detail]).toEqual([
+        410,
+        expect.stringContaining('erased for good'),
+      ])
+      expect((await fetch(`${app.url}/api/learners/${id}`)).status).toBe(404)
+      const back = await fetch(`${app.url}/api/learners`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id, codeName: 'Wren' }),
+      })
+      expect(back.status).toBe(410)
+    } finally {
+      await app.stop()
+    }
+  })
+})
+
+describe('how long things are kept', () => {
+  test('by the rule, shown before, and from a day after it was set', async () => {
+    const store = demo()
+    const now = new Date('2027-02-20T12:00:00Z')
+    const keeping = { ...KEEPING_AT_FIRST, recordMonths: 3 }
+    const before = goesBefore(keeping, now)!
+    expect(before).toBe('2026-11-20T12:00:00.000Z')
+    const due = all(store).filter((r) => r.startedAt < before)
+    expect([store.countBefore(before), due.length > 0]).toEqual([due.length, true])
+    const count = all(store).length
+    setKeeping(store, keeping, now.getTime())
+    await daily(store, new Date(now.getTime() + 3_600_000))
+    expect(all(store)).toHaveLength(count)
+    const later = new Date(now.getTime() + 25 * 3_600_000)
+    const stay = all(store).filter((r) => r.startedAt >= goesBefore(keeping, later)!)
+    await daily(store, later)
+    expect(all(store)).toEqual(stay)
+    expect(stay.length).toBeLessThan(count)
+    expect(store.happenings(1e9, 5)[0]).toMatchObject({ who: 'Sett', what: 'removed records by the rule' })
+    expect(goesBefore(KEEPING_AT_FIRST, now)).toBeNull()
+  })
+})
+
+describe('at the start', () => {
+  const start = (data: string) =>
+    spawnSync(process.execPath, ['.output/server/index.mjs'], {
+      env: { ...process.env, HOST: '127.0.0.1', PORT: '0', SETT_DATA: data },
+      timeout: 20_000,
+      encoding: 'utf8',
+    })
+  const says = (data: string): string => {
+    const { status, stderr } = start(data)
+    expect(status).toBe(1)
+    expect(stderr.trim().split('\n')).toHaveLength(1)
+    return stderr.trim()
+  }
+
+  test('one process a folder: a second one says who has it, and a killed one lets go', async () => {
+    const app = await serve({ demo: true })
+    expect(says(app.data)).toMatch(
+      /is running on .* already: process \d+, since 20\d\d-.*Use that one, or stop it first\.$/,
+    )
+    await app.kill()
+    const again = await serve({ data: app.data })
+    await again.stop()
+  })
+
+  test('what is no database, damaged, or of a later Sett is told in one sentence, and left alone', () => {
+    const at = folder()
+    writeFileSync(join(at, 'sett.db'), 'no database, only words. '.repeat(200))
+    expect(says(at)).toContain('is no database. Restore a backup')
+    const damaged = folder()
+    const store = demo(join(damaged, 'sett.db'))
+    store.db.pragma('wal_checkpoint(TRUNCATE)')
+    store.db.close()
+    const bytes = readFileSync(join(damaged, 'sett.db'))
+    bytes.fill(9, 8192, 30_000)
+    writeFileSync(join(damaged, 'sett.db'), bytes)
+    expect(says(damaged)).toContain('is damaged. Nothing was changed. Restore a backup')
+    expect(readFileSync(join(damaged, 'sett.db')).equals(bytes)).toBe(true)
+    const later = folder()
+    demo(join(later, 'sett.db')).db.pragma('user_version = 99')
+    expect(says(later)).toContain('made by a later Sett (version 99)')
+  })
+
+  test('a folder is held by one at a time', () => {
+    const at = folder()
+    const first = hold(at)
+    expect(() => hold(at)).toThrow(`process ${process.pid}`)
+    first.release()
+    hold(at).release()
+    expect(statSync(join(at, 'sett.lock')).mode & 0o777).toBe(0o600)
+  })
+
+  test('trouble of SQLite and of the disk has its sentence, and never says saved', () => {
+    const code = (name: string) => Object.assign(new Error('x'), { code: name })
+    expect(sentenceFor(code('SQLITE_FULL'), '/d')).toContain('full')
+    expect(sentenceFor(code('EROFS'), '/d')).toContain('read-only')
+    expect(sentenceFor(code('SQLITE_BUSY_SNAPSHOT'), '/d')).toContain('Another program')
+    expect(sentenceFor(new Error('other'), '/d')).toBeUndefined()
+    expect(answerFor(code('SQLITE_FULL'))).toEqual({ status: 507, detail: expect.stringContaining('nothing was kept') })
+    expect(answerFor(code('SQLITE_CORRUPT_INDEX'))?.detail).toContain('damaged')
+    expect(answerFor(new Error('other'))).toBeUndefined()
+  })
+
+  test('a disk that is full while saving is told, and what was there stays', async () => {
+    const app = await serve({ demo: true })
+    const before = dump(join(app.data, 'sett.db'))
+    await app.stop().catch(() => undefined)
+    expect(before).toContain('Wren')
+    const store = demo()
+    const count = all(store).length
+    store.db.pragma(`max_page_count = ${store.db.pragma('page_count', { simple: true }) as number}`)
+    const fat = { ...all(store)[0]!, outcome: { right: true, help: 'shown' as const, note: 'n'.repeat(2000) } }
+    const saving = (): void => {
+      for (let i = 0; i < 200; i++) store.save({ ...fat, id: randomUUID() }, [])
+    }
+    expect(saving).toThrow(/full/)
+    expect(store.db.pragma('integrity_check', { simple: true })).toBe('ok')
+    expect(all(store).length).toBeGreaterThanOrEqual(count)
+  })
+})
+
+describe('a server killed in the middle', () => {
+  /** Kills a process that works on a data folder over and over, at a time of its own each turn, and looks at what is left. */
+  async function killed(work: string, times: number, look: (data: string) => void): Promise<void> {
+    const data = folder()
+    demo(join(data, 'sett.db')).db.close()
+    for (let i = 0; i < times; i++) {
+      const child = spawn(process.execPath, ['--import', 'tsx', 'tests/server/working.ts', work, data], {
+        stdio: ['ignore', 'pipe', 'inherit'],
+      })
+      await new Promise<void>((done) => child.stdout.once('data', () => done()))
+      await new Promise((next) => setTimeout(next, 5 + 17 * i))
+      child.kill('SIGKILL')
+      await new Promise((done) => child.once('exit', done))
+      look(data)
+    }
+  }
+
+  test.each(['saving', 'importing', 'backing-up', 'erasing'])(
+    '%s: what was told is there, and the database is whole',
+    async (work) => {
+      await killed(work, 10, (data) => {
+        const store = makeStore(join(data, 'sett.db'))
+        expect(store.db.pragma('integrity_check', { simple: true })).toBe('ok')
+        expect(store.db.pragma('foreign_key_check')).toEqual([])
+        const told = existsSync(join(data, 'told'))
+          ? readFileSync(join(data, 'told'), 'utf8').split('\n').filter(Boolean)
+          : []
+        if (work === 'saving') for (const id of told) expect(store.record(id)).toBeDefined()
+        if (work === 'erasing')
+          for (const id of told) expect([store.learner(id), store.keptOf(id).records]).toEqual([undefined, 0])
+        // A file is there whole or not at all: forty records each.
+        if (work === 'importing')
+          expect(all(store).filter((r) => r.outcome.note.startsWith('import')).length % 40).toBe(0)
+        for (const { name } of listBackups(store.path))
+          expect(dump(join(backupsOf(store.path), name))).toContain('Wren')
+        store.db.close()
+      })
+    },
+  )
+})
+
+test('how what is sent stands to what is kept', () => {
+  const [kept] = all(demo())
+  const longer = {
+    ...kept!,
+    work: { ...kept!.work, moves: [...kept!.work.moves, { at: 99_999_999, on: 'bench' as const, move: 'undo' }] },
+  }
+  const noted = { ...kept!, outcome: { ...kept!.outcome, note: 'more' } }
+  const shorter = { ...kept!, work: { ...kept!.work, moves: kept!.work.moves.slice(1) } }
+  expect([kept!, longer, noted, shorter, { ...kept!, learnerId: randomUUID() }].map((r) => standsTo(kept!, r))).toEqual(
+    [...['same', 'newer', 'newer', 'other', 'other']],
+  )
+  expect(standsTo(kept!, { ...kept!, work: { ...kept!.work, problem: '1 + 1' } })).toBe('other')
+})
+
+test('a file in a folder that cannot be written is told so', () => {
+  if (process.getuid?.() === 0)
+    return expect(sentenceFor(Object.assign(new Error(), { code: 'EACCES' }), '/d')).toContain('read-only')
+  const at = folder()
+  chmodSync(at, 0o500)
+  expect(() => makeStore(join(at, 'sett.db'))).toThrow('read-only')
+})

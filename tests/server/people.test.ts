@@ -1,0 +1,249 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ROLES, reaches, type Role } from '../../shared/roles'
+import { ROUTES } from '../../server/utils/routes'
+import { digest, newCode, personBy } from '../../server/utils/signIn'
+import { makeStore } from '../../server/utils/store'
+import { serve, type Running } from '../browser/world'
+
+let app: Running
+beforeAll(async () => (app = await serve({ demo: true })))
+afterAll(() => app.stop())
+
+interface Got {
+  readonly status: number
+  readonly body: Record<string, never> & { detail?: string; code?: string; id?: string }
+  readonly cookie: string
+}
+/** A request as a browser makes it: with the cookie of a session, if there is one. */
+async function call(cookie: string, method: string, path: string, body?: unknown, url = app.url): Promise<Got> {
+  const response = await fetch(url + path, {
+    method,
+    headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  })
+  const text = await response.text()
+  const [set] = response.headers.getSetCookie()
+  return { status: response.status, body: text.startsWith('{') ? JSON.parse(text) : {}, cookie: set ?? '' }
+}
+const token = (set: string): string => set.split(';')[0]!
+const PASS = 'seven lanterns in a row'
+
+/** Invites somebody and takes the invitation up: their session. */
+async function joined(keeper: string, name: string, role: Role, learners: readonly string[] = []): Promise<string> {
+  const { body } = await call(keeper, 'POST', '/api/people', { name, role, learners })
+  const { cookie } = await call('', 'POST', '/api/session/code', { code: body.code, passphrase: PASS })
+  return token(cookie)
+}
+
+/** Everything that is asked of people here happens on one server, in this order. */
+describe('people', () => {
+  let keeper = ''
+  const sessions: Partial<Record<Role, string>> = {}
+  let wren = ''
+  let pip = ''
+
+  test('without a keeper nobody is asked to sign in; once there is one, everybody is', async () => {
+    const { learners } = (await (await fetch(`${app.url}/api/classroom`)).json()) as { learners: { id: string }[] }
+    ;[wren, pip] = [learners[0]!.id, learners[1]!.id]
+    expect((await call('', 'GET', '/api/session')).body).toEqual({ asked: false, person: null })
+    expect((await call('', 'POST', '/api/people', { name: 'Hazel', role: 'teacher' })).status).toBe(409)
+    const short = await call('', 'POST', '/api/people/first', { name: 'Rowan', passphrase: 'short' })
+    expect([short.status, short.body.detail]).toEqual([
+      422,
+      'A passphrase has at least 12 characters: three or four words do.',
+    ])
+    const first = await call('', 'POST', '/api/people/first', { name: 'Rowan', passphrase: PASS })
+    expect(first.status).toBe(200)
+    keeper = sessions.keeper = token(first.cookie)
+    expect(first.cookie).toMatch(/HttpOnly/i)
+    expect(first.cookie).toMatch(/SameSite=Strict/i)
+    expect((await call('', 'GET', '/api/classroom')).status).toBe(401)
+    expect((await call(keeper, 'GET', '/api/classroom')).status).toBe(200)
+    expect((await call('', 'POST', '/api/people/first', { name: 'Ivy', passphrase: PASS })).status).toBe(401)
+    expect((await call(keeper, 'POST', '/api/people/first', { name: 'Ivy', passphrase: PASS })).status).toBe(409)
+  })
+
+  test('an invitation is taken up once, and a name only once', async () => {
+    const made = await call(keeper, 'POST', '/api/people', { name: 'Hazel', role: 'teacher' })
+    expect(made.body.code).toMatch(/^[2-9A-Z]{5}(-[2-9A-Z]{5}){3}$/)
+    expect((await call(keeper, 'POST', '/api/people', { name: ' HAZEL', role: 'helper' })).status).toBe(409)
+    const typed = made.body.code!.toLowerCase().replaceAll('-', ' ')
+    const taken = await call('', 'POST', '/api/session/code', { code: typed, passphrase: PASS })
+    expect([taken.status, taken.body]).toEqual([200, { name: 'Hazel', role: 'teacher' }])
+    sessions.teacher = token(taken.cookie)
+    expect((await call('', 'POST', '/api/session/code', { code: typed, passphrase: PASS })).status).toBe(401)
+    sessions.helper = await joined(keeper, 'Alder', 'helper', [wren])
+    sessions['looker-on'] = await joined(keeper, 'Linden', 'looker-on')
+  })
+
+  test.each(ROLES)('%s: every address lets in whom it is for, and nobody else', async (role) => {
+    for (const [pattern, methods] of Object.entries(ROUTES))
+      for (const [method, needs] of Object.entries(methods)) {
+        const path = pattern.replace(':id', randomUUID())
+        // A body that nothing accepts: whoever is let in is told so, and nothing is changed.
+        const body = method === 'GET' || method === 'DELETE' ? undefined : { nothing: true }
+        const out = method === 'DELETE' && pattern === '/api/session'
+        if (out || (method === 'POST' && ['/api/backups'].includes(pattern))) continue
+        const cookie = sessions[role]!
+        const { status } = await call(
+          cookie,
+          method,
+          pattern === '/api/rehearsals' && method !== 'POST' ? `${path}?of=x` : path,
+          body,
+        )
+        const let_in = needs === 'anybody' || reaches(role, needs!)
+        expect([role, method, pattern, status === 403]).toEqual([role, method, pattern, !let_in])
+        if (needs === 'anybody') continue
+        expect([method, pattern, (await call('', method, path, body)).status]).toEqual([method, pattern, 401])
+      }
+  })
+
+  test('a helper sees and notes for the learners given, and no others', async () => {
+    const helper = sessions.helper!
+    const room = (await call(helper, 'GET', '/api/classroom')).body as unknown as { learners: { id: string }[] }
+    expect(room.learners.map((l) => l.id)).toEqual([wren])
+    const page = (await call(helper, 'GET', '/api/records')).body as unknown as {
+      records: { id: string; learnerId: string }[]
+    }
+    expect(new Set(page.records.map((r) => r.learnerId))).toEqual(new Set([wren]))
+    const all = (await call(keeper, 'GET', '/api/records')).body as unknown as {
+      records: { id: string; learnerId: string }[]
+    }
+    const other = all.records.find((r) => r.learnerId === pip)!
+    expect((await call(helper, 'GET', `/api/records/${other.id}`)).status).toBe(404)
+    expect((await call(helper, 'GET', `/api/rehearsals?of=${pip}`)).status).toBe(404)
+    expect((await call(helper, 'GET', '/api/rehearsals?of=teacher')).status).toBe(404)
+    expect((await call(helper, 'GET', `/api/rehearsals?of=${wren}`)).status).toBe(200)
+    const { body: record } = await call(keeper, 'GET', `/api/records/${page.records[0]!.id}`)
+    expect((await call(helper, 'POST', '/api/records', { ...record, id: randomUUID() })).status).toBe(200)
+    expect((await call(helper, 'POST', '/api/records', { ...record, id: randomUUID(), learnerId: pip })).status).toBe(
+      404,
+    )
+  })
+
+  test('a wrong passphrase and a name that nobody has are told alike; the lock closes, and other names stay open', async () => {
+    const enter = (name: string, passphrase: string) => call('', 'POST', '/api/session', { name, passphrase })
+    const [wrong, nobody] = [
+      await enter('Hazel', 'no such words at all'),
+      await enter('Nobody', 'no such words at all'),
+    ]
+    expect([wrong.status, wrong.body.detail]).toEqual([nobody.status, nobody.body.detail])
+    expect(wrong.status).toBe(401)
+    for (let i = 0; i < 4; i++) expect((await enter('Hazel', 'still no such words')).status).toBe(401)
+    const locked = await enter('Hazel', PASS)
+    expect([locked.status, locked.body.detail]).toEqual([423, expect.stringMatching(/opens again in 1[0-5] minutes/)])
+    const other = await enter(' linden ', PASS)
+    expect([other.status, other.body]).toEqual([200, { name: 'Linden', role: 'looker-on' }])
+    // Whoever is in already stays in.
+    expect((await call(sessions.teacher!, 'GET', '/api/classroom')).status).toBe(200)
+  })
+
+  test('sessions end: by signing out, by a new passphrase, by a keeper, and by a changed role', async () => {
+    const see = (cookie: string) => call(cookie, 'GET', '/api/classroom').then((r) => r.status)
+    const again = token((await call('', 'POST', '/api/session', { name: 'Linden', passphrase: PASS })).cookie)
+    expect((await call(again, 'DELETE', '/api/session')).status).toBe(204)
+    expect([await see(again), await see(sessions['looker-on']!)]).toEqual([401, 200])
+    const change = { passphrase: PASS, next: 'reeds beside the water' }
+    expect(
+      (await call(sessions['looker-on']!, 'PUT', '/api/session/passphrase', { ...change, passphrase: 'x' })).status,
+    ).toBe(401)
+    const changed = await call(sessions['looker-on']!, 'PUT', '/api/session/passphrase', change)
+    expect([changed.status, await see(sessions['looker-on']!), await see(token(changed.cookie))]).toEqual([
+      204, 401, 200,
+    ])
+    const people = (await (await fetch(`${app.url}/api/people`, { headers: { cookie: keeper } })).json()) as {
+      id: string
+      name: string
+      role: Role
+    }[]
+    expect(JSON.stringify(people)).not.toContain('scrypt')
+    const idOf = (name: string) => people.find((p) => p.name === name)!.id
+    expect((await call(keeper, 'DELETE', `/api/people/${idOf('Alder')}/sessions`)).status).toBe(204)
+    expect(await see(sessions.helper!)).toBe(401)
+    expect((await call(keeper, 'PUT', `/api/people/${idOf('Hazel')}`, { role: 'looker-on' })).status).toBe(204)
+    expect(await see(sessions.teacher!)).toBe(401)
+    // There is always a keeper.
+    expect((await call(keeper, 'PUT', `/api/people/${idOf('Rowan')}`, { role: 'teacher' })).status).toBe(409)
+    expect((await call(keeper, 'DELETE', `/api/people/${idOf('Rowan')}`)).status).toBe(409)
+    expect((await call(keeper, 'DELETE', `/api/people/${idOf('Alder')}`)).status).toBe(204)
+  })
+
+  test('who did what is written down, for keepers to read', async () => {
+    const response = await fetch(`${app.url}/api/happenings`, { headers: { cookie: keeper } })
+    const log = (await response.json()) as { who: string; what: string; about: string }[]
+    const lines = log.map((h) => [h.who, h.what, h.about].join('|'))
+    expect(lines).toEqual(
+      expect.arrayContaining([
+        'Rowan|became the first keeper|',
+        'Rowan|invited as helper|Alder',
+        'Rowan|took out|Alder',
+        'Linden|signed in|',
+      ]),
+    )
+    expect(JSON.stringify(log)).not.toContain(PASS)
+  })
+})
+
+test('codes and tokens: no two alike, kept as digests only, and good for a time', () => {
+  const codes = new Set(Array.from({ length: 500 }, newCode))
+  expect(codes.size).toBe(500)
+  const store = makeStore(join(mkdtempSync(join(tmpdir(), 'sett-people-')), 'sett.db'))
+  const id = randomUUID()
+  store.addPerson({ id, name: 'Rowan', role: 'keeper', learners: [] })
+  const now = Date.UTC(2026, 10, 24)
+  store.beginSession(id, digest('secret'), now)
+  expect(JSON.stringify(store.db.prepare('SELECT * FROM session').all())).not.toContain('secret')
+  const hours = (n: number): number => now + n * 3_600_000
+  expect(personBy(store, 'secret', hours(7))?.name).toBe('Rowan')
+  expect(personBy(store, 'another', hours(1))).toBeUndefined()
+  // Used again and again it lasts, but no longer than a week; unused it ends after eight hours.
+  expect(personBy(store, 'secret', hours(14))?.name).toBe('Rowan')
+  expect(personBy(store, 'secret', hours(23))).toBeUndefined()
+  for (let h = 0; h < 7 * 24; h += 6) store.seen(digest('secret'), hours(h))
+  expect(personBy(store, 'secret', hours(7 * 24 - 1))?.name).toBe('Rowan')
+  expect(personBy(store, 'secret', hours(7 * 24 + 1))).toBeUndefined()
+})
+
+describe('on a network', () => {
+  const start = (data: string, env: Record<string, string> = {}) =>
+    spawnSync(process.execPath, ['.output/server/index.mjs'], {
+      env: { ...process.env, HOST: '0.0.0.0', PORT: '0', SETT_DATA: data, ...env },
+      timeout: 15_000,
+      encoding: 'utf8',
+    })
+
+  test('Sett does not start while nobody could sign in', () => {
+    const { status, stderr } = start(mkdtempSync(join(tmpdir(), 'sett-net-')))
+    expect(status).toBe(1)
+    expect(stderr.trim()).toBe(
+      'On a network Sett asks everybody to sign in, and nobody can yet. Make a keeper first: npm run keeper.',
+    )
+  })
+
+  test('with a keeper made on this machine it does, asks everybody, and the code lets the keeper in', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'sett-net-'))
+    const keeper = (...args: string[]) =>
+      execFileSync('npx', ['--no-install', 'tsx', 'tools/data/keeper.ts', ...args], {
+        env: { ...process.env, SETT_DATA: data },
+        encoding: 'utf8',
+      })
+    expect(keeper()).toContain('Nobody signs in here yet.')
+    const code = /[2-9A-Z]{5}(?:-[2-9A-Z]{5}){3}/.exec(keeper('Rowan'))![0]
+    const net = await serve({ data, env: { HOST: '0.0.0.0' } })
+    try {
+      expect((await call('', 'GET', '/api/classroom', undefined, net.url)).status).toBe(401)
+      const entered = await call('', 'POST', '/api/session/code', { code, passphrase: PASS }, net.url)
+      expect(entered.body).toEqual({ name: 'Rowan', role: 'keeper' })
+      expect((await call(token(entered.cookie), 'GET', '/api/classroom', undefined, net.url)).status).toBe(200)
+      // While it runs, the machine's own command makes a new way in.
+      const again = /[2-9A-Z]{5}(?:-[2-9A-Z]{5}){3}/.exec(keeper('rowan'))![0]
+      expect((await call('', 'POST', '/api/session/code', { code: again, passphrase: PASS }, net.url)).status).toBe(200)
+    } finally {
+      await net.stop()
+    }
+  })
+})

@@ -1,0 +1,38 @@
+import { randomUUID } from 'node:crypto'
+import { appendFileSync } from 'node:fs'
+import { join } from 'node:path'
+import '../../core/index'
+import { makeBackup } from '../../server/utils/backups'
+import { eraseLearner } from '../../server/utils/erasing'
+import { takeIn } from '../../server/utils/keep'
+import { makeStore } from '../../server/utils/store'
+
+/** Works on a data folder until it is killed, and writes down what it has told its caller to be done (tests/server/keeping.test.ts). */
+const [work, data] = process.argv.slice(2) as [string, string]
+const store = makeStore(join(data, 'sett.db'))
+const [sample] = [...store.records(null)]
+const told = (id: string): void => appendFileSync(join(data, 'told'), `${id}\n`)
+const wren = store.learners()[0]!
+process.stdout.write('begun\n')
+
+for (let turn = 0; ; turn++) {
+  const record = { ...sample!, id: randomUUID() }
+  if (work === 'saving') {
+    store.save(record, ['left a coin out'])
+    told(record.id)
+  } else if (work === 'importing') {
+    const { learnerId: _, ...rest } = record
+    const outcome = { ...rest.outcome, note: `import ${turn}` }
+    const records = Array.from({ length: 40 }, () => ({ ...rest, outcome, id: randomUUID(), learner: wren.codeName }))
+    takeIn(store, { file: { format: 'sett-records', version: 1, records }, slips: records.map(() => []) })
+  } else if (work === 'backing-up') {
+    store.save(record, [])
+    await makeBackup(store.path, 5)
+  } else {
+    const id = randomUUID()
+    store.addLearner({ id, codeName: `Bird ${id.slice(0, 6)}` })
+    for (let i = 0; i < 5; i++) store.save({ ...sample!, id: randomUUID(), learnerId: id }, [])
+    eraseLearner(store, id)
+    told(id)
+  }
+}
