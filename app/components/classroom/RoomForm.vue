@@ -203,12 +203,7 @@ defineExpose({ unsaved, keep })
       <ul v-if="classroom.learners.length" class="learners">
         <li v-for="l in classroom.learners" :key="l.id">
           <span>{{ l.codeName }}</span>
-          <NuxtLink
-            class="stone-button bare"
-            :to="`/learner/${l.id}`"
-            :aria-label="`What is kept of ${l.codeName}, or delete it`"
-            >What is kept, or delete it</NuxtLink
-          >
+          <NuxtLink class="stone-button bare" :to="`/learner/${l.id}`">What is kept of {{ l.codeName }}</NuxtLink>
         </li>
       </ul>
       <p v-else class="quiet">Nobody yet. You can also start without anybody, just to show.</p>
