@@ -3,4 +3,4 @@ import { ensureBuilt, ensureInstalled, run } from './steps.mjs'
 
 ensureInstalled()
 ensureBuilt()
-process.exitCode = run('npx', ['--no-install', 'tsx', 'tools/bench/all.ts']) ? 0 : 1
+process.exitCode = run('npx', ['--no-install', 'tsx', 'tools/bench/all.ts', ...process.argv.slice(2)]) ? 0 : 1

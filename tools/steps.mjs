@@ -79,7 +79,8 @@ export async function serve({ env, said }) {
   })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
   const url = `${tls.NITRO_SSL_CERT ? 'https' : 'http'}://${host}:${port}`
-  for (let i = 0; i < 200 && !ended; i++) {
+  for (let i = 0; i < 6000 && !ended; i++) {
+    if (i === 50) console.log('Looking the data through …')
     if (await listening(host, port)) {
       console.log(said(url))
       return
@@ -88,7 +89,7 @@ export async function serve({ env, said }) {
   }
   if (!ended) {
     child.kill()
-    console.error('The server did not answer within 20 seconds.')
+    console.error('The server did not answer within ten minutes.')
     process.exitCode = 1
   }
 }

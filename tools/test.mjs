@@ -1,4 +1,4 @@
-/** `npm test`: format, lint, types, layers, unit, server and browser tests; ends with `N passed, N failed`. */
+/** `npm test`: format, lint, types, layers, licences, unit, server and browser tests; ends with `N passed, N failed`. */
 import { spawnSync } from 'node:child_process'
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -22,6 +22,7 @@ count(npx('prettier', '--check', '--log-level', 'warn', '.'), 'format')
 count(npx('eslint', '.', '--max-warnings', '0'), 'lint')
 count(run('npm', ['run', '--silent', 'types']), 'types')
 count(run('npm', ['run', '--silent', 'layers']), 'layers')
+count(run('npm', ['run', '--silent', 'licences']), 'licences')
 ensureBuilt()
 
 const results = join(mkdtempSync(join(tmpdir(), 'sett-results-')), 'jest.json')

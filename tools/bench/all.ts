@@ -4,6 +4,7 @@ import { framesWhileDragging } from './frames'
 import { tapsOnMats } from './mats'
 import { longRecords } from './records'
 import { savesPerSecond } from './saves'
+import { schoolOf } from './school'
 
 /** Prints one measured figure with what it is held against. */
 export interface Figure {
@@ -12,14 +13,20 @@ export interface Figure {
   readonly beside: string
 }
 
-for (const [title, measure] of [
+/** `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
+const school = process.argv.map((arg) => /^--school(?:=(\d+))?$/.exec(arg)).find((found) => found !== null)
+const records = Number(school?.[1] ?? 200_000)
+
+const ALL: readonly (readonly [string, () => Promise<Figure[]>])[] = [
   ['The work of the core', timesOfCore],
   ['Long records', longRecords],
   ['First load of the Bench', firstLoad],
   ['Frames while dragging, 500 pieces out', framesWhileDragging],
   ['Taps on the mats', tapsOnMats],
   ['Saving', savesPerSecond],
-] as const) {
+]
+
+for (const [title, measure] of school ? ([['A school', schoolOf(records)]] as const) : ALL) {
   console.log(`\n${title}`)
   for (const { what, value, beside } of await measure())
     console.log(`  ${what.padEnd(58)} ${value.padStart(12)}   ${beside}`)
