@@ -10,11 +10,23 @@ export interface Meant {
   readonly label: string
 }
 
+/** An error without the trace of where it came from, which nobody reads and which takes longer to take down than to refuse. */
+class Untraced extends Error {
+  constructor(message: string) {
+    const limit = traced.stackTraceLimit
+    traced.stackTraceLimit = 0
+    super(message)
+    traced.stackTraceLimit = limit
+  }
+}
+/** Where the engine says how much of a trace is taken down. */
+const traced = Error as unknown as { stackTraceLimit?: number | undefined }
+
 /**
  * Something Sett will not do, with the reason in plain words and, where there is one, the way out.
  * It is thrown for what a person typed or moved; a bug in Sett itself throws a plain Error.
  */
-export class Refusal extends Error {
+export class Refusal extends Untraced {
   override readonly name = 'Refusal'
   constructor(
     /** One sentence: what cannot be done and why. */

@@ -7,27 +7,48 @@ import { Refusal } from '../refusal'
  */
 export type Exact = string & { readonly exact: unique symbol }
 
+export const ZERO = '0' as Exact
+
 const CANONICAL_WHOLE = /^(?:0|-?[1-9]\d*)$/
 
 const print = (f: Fraction): Exact => f.toFraction() as Exact
 const read = (e: Exact): Fraction => new Fraction(e)
 
-/** Whole numbers of up to 15 digits go through machine integers, where they are still exact; the rest through BigInt fractions. */
+/** What machine integers hold goes through them, where it is still exact; the rest through BigInt fractions. */
 const small = (e: string): number | undefined => (e.length <= 15 && !e.includes('/') ? Number(e) : undefined)
+
+/** A number as machine integers over each other; undefined where they could not hold it. */
+type Pair = readonly [number, number]
+function pairOf(e: string): Pair | undefined {
+  if (e.length > 16) return undefined
+  const slash = e.indexOf('/')
+  return slash < 0 ? [Number(e), 1] : [Number(e.slice(0, slash)), Number(e.slice(slash + 1))]
+}
+
+/** n over d in lowest terms; undefined where either has outgrown a machine integer. */
+function lowest(n: number, d: number): Exact | undefined {
+  if (!Number.isSafeInteger(n) || !Number.isSafeInteger(d) || d === 0) return undefined
+  if (n === 0) return ZERO
+  let [x, y] = [Math.abs(n), Math.abs(d)]
+  while (y !== 0) [x, y] = [y, x % y]
+  const [top, bottom] = d < 0 ? [-n / x, -d / x] : [n / x, d / x]
+  return (bottom === 1 ? String(top) : `${top}/${bottom}`) as Exact
+}
+
+/** The sum of two products, where all three are machine integers. */
+const crossed = ([a, b]: Pair, [c, d]: Pair, way: 1 | -1): number => {
+  const [x, y] = [a * d, c * b]
+  return Number.isSafeInteger(x) && Number.isSafeInteger(y) ? x + way * y : NaN
+}
 
 function combine(
   a: Exact,
   b: Exact,
-  quick: (x: number, y: number) => number,
+  quick: (x: Pair, y: Pair) => Exact | undefined,
   slow: (x: Fraction, y: Fraction) => Fraction,
 ): Exact {
-  const x = small(a)
-  const y = small(b)
-  if (x !== undefined && y !== undefined) {
-    const result = quick(x, y)
-    if (Number.isSafeInteger(result)) return String(result === 0 ? 0 : result) as Exact
-  }
-  return print(slow(read(a), read(b)))
+  const [x, y] = [pairOf(a), pairOf(b)]
+  return (x && y && quick(x, y)) ?? print(slow(read(a), read(b)))
 }
 
 /**
@@ -43,36 +64,42 @@ export function exact(value: number | bigint | string): Exact {
   if (CANONICAL_WHOLE.test(value)) return value as Exact
   if (!/^[-−]?\d+(?:\.\d+|\/\d+)?$/.test(value)) throw new Refusal(`“${value.slice(0, 20)}” is not a number.`)
   if (/\/0+$/.test(value)) throw new Refusal('A fraction cannot have nought below the line.')
-  return print(new Fraction(value.replace('−', '-')))
+  const plain = value.replace('−', '-')
+  const [top = '', places] = plain.split('.')
+  const pair = places === undefined ? pairOf(plain) : pairOf(`${top}${places}/1${'0'.repeat(places.length)}`)
+  return (pair && lowest(...pair)) ?? print(new Fraction(plain))
 }
-
-export const ZERO = '0' as Exact
 
 export const add = (a: Exact, b: Exact): Exact =>
   combine(
     a,
     b,
-    (x, y) => x + y,
+    (x, y) => lowest(crossed(x, y, 1), x[1] * y[1]),
     (x, y) => x.add(y),
   )
 export const subtract = (a: Exact, b: Exact): Exact =>
   combine(
     a,
     b,
-    (x, y) => x - y,
+    (x, y) => lowest(crossed(x, y, -1), x[1] * y[1]),
     (x, y) => x.sub(y),
   )
 export const multiply = (a: Exact, b: Exact): Exact =>
   combine(
     a,
     b,
-    (x, y) => x * y,
+    (x, y) => lowest(x[0] * y[0], x[1] * y[1]),
     (x, y) => x.mul(y),
   )
 /** a ÷ b. @throws Refusal when b is 0. */
 export function divide(a: Exact, b: Exact): Exact {
   if (b === ZERO) throw new Refusal('Nothing can be divided by nought.')
-  return print(read(a).div(read(b)))
+  return combine(
+    a,
+    b,
+    (x, y) => lowest(x[0] * y[1], x[1] * y[0]),
+    (x, y) => x.div(y),
+  )
 }
 export const negate = (a: Exact): Exact => subtract(ZERO, a)
 /** −1, 0 or 1: whether a is less than, equal to or greater than b. */

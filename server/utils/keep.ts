@@ -1,6 +1,7 @@
 import { Refusal, reopening, slipsOf, type WorkRecord } from '../../core/index'
 import {
   FILE_VERSION,
+  filedSchema,
   fileSchema,
   type FiledRecord,
   type RecordFile,
@@ -8,7 +9,7 @@ import {
   type TakenIn,
 } from '../../shared/schemas'
 import { codeNames, enrolling, readAs } from './files'
-import type { FieldError } from './problem'
+import { fieldErrors, type FieldError } from './problem'
 import { others, SILENT, type Long } from './progress'
 import type { Store } from './store'
 
@@ -82,18 +83,26 @@ export function standsTo(kept: SavedRecord, sent: SavedRecord): 'same' | 'newer'
 /** Reads a file of records; each of them is replayed. Refuses with a sentence for each trouble. */
 export async function readFile(json: unknown, long: Long = SILENT): Promise<ReadFile> {
   const slips: (readonly string[])[] = []
-  const file = await readAs(
+  const read: FiledRecord[] = []
+  const { format, version } = await readAs(
     {
       format: 'sett-records',
       called: 'Sett records',
       schema: fileSchema,
       unsound: async ({ records }) => {
         const errors: FieldError[] = []
-        for (const [i, r] of records.entries()) {
-          const made = await replayed(r.work)
+        for (const [i, json] of records.entries()) {
+          const parsed = filedSchema.safeParse(json)
           await long.step(i + 1, records.length)
-          if (isTrouble(made)) errors.push({ pointer: `/records/${i}/work${made.pointer}`, detail: made.detail })
-          else slips.push(made.slips)
+          if (!parsed.success) errors.push(...fieldErrors(parsed.error, `/records/${i}`))
+          else {
+            const made = await replayed(parsed.data.work)
+            if (isTrouble(made)) errors.push({ pointer: `/records/${i}/work${made.pointer}`, detail: made.detail })
+            else {
+              read.push(parsed.data)
+              slips.push(made.slips)
+            }
+          }
           if (errors.length >= MOST_ERRORS) break
         }
         return errors
@@ -101,7 +110,7 @@ export async function readFile(json: unknown, long: Long = SILENT): Promise<Read
     },
     json,
   )
-  return { file, slips }
+  return { file: { format, version, records: read }, slips }
 }
 
 /** Takes a file in: all of it or nothing. Learners are found by code name, or added. A record already here stays as it is; one that was erased stays away. */

@@ -114,6 +114,59 @@ test('the same record posted twice is one record', async () => {
   problem(await call('DELETE', `/api/records/${good.id}`), 404, 'no such record')
 })
 
+test('a newer state of the same work takes the place of the older one; anything else under its id is refused', async () => {
+  const kept = { ...(await sample()), id: randomUUID() }
+  const post = (body: unknown) => call('POST', '/api/records', body)
+  expect((await post(kept)).status).toBe(200)
+  const noted = { ...kept, outcome: { ...kept.outcome, note: 'looked at again' } }
+  expect((await post(noted)).status).toBe(200)
+  expect(await get(`/api/records/${kept.id}`)).toEqual(noted)
+  problem(
+    await post({ ...noted, work: { ...noted.work, problem: '1 + 1', moves: [] } }),
+    409,
+    'Another piece of work',
+    '/id',
+  )
+  const { learners } = await get<{ learners: { id: string }[] }>('/api/classroom')
+  const other = learners.find((l) => l.id !== kept.learnerId)!
+  problem(await post({ ...noted, learnerId: other.id }), 409, 'stays as it is', '/id')
+  expect(await get(`/api/records/${kept.id}`)).toEqual(noted)
+  await call('DELETE', `/api/records/${kept.id}`)
+})
+
+test('a file of one learner has that one’s records only; of one record, that one', async () => {
+  const { id, learnerId } = await sample()
+  const records = async (query: string) =>
+    (await get<{ records: { id: string; learner: string }[] }>(`/api/records/file?${query}`)).records
+  const [all, hers] = [await records(''), await records(`learner=${learnerId}`)]
+  expect(new Set(hers.map((r) => r.learner)).size).toBe(1)
+  expect(hers.length).toBeGreaterThan(0)
+  expect(all.length).toBeGreaterThan(hers.length)
+  expect((await records(`record=${id}`)).map((r) => r.id)).toEqual([id])
+  for (const query of [
+    `learner=${learnerId}&learner=${learnerId}`,
+    `learner=${learnerId}&all=1`,
+    `record=${id}&learner=${learnerId}`,
+  ])
+    problem(await call('GET', `/api/records/file?${query}`), 422, /./)
+  problem(await call('GET', `/api/records/file?learner=${randomUUID()}`), 404, 'no such learner')
+})
+
+test('a learner posted again is the same one, by a new name if it has one; names are compared in every script', async () => {
+  const id = randomUUID()
+  const add = (codeName: string, as = id) => call('POST', '/api/learners', { id: as, codeName })
+  const names = async () => (await get<{ learners: { id: string; codeName: string }[] }>('/api/classroom')).learners
+  const before = (await names()).length
+  for (const name of ['अनिता', 'अनिता', 'ไก่', 'Žofie']) expect((await add(name)).status).toBe(200)
+  expect((await names()).filter((l) => l.id === id)).toEqual([{ id, codeName: 'Žofie' }])
+  expect(await names()).toHaveLength(before + 1)
+  for (const same of ['žofie', 'ŽOFIE', 'Z\u030cofie'])
+    problem(await add(same, randomUUID()), 409, 'called Žofie already')
+  expect((await add('Straße', randomUUID())).status).toBe(200)
+  problem(await add('STRASSE', randomUUID()), 409, 'called Straße already')
+  await call('DELETE', `/api/learners/${id}`)
+})
+
 test('learners: names are checked, and two cannot share one', async () => {
   problem(
     await call('POST', '/api/learners', { id: randomUUID(), codeName: '<b>' }),
@@ -211,6 +264,7 @@ test('answers of rehearsing are checked, judged here, kept once, and deleted wit
   const file = await get<{ answers: unknown[] }>('/api/rehearsals/file?of=teacher')
   expect((await call('DELETE', '/api/rehearsals?of=teacher')).status).toBe(204)
   expect(await of('teacher')).toEqual([])
+  expect(await of(learnerId)).toHaveLength(2)
   expect((await call('POST', '/api/rehearsals/file', file)).body).toEqual({
     added: file.answers.length,
     already: 0,

@@ -1,3 +1,4 @@
+import { hostileRecords } from './adverse'
 import { timesOfCore } from './core'
 import { firstLoad } from './load'
 import { framesWhileDragging } from './frames'
@@ -17,9 +18,10 @@ export interface Figure {
 const school = process.argv.map((arg) => /^--school(?:=(\d+))?$/.exec(arg)).find((found) => found !== null)
 const records = Number(school?.[1] ?? 200_000)
 
-const ALL: readonly (readonly [string, () => Promise<Figure[]>])[] = [
+const ALL: readonly (readonly [string, () => Figure[] | Promise<Figure[]>])[] = [
   ['The work of the core', timesOfCore],
   ['Long records', longRecords],
+  ['Hostile records, the slowest materials', hostileRecords],
   ['First load of the Bench', firstLoad],
   ['Frames while dragging, 500 pieces out', framesWhileDragging],
   ['Taps on the mats', tapsOnMats],

@@ -11,6 +11,44 @@ const far = ref<{ done: number; of: number } | null>(null)
 let stopping = new AbortController()
 const picker = ref<HTMLInputElement | null>(null)
 
+/** So many at once are taken in whole or not at all; of more, so many after each other. */
+const PART = 1000
+
+/** Sends a file, a long one in parts: what has been taken in before a trouble stays, and is told. */
+async function inParts(text: string): Promise<TakenIn> {
+  const told =
+    (from: number, all: number) =>
+    (done: number, of: number): void =>
+      void (far.value = { done: from + done, of: Math.max(all, of) })
+  const file = partsOf(text)
+  if (!file) return requestLong<TakenIn>(props.url, text, told(0, 0), stopping.signal)
+  const sum = { added: 0, already: 0, learners: 0 }
+  for (let from = 0; from < file.list.length; from += PART) {
+    const part = JSON.stringify({ ...file.head, [file.key]: file.list.slice(from, from + PART) })
+    const taken = await requestLong<TakenIn>(props.url, part, told(from, file.list.length), stopping.signal).catch(
+      (error: Error) => {
+        if (from === 0) throw error
+        throw new Error(`Of ${file.list.length}, the first ${from} are imported. Then: ${error.message}`)
+      },
+    )
+    for (const key of ['added', 'already', 'learners'] as const) sum[key] += taken[key]
+  }
+  return sum
+}
+
+/** A long file apart: its list, and what stands before it; null for a short one, and for one that the server should tell about. */
+function partsOf(text: string) {
+  let file: Record<string, unknown>
+  try {
+    file = JSON.parse(text) as Record<string, unknown>
+  } catch {
+    return null
+  }
+  const key = ['records', 'answers'].find((k) => Array.isArray(file?.[k]))
+  const list = key ? (file[key] as unknown[]) : []
+  return key && list.length > PART ? { key, list, head: { ...file, [key]: undefined } } : null
+}
+
 async function takeIn(): Promise<void> {
   const file = picker.value?.files?.[0]
   emit('trouble', '')
@@ -19,8 +57,7 @@ async function takeIn(): Promise<void> {
   try {
     const text = await file.text()
     stopping = new AbortController()
-    const told = (done: number, of: number): void => void (far.value = { done, of })
-    const { added, already, learners } = await requestLong<TakenIn>(props.url, text, told, stopping.signal)
+    const { added, already, learners } = await inParts(text)
     const parts = [
       `${added} imported`,
       ...(already ? [`${already} were here already`] : []),

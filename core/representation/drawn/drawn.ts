@@ -34,7 +34,10 @@ import { parseMove, printMove } from './text'
 
 /** How many still count in each place. */
 export const countingNow = (s: DrawnState): Counts =>
-  Array.from({ length: WIDTH }, (_, p) => s.things.filter((t) => t.place === p && t.fate === 'counts').length)
+  s.things.reduce<number[]>((counts, { place, fate }) => {
+    if (fate === 'counts') counts[place]! += 1
+    return counts
+  }, new Array<number>(WIDTH).fill(0))
 
 /** Gives things of a place that still count another fate: the newest; for a ring the oldest, which stand in full rows. */
 function fated(s: DrawnState, place: Place, count: number, fate: Drawn['fate'], group: number): readonly Drawn[] {
@@ -161,7 +164,8 @@ function recognise(before: DrawnState, moves: readonly DrawnMove[]): Recognised 
   if (last.kind === 'read')
     return moves.length === 1 && last.value !== null ? [{ kind: 'read', value: last.value }] : undefined
   if (moves.some((m) => m.kind === 'read')) return undefined
-  const states = moves.reduce<DrawnState[]>((all, m) => [...all, apply(all.at(-1)!, m)], [before])
+  const states = [before]
+  for (const move of moves) states.push(apply(states.at(-1)!, move))
   const change = addCounts(countingNow(states.at(-1)!), countingNow(before), -1)
   const worths = states.map((s) => worth(countingNow(s)))
   if (worths.slice(1, -1).some((w) => w === worths[0])) return undefined
