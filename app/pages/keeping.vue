@@ -30,7 +30,9 @@ async function load(): Promise<void> {
   happenings.value = await request<readonly Happening[]>('/api/happenings')
   more.value = happenings.value.length === 50
 }
+/** Does one thing at a time; the buttons stay what they are, so that the focus stays on them. */
 async function doing(work: () => Promise<void>): Promise<void> {
+  if (busy.value) return
   trouble.value = ''
   busy.value = true
   try {
@@ -77,7 +79,7 @@ useHead({ title: 'Backups and keeping – Sett' })
     <p class="told" role="status" :hidden="!said">{{ said }}</p>
     <section aria-label="Backups">
       <div class="row">
-        <button type="button" class="stone-button main" :disabled="busy" @click="backUp">Make a backup now</button>
+        <button type="button" class="stone-button main" @click="backUp">Make a backup now</button>
         <span class="quiet"
           >One is made every day by itself. Keep a copy of the folder “backups” on another disk too.</span
         >
@@ -89,7 +91,7 @@ useHead({ title: 'Backups and keeping – Sett' })
           <span class="quiet">{{ size(b.bytes) }}</span>
           <template v-if="restoring?.name === b.name">
             <span>Go back to this? What is there now is backed up first.</span>
-            <button type="button" class="stone-button main" :disabled="busy" @click="restore(b)">Restore it</button>
+            <button type="button" class="stone-button main" @click="restore(b)">Restore it</button>
             <button type="button" class="stone-button bare" @click="restoring = null">Leave it</button>
           </template>
           <button
@@ -118,7 +120,7 @@ useHead({ title: 'Backups and keeping – Sett' })
           >Days that the list below is kept
           <input v-model.number="rule.logDays" type="number" min="7" max="3650" class="short"
         /></label>
-        <button type="submit" class="stone-button" :disabled="busy">Keep to this</button>
+        <button type="submit" class="stone-button">Keep to this</button>
       </form>
       <p v-if="next">
         {{

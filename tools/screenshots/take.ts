@@ -101,18 +101,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'number-line',
-    path: '/bench',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '12 - 3')
-      await choose(d, 'number line')
-      await ask(d, '3/8 + 2/8 ? 4/8')
-      await move(d, 'stand 3/8', 'arrow +2/8', 'mark 2 4/8', 'compare 5/8 > 4/8')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
     name: 'abacus',
     path: '/bench',
     act: async (d) => {
@@ -169,18 +157,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'product',
-    path: '/bench',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '37 * 24')
-      await (await byRole(d, 'button', /^Work it with/)).click()
-      await choose(d, 'multiplying on paper')
-      await move(d, 'write 8 ones', 'carry 2 tens', 'write 4 tens', 'write 1 hundreds', 'write 0 ones row 2')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
     name: 'area',
     path: '/bench',
     act: async (d) => {
@@ -228,6 +204,33 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },
+  {
+    name: 'people',
+    path: '/people',
+    act: async (d) => {
+      const words = 'seven lanterns in a row'
+      await byRole(d, 'button', 'Become the keeper')
+      const [name, one, other] = await d.findElements(By.css('.people-form input'))
+      await name!.sendKeys('Rowan')
+      await one!.sendKeys(words)
+      await other!.sendKeys(words, Key.ENTER)
+      await text(d, '.list', 'Rowan')
+      await (await byRole(d, 'textbox', 'Name')).sendKeys('Alder')
+      await (await byRole(d, 'combobox', 'May')).sendKeys('helper')
+      await d.findElement(By.css('form .given input')).click()
+      await (await byRole(d, 'button', 'Make an invitation')).click()
+      await text(d, '.told', 'Alder')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'keeping',
+    path: '/keeping',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Make a backup now')).click()
+      await text(d, '.told', 'it is whole')
+    },
+  },
   {
     name: 'first-screen',
     path: '/',
