@@ -7,7 +7,7 @@ const path = databaseIn(dataFolder())
 try {
   if (!existsSync(path)) throw new Error(`There is no database at ${path}.`)
   const { name, bytes } = await makeBackup(path, Number.MAX_SAFE_INTEGER)
-  console.log(`${name}, ${bytes} bytes, is whole. There are ${listBackups(path).length} backups now.`)
+  console.log(`${name}, ${bytes} bytes, is whole. Backups there now: ${listBackups(path).length}.`)
 } catch (error) {
   console.error((error as Error).message)
   process.exitCode = 1
