@@ -51,12 +51,14 @@ export function recordOf(bench: Bench): WorkRecord {
 const MOST_SAID = 40
 
 /**
- * Works a record again, a move at each step, so that whoever replays it can do other things in between or stop.
+ * Works a record again, a move at each step, so that whoever replays it can do other things in between or stop. Where its first moves
+ * have been worked already, `begun` is the bench as they left it, and only the others are worked.
  * @throws Refusal naming the move that cannot be made (`moves/4`); one that Sett itself fails at has the fault as its cause.
  */
-export function* reopening(record: WorkRecord): Generator<number, Bench, void> {
-  let bench = openBench(record, record.mode)
+export function* reopening(record: WorkRecord, begun?: Bench): Generator<number, Bench, void> {
+  let bench = begun ?? openBench(record, record.mode)
   for (const [i, entry] of record.moves.entries()) {
+    if (i < (begun?.log.length ?? 0)) continue
     const move = entry.move.length > MOST_SAID ? `${entry.move.slice(0, MOST_SAID)}…` : entry.move
     const stop = (why: string, hint = '', cause?: unknown): never => {
       const refusal = new Refusal(`Move ${i + 1}, “${move}”, cannot be made: ${why}`, hint, { at: i, length: 1 })

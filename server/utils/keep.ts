@@ -1,4 +1,5 @@
-import { Refusal, reopening, slipsOf, type WorkRecord } from '../../core/index'
+import { isDeepStrictEqual } from 'node:util'
+import { type Bench, recordOf, Refusal, reopening, slipsOf, type WorkRecord } from '../../core/index'
 import {
   FILE_VERSION,
   filedSchema,
@@ -32,20 +33,57 @@ export interface Replayed {
   readonly slips: readonly string[]
 }
 
+/** Benches as the last saves left them, by the record's id: what is saved again a few moves later goes on from there. */
+const benches = new Map<string, Bench>()
+/** So few, and so short, that they never fill the memory. */
+const MOST_BENCHES = 8
+const LONGEST_BENCH = 300
+
+/** Keeps a bench for the next save of the same work. */
+function keepBench(id: string, bench: Bench): void {
+  benches.delete(id)
+  if (bench.log.length > LONGEST_BENCH) return
+  benches.set(id, bench)
+  const [oldest] = benches.keys()
+  if (benches.size > MOST_BENCHES && oldest !== undefined) benches.delete(oldest)
+}
+
+/** The bench that a newer state of some work goes on from; undefined where it is not at hand, or is no beginning of it. */
+function benchOf({ id, work }: SavedRecord): Bench | undefined {
+  const bench = benches.get(id)
+  if (!bench) return undefined
+  const { moves: had, ...before } = recordOf(bench)
+  const { moves: has, ...now } = work
+  const same = isDeepStrictEqual(had, has.slice(0, had.length))
+  return same && isDeepStrictEqual(before, now) ? bench : undefined
+}
+
+/** Checks a record that is to be saved, as `replayed` does; one that was saved a few moves ago is worked on from there. */
+export async function replayedOn(record: SavedRecord): Promise<Replayed | FieldError> {
+  return replayed(record.work, benchOf(record), (bench) => keepBench(record.id, bench))
+}
+
 /**
  * Checks by replaying it that a record can be worked as it says; else what is wrong. It is done a few moves at a time, so that nobody
  * waits for it, and within a budget. Faults of Sett's own are logged.
  */
-export async function replayed(work: WorkRecord): Promise<Replayed | FieldError> {
+export async function replayed(
+  work: WorkRecord,
+  begun?: Bench,
+  worked: (bench: Bench) => void = () => {},
+): Promise<Replayed | FieldError> {
   let spent = 0
   try {
-    const steps = reopening(work)
+    const steps = reopening(work, begun)
     let made = 0
     for (;;) {
       const from = performance.now()
       do {
         const { done, value } = steps.next()
-        if (done) return { slips: slipsOf(value) }
+        if (done) {
+          worked(value)
+          return { slips: slipsOf(value) }
+        }
         made = value + 1
       } while (performance.now() - from < SLICE_MS)
       spent += performance.now() - from
@@ -74,9 +112,8 @@ export function standsTo(kept: SavedRecord, sent: SavedRecord): 'same' | 'newer'
   if (kept.learnerId !== sent.learnerId || Date.parse(kept.startedAt) !== Date.parse(sent.startedAt)) return 'other'
   const { moves: had, ...before } = kept.work
   const { moves: has, ...now } = sent.work
-  if (JSON.stringify(before) !== JSON.stringify(now) || has.length < had.length) return 'other'
-  if (had.some((move, i) => JSON.stringify(move) !== JSON.stringify(has[i]))) return 'other'
-  const alike = has.length === had.length && JSON.stringify(kept.outcome) === JSON.stringify(sent.outcome)
+  if (!isDeepStrictEqual(before, now) || !isDeepStrictEqual(had, has.slice(0, had.length))) return 'other'
+  const alike = has.length === had.length && isDeepStrictEqual(kept.outcome, sent.outcome)
   return alike ? 'same' : 'newer'
 }
 

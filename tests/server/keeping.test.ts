@@ -13,6 +13,7 @@ import {
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
+import { REPRESENTATIONS } from '../../core/representation/index'
 import { seedDemo } from '../../demo/lantern-walk'
 import { hold } from '../../server/db/hold'
 import { MIGRATIONS } from '../../server/db/migrations'
@@ -20,7 +21,7 @@ import { answerFor, sentenceFor } from '../../server/db/trouble'
 import { backupsOf, listBackups, makeBackup, putBack } from '../../server/utils/backups'
 import { eraseLearner, everythingOf } from '../../server/utils/erasing'
 import { daily, goesBefore, setKeeping } from '../../server/utils/keeping'
-import { fileOf, readFile, standsTo, takeIn } from '../../server/utils/keep'
+import { fileOf, readFile, replayed, replayedOn, standsTo, takeIn } from '../../server/utils/keep'
 import { makeStore, type Store } from '../../server/utils/store'
 import { KEEPING_AT_FIRST, type RecordFile, type SavedRecord } from '../../shared/schemas'
 import { serve } from '../browser/world'
@@ -404,6 +405,30 @@ test('how what is sent stands to what is kept', () => {
     [...['same', 'newer', 'newer', 'other', 'other']],
   )
   expect(standsTo(kept!, { ...kept!, work: { ...kept!.work, problem: '1 + 1' } })).toBe('other')
+})
+
+test('what is saved again a few moves later is worked on from there, and comes to the same', async () => {
+  const [kept] = all(demo()).filter((r) => r.work.moves.length > 6)
+  const id = randomUUID()
+  const upTo = (n: number): SavedRecord => ({
+    ...kept!,
+    id,
+    work: { ...kept!.work, moves: kept!.work.moves.slice(0, n) },
+  })
+  const { length } = kept!.work.moves
+  for (const n of [3, 5]) expect(await replayedOn(upTo(n))).toEqual(await replayed(upTo(n).work))
+  const read = jest.spyOn(REPRESENTATIONS[kept!.work.representation], 'parse')
+  const made = await replayedOn(upTo(length))
+  const onwards = read.mock.calls.length
+  read.mockClear()
+  expect(made).toEqual(await replayed(upTo(length).work))
+  // Only what was new has been read.
+  expect(onwards).toBeLessThan(read.mock.calls.length - 3)
+  expect(onwards).toBeGreaterThan(0)
+  read.mockRestore()
+  // Other work under the same id does not go on from what was there.
+  const other = { ...kept!, id, work: { ...kept!.work, moves: [{ at: 1, on: 'bench' as const, move: 'undo' }] } }
+  expect(await replayedOn(other)).toMatchObject({ pointer: '/moves/0' })
 })
 
 test('a file in a folder that cannot be written is told so', () => {

@@ -1,5 +1,5 @@
 import { MAX_RECORD_BYTES, saveSchema } from '../../../shared/schemas'
-import { isTrouble, replayed, standsTo } from '../../utils/keep'
+import { isTrouble, replayedOn, standsTo } from '../../utils/keep'
 import { mustReach } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
@@ -26,7 +26,7 @@ export default defineEventHandler(async (event) => {
     refuse(409, 'Another piece of work is kept under this identifier; it stays as it is.', [
       { pointer: '/id', detail: 'This identifier is taken.' },
     ])
-  const made = await replayed(record.work)
+  const made = await replayedOn(record)
   if (isTrouble(made)) refuse(422, made.detail, [{ pointer: `/work${made.pointer}`, detail: made.detail }])
   store.save(record, made.slips)
   return { id: record.id }
