@@ -2,3 +2,5 @@
 export const MOST_ANSWER_MS = 86_400_000
 /** How long one piece of work may lie open, in milliseconds: a year. */
 export const MOST_WORK_MS = 366 * 86_400_000
+/** How long a passphrase is at the least: three or four words that nobody would guess are better than eight odd signs. */
+export const LEAST_PASSPHRASE = 12

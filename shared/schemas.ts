@@ -27,7 +27,7 @@ import { MOST_RODS } from '../core/representation/abacus/index'
 import { ROLES, type Role } from './roles'
 import { HELP_LEVELS, MODES, type Help } from './levels'
 import { inPlainWords } from './plainly'
-import { MOST_ANSWER_MS, MOST_WORK_MS } from './limits'
+import { LEAST_PASSPHRASE, MOST_ANSWER_MS, MOST_WORK_MS } from './limits'
 
 /** What passes through the door, both ways. Messages are read by teachers, so they are sentences. */
 
@@ -398,8 +398,6 @@ const personName = z
   .max(40, 'A name has at most 40 letters.')
   .normalize()
   .regex(/^[\p{L}\p{N}](?:[\p{L}\p{M}\p{N} .'’-]|\u200c|\u200d)*$/u, 'A name is made of letters and digits.')
-/** Long rather than tangled: four words that nobody would guess are better than eight odd signs. */
-export const LEAST_PASSPHRASE = 12
 const newPassphrase = z
   .string('A passphrase is wanted.')
   .min(LEAST_PASSPHRASE, `A passphrase has at least ${LEAST_PASSPHRASE} characters: three or four words do.`)

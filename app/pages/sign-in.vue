@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LEAST_PASSPHRASE } from '../../shared/schemas'
+import { LEAST_PASSPHRASE } from '../../shared/limits'
 
 /** Signing in, by name and passphrase or with a code that a keeper has made. */
 const session = useSession()

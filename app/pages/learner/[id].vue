@@ -29,9 +29,6 @@ try {
 }
 const when = (at: string): string => format(new Date(at), 'd MMM yyyy, HH:mm')
 const notes = computed(() => file.value?.records.filter((r) => r.outcome.note !== '').length ?? 0)
-const blob = computed(() =>
-  file.value ? `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(file.value, null, 2))}` : '',
-)
 async function erase(): Promise<void> {
   trouble.value = ''
   if (!file.value || typed.value.trim().toLowerCase() !== file.value.learner.toLowerCase()) {
@@ -71,7 +68,12 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
         rehearsing. {{ file.seenBy.length ? `Helpers who see it: ${file.seenBy.join(', ')}.` : '' }}
       </p>
       <p class="row no-print">
-        <a class="stone-button main" :href="blob" :download="`sett-${file.learner}.json`">Everything as one file</a>
+        <a
+          class="stone-button main"
+          :href="`/api/learners/${encodeURIComponent(id)}`"
+          :download="`sett-${file.learner}.json`"
+          >Everything as one file</a
+        >
         <button type="button" class="stone-button" @click="print">Print</button>
       </p>
       <table v-if="file.records.length" class="all">
