@@ -1,5 +1,3 @@
-import { isDeepStrictEqual } from 'node:util'
-import { type Bench, recordOf, Refusal, reopening, slipsOf, type WorkRecord } from '../../core/index'
 import {
   FILE_VERSION,
   filedSchema,
@@ -11,13 +9,9 @@ import {
 } from '../../shared/schemas'
 import { codeNames, enrolling, readAs } from './files'
 import { fieldErrors, type FieldError } from './problem'
-import { others, SILENT, type Long } from './progress'
+import { SILENT, type Long } from './progress'
+import { isTrouble, replayed } from './replaying'
 import type { Store } from './store'
-
-/** The longest that one record may take to be replayed, in milliseconds of work; the longest made by hand takes a fifth of it. */
-const REPLAY_MS = 2000
-/** As long as one piece of work may keep others waiting, in milliseconds. */
-const SLICE_MS = 12
 
 /** As many troubles of a file as are told at once. */
 const MOST_ERRORS = 20
@@ -26,95 +20,6 @@ const MOST_ERRORS = 20
 interface ReadFile {
   readonly file: RecordFile
   readonly slips: readonly (readonly string[])[]
-}
-
-/** A record that has been replayed: what the Daybook lists of it. */
-export interface Replayed {
-  readonly slips: readonly string[]
-}
-
-/** Benches as the last saves left them, by the record's id: what is saved again a few moves later goes on from there. */
-const benches = new Map<string, Bench>()
-/** So few, and so short, that they never fill the memory. */
-const MOST_BENCHES = 8
-const LONGEST_BENCH = 300
-
-/** Keeps a bench for the next save of the same work. */
-function keepBench(id: string, bench: Bench): void {
-  benches.delete(id)
-  if (bench.log.length > LONGEST_BENCH) return
-  benches.set(id, bench)
-  const [oldest] = benches.keys()
-  if (benches.size > MOST_BENCHES && oldest !== undefined) benches.delete(oldest)
-}
-
-/** The bench that a newer state of some work goes on from; undefined where it is not at hand, or is no beginning of it. */
-function benchOf({ id, work }: SavedRecord): Bench | undefined {
-  const bench = benches.get(id)
-  if (!bench) return undefined
-  const { moves: had, ...before } = recordOf(bench)
-  const { moves: has, ...now } = work
-  const same = isDeepStrictEqual(had, has.slice(0, had.length))
-  return same && isDeepStrictEqual(before, now) ? bench : undefined
-}
-
-/** Checks a record that is to be saved, as `replayed` does; one that was saved a few moves ago is worked on from there. */
-export async function replayedOn(record: SavedRecord): Promise<Replayed | FieldError> {
-  return replayed(record.work, benchOf(record), (bench) => keepBench(record.id, bench))
-}
-
-/**
- * Checks by replaying it that a record can be worked as it says; else what is wrong. It is done a few moves at a time, so that nobody
- * waits for it, and within a budget. Faults of Sett's own are logged.
- */
-export async function replayed(
-  work: WorkRecord,
-  begun?: Bench,
-  worked: (bench: Bench) => void = () => {},
-): Promise<Replayed | FieldError> {
-  let spent = 0
-  try {
-    const steps = reopening(work, begun)
-    let made = 0
-    for (;;) {
-      const from = performance.now()
-      do {
-        const { done, value } = steps.next()
-        if (done) {
-          worked(value)
-          return { slips: slipsOf(value) }
-        }
-        made = value + 1
-      } while (performance.now() - from < SLICE_MS)
-      spent += performance.now() - from
-      if (spent > REPLAY_MS)
-        return {
-          pointer: `/moves/${made}`,
-          detail: `Working the moves before move ${made + 1} takes too long. Save the work in shorter parts.`,
-        }
-      await others()
-    }
-  } catch (error) {
-    if (!(error instanceof Refusal)) {
-      console.error(error)
-      return { pointer: '/problem', detail: 'Sett cannot lay this problem out as the record says.' }
-    }
-    if (error.cause) console.error(error.cause)
-    const inMoves = /^Move \d/.test(error.reason)
-    return { pointer: inMoves ? `/moves/${error.span?.at ?? 0}` : '/problem', detail: error.message }
-  }
-}
-
-export const isTrouble = (made: Replayed | FieldError): made is FieldError => 'pointer' in made
-
-/** How what is to be saved stands to what is kept under the same id. */
-export function standsTo(kept: SavedRecord, sent: SavedRecord): 'same' | 'newer' | 'other' {
-  if (kept.learnerId !== sent.learnerId || Date.parse(kept.startedAt) !== Date.parse(sent.startedAt)) return 'other'
-  const { moves: had, ...before } = kept.work
-  const { moves: has, ...now } = sent.work
-  if (!isDeepStrictEqual(before, now) || !isDeepStrictEqual(had, has.slice(0, had.length))) return 'other'
-  const alike = has.length === had.length && isDeepStrictEqual(kept.outcome, sent.outcome)
-  return alike ? 'same' : 'newer'
 }
 
 /** Reads a file of records; each of them is replayed. Refuses with a sentence for each trouble. */

@@ -1,5 +1,5 @@
 import { MAX_RECORD_BYTES, saveSchema } from '../../../shared/schemas'
-import { isTrouble, replayedOn, standsTo } from '../../utils/keep'
+import { isTrouble, replayedOn, standsTo } from '../../utils/replaying'
 import { mustReach } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
