@@ -22,6 +22,8 @@ export async function requestLong<T>(url: string, text: string, told: Progress, 
     const { detail } = (await response.json().catch(() => ({}))) as { detail?: string }
     throw new ServerRefusal(response.status, detail ?? 'The server could not do that.')
   }
+  // What is done at once is answered at once.
+  if (!/x-ndjson/.test(response.headers.get('content-type') ?? '')) return (await response.json()) as T
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (;;) {
