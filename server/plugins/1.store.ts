@@ -1,6 +1,6 @@
 import { seedDemo } from '../../demo/lantern-walk'
 import { StartTrouble } from '../db/open'
-import { isLoopback, listensOn } from '../utils/hosts'
+import { onNetwork } from '../utils/hosts'
 import { letGo, useStore } from '../utils/store'
 
 /**
@@ -10,7 +10,7 @@ import { letGo, useStore } from '../utils/store'
 export default defineNitroPlugin((nitro) => {
   try {
     const store = useStore()
-    if (!isLoopback(listensOn()) && !store.hasKeeper())
+    if (onNetwork() && !store.hasKeeper())
       throw new StartTrouble(
         'On a network Sett asks everybody to sign in, and nobody can yet. Make a keeper first: npm run keeper.',
       )

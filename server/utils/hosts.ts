@@ -17,6 +17,13 @@ export const isLoopback = (host: string): boolean => LOOPBACK.includes(host.toLo
 export const listensOn = (env: NodeJS.ProcessEnv = process.env): string => env.NITRO_HOST || env.HOST || '127.0.0.1'
 
 /**
+ * Whether anybody but whoever sits at this machine can reach Sett: it listens on a network, stands behind a proxy, or has been given
+ * names of its own. Then everybody signs in.
+ */
+export const onNetwork = (env: NodeJS.ProcessEnv = process.env): boolean =>
+  !isLoopback(listensOn(env)) || env.SETT_PROXY === '1' || (env.SETT_NAMES ?? '').trim() !== ''
+
+/**
  * The names this server answers to: those of its own machine, and on a network those in SETT_NAMES. Any page on the web can point a
  * name of its own at 127.0.0.1, so a request for another name is not answered.
  */

@@ -1,5 +1,6 @@
 import { getCookie, type H3Event, setCookie, deleteCookie } from 'h3'
 import type { Role } from '../../shared/roles'
+import { onNetwork } from './hosts'
 import { refuse } from './problem'
 import { personBy } from './signIn'
 import type { Store } from './store'
@@ -36,7 +37,8 @@ const isSecure = (event: H3Event): boolean =>
 
 /** Who asks; undefined where they have to sign in first. */
 export function askerOf(event: H3Event, store: Store): Asker | undefined {
-  if (!store.hasKeeper()) return AT_HOME
+  // Where others can reach it, a database without a keeper (an old backup, say) lets nobody in rather than everybody.
+  if (!store.hasKeeper()) return onNetwork() ? undefined : AT_HOME
   const token = getCookie(event, COOKIE)
   const person = token ? personBy(store, token) : undefined
   if (!person) return undefined

@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { request } from 'node:http'
 import { join } from 'node:path'
-import { nameIn, namesOf, turnedAway, type Arrival } from '../../server/utils/hosts'
+import { nameIn, namesOf, onNetwork, turnedAway, type Arrival } from '../../server/utils/hosts'
 import { ROUTES, routeOf } from '../../server/utils/routes'
 import { serve, type Running } from '../browser/world'
 
@@ -99,6 +99,8 @@ describe('who is answered', () => {
     expect(turnedAway(arrival({ host: 'school' }), names)?.status).toBe(421)
     expect(['a:b', 'a b', '[::1', 'a/b', undefined].map((h) => nameIn(h ?? ''))).toEqual(new Array(5).fill(undefined))
     expect(namesOf({}).has('127.0.0.1')).toBe(true)
+    const reached = [{}, { HOST: 'localhost' }, { HOST: '0.0.0.0' }, { SETT_PROXY: '1' }, { SETT_NAMES: 'sett.school' }]
+    expect(reached.map((env) => onNetwork(env))).toEqual([false, false, true, true, true])
   })
 })
 

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ROLES, reaches, type Role } from '../../shared/roles'
 import { ROUTES } from '../../server/utils/routes'
+import { makeBackup } from '../../server/utils/backups'
 import { digest, newCode, personBy } from '../../server/utils/signIn'
 import { makeStore } from '../../server/utils/store'
 import { serve, type Running } from '../browser/world'
@@ -216,8 +217,12 @@ describe('on a network', () => {
       encoding: 'utf8',
     })
 
-  test('Sett does not start while nobody could sign in', () => {
-    const { status, stderr } = start(mkdtempSync(join(tmpdir(), 'sett-net-')))
+  test.each<Record<string, string>>([
+    {},
+    { HOST: '127.0.0.1', SETT_PROXY: '1' },
+    { HOST: '127.0.0.1', SETT_NAMES: 'sett.school' },
+  ])('Sett does not start while nobody could sign in: %j', (env) => {
+    const { status, stderr } = start(mkdtempSync(join(tmpdir(), 'sett-net-')), env)
     expect(status).toBe(1)
     expect(stderr.trim()).toBe(
       'On a network Sett asks everybody to sign in, and nobody can yet. Make a keeper first: npm run keeper.',
@@ -232,6 +237,7 @@ describe('on a network', () => {
         encoding: 'utf8',
       })
     expect(keeper()).toContain('Nobody signs in here yet.')
+    const { name } = await makeBackup(join(data, 'sett.db'), 14)
     const code = /[2-9A-Z]{5}(?:-[2-9A-Z]{5}){3}/.exec(keeper('Rowan'))![0]
     const net = await serve({ data, env: { HOST: '0.0.0.0' } })
     try {
@@ -242,6 +248,14 @@ describe('on a network', () => {
       // While it runs, the machine's own command makes a new way in.
       const again = /[2-9A-Z]{5}(?:-[2-9A-Z]{5}){3}/.exec(keeper('rowan'))![0]
       expect((await call('', 'POST', '/api/session/code', { code: again, passphrase: PASS }, net.url)).status).toBe(200)
+      // A backup from before there was a keeper lets nobody in, rather than everybody.
+      const { cookie } = await call('', 'POST', '/api/session', { name: 'Rowan', passphrase: PASS }, net.url)
+      const restored = await call(token(cookie), 'POST', '/api/backups/restore', { name }, net.url)
+      expect([restored.status, restored.body]).toEqual([200, expect.objectContaining({ restored: name })])
+      for (const who of ['', token(cookie)])
+        expect((await call(who, 'GET', '/api/classroom', undefined, net.url)).status).toBe(401)
+      expect((await call('', 'GET', '/api/session', undefined, net.url)).body).toEqual({ asked: true, person: null })
+      expect((await call('', 'POST', '/api/people/first', { name: 'Ivy', passphrase: PASS }, net.url)).status).toBe(401)
     } finally {
       await net.stop()
     }

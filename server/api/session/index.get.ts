@@ -1,4 +1,5 @@
 import type { Session } from '../../../shared/schemas'
+import { onNetwork } from '../../utils/hosts'
 import type { Asker } from '../../utils/person'
 import { useStore } from '../../utils/store'
 
@@ -6,7 +7,7 @@ import { useStore } from '../../utils/store'
 export default defineEventHandler((event): Session => {
   const asker = event.context.asker as Asker | undefined
   return {
-    asked: useStore().hasKeeper(),
+    asked: useStore().hasKeeper() || onNetwork(),
     person: asker && asker.id !== null ? { name: asker.name, role: asker.role } : null,
   }
 })
