@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import type { Backup, Happening, Keeping } from '../../shared/schemas'
+import type { Backup, Happening, Keeping } from '../../shared/people'
 import { request } from '../utils/request'
 
 /** Backups and putting them back, how long things are kept, and who did what. */

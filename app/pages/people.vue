@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ROLES, type Role } from '../../shared/roles'
 import { LEAST_PASSPHRASE } from '../../shared/limits'
-import type { Person } from '../../shared/schemas'
+import type { Person } from '../../shared/people'
 import { request } from '../utils/request'
 
 /** Who may use Sett, and as what; without anybody, how to begin. */

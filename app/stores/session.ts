@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { reaches, type Role } from '../../shared/roles'
-import type { Session } from '../../shared/schemas'
+import type { Session } from '../../shared/people'
 import { request } from '../utils/request'
 
 /** Who is signed in here; where nobody has to sign in, whoever sits at the computer may do everything. */

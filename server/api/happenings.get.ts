@@ -1,4 +1,4 @@
-import { happeningQuery } from '../../shared/schemas'
+import { happeningQuery } from '../../shared/people'
 import { checkedQuery } from '../utils/problem'
 import { useStore } from '../utils/store'
 

@@ -1,4 +1,4 @@
-import { keepingSchema } from '../../shared/schemas'
+import { keepingSchema } from '../../shared/people'
 import { setKeeping } from '../utils/keeping'
 import { noteDone } from '../utils/person'
 import { checkedBody } from '../utils/problem'

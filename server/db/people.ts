@@ -1,4 +1,5 @@
-import { folded, type Happening, type Person } from '../../shared/schemas'
+import type { Happening, Person } from '../../shared/people'
+import { folded } from '../../shared/schemas'
 import type { Role } from '../../shared/roles'
 import type { Db } from './open'
 

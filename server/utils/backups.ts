@@ -1,6 +1,6 @@
 import { chmodSync, copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import { basename, dirname, join } from 'node:path'
-import type { Backup } from '../../shared/schemas'
+import type { Backup } from '../../shared/people'
 import { eraseIn, scrub } from '../db/erasing'
 import { connect, StartTrouble, versionOf } from '../db/open'
 import { sentenceFor } from '../db/trouble'

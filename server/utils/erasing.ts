@@ -1,4 +1,4 @@
-import type { Receipt } from '../../shared/schemas'
+import type { Receipt } from '../../shared/people'
 import { eraseFromCopies } from './backups'
 import type { Store } from './store'
 

@@ -1,4 +1,4 @@
-import { KEEPING_AT_FIRST, keepingSchema, type Keeping } from '../../shared/schemas'
+import { KEEPING_AT_FIRST, keepingSchema, type Keeping } from '../../shared/people'
 import { listBackups, makeBackup } from './backups'
 import type { Store } from './store'
 

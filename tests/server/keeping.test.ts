@@ -24,7 +24,8 @@ import { daily, goesBefore, setKeeping } from '../../server/utils/keeping'
 import { fileOf, readFile, takeIn } from '../../server/utils/keep'
 import { replayed, replayedOn, standsTo } from '../../server/utils/replaying'
 import { makeStore, type Store } from '../../server/utils/store'
-import { KEEPING_AT_FIRST, type RecordFile, type SavedRecord } from '../../shared/schemas'
+import { KEEPING_AT_FIRST } from '../../shared/people'
+import type { RecordFile, SavedRecord } from '../../shared/schemas'
 import { serve } from '../browser/world'
 
 const folder = (): string => mkdtempSync(join(tmpdir(), 'sett-keeping-'))

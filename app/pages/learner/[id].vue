@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { pretty } from '../../../core/door'
-import type { KeptAnswer, Receipt, SavedRecord } from '../../../shared/schemas'
+import type { Receipt } from '../../../shared/people'
+import type { KeptAnswer, SavedRecord } from '../../../shared/schemas'
 import { request } from '../../utils/request'
 
 /** Everything that is kept of one learner, to be read, printed and handed over; and how to erase it for good. */

@@ -1,4 +1,4 @@
-import { restoreSchema } from '../../../shared/schemas'
+import { restoreSchema } from '../../../shared/people'
 import { listBackups, makeBackup, putBack, troubleWith, backupsOf } from '../../utils/backups'
 import { asker, noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'

@@ -1,4 +1,4 @@
-import { personChangeSchema } from '../../../shared/schemas'
+import { personChangeSchema } from '../../../shared/people'
 import { noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { firstPersonSchema } from '../../../shared/schemas'
+import { firstPersonSchema } from '../../../shared/people'
 import { keepSession, noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { beginSession, hashed } from '../../utils/signIn'

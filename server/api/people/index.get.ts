@@ -1,4 +1,4 @@
-import type { Person } from '../../../shared/schemas'
+import type { Person } from '../../../shared/people'
 import { useStore } from '../../utils/store'
 
 /** Everybody who may use Sett. */

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { newPersonSchema } from '../../../shared/schemas'
+import { newPersonSchema } from '../../../shared/people'
 import { noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { inviteTo } from '../../utils/signIn'

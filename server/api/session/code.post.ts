@@ -1,4 +1,4 @@
-import { codeSchema } from '../../../shared/schemas'
+import { codeSchema } from '../../../shared/people'
 import { addressOf, keepSession, noteDone } from '../../utils/person'
 import { checkedBody } from '../../utils/problem'
 import { beginSession, hashed, letIn } from '../../utils/signIn'

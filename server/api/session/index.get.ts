@@ -1,4 +1,4 @@
-import type { Session } from '../../../shared/schemas'
+import type { Session } from '../../../shared/people'
 import { onNetwork } from '../../utils/hosts'
 import type { Asker } from '../../utils/person'
 import { useStore } from '../../utils/store'

@@ -1,4 +1,4 @@
-import { signInSchema } from '../../../shared/schemas'
+import { signInSchema } from '../../../shared/people'
 import { addressOf, keepSession, noteDone } from '../../utils/person'
 import { checkedBody } from '../../utils/problem'
 import { beginSession, recognised } from '../../utils/signIn'

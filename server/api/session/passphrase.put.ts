@@ -1,4 +1,4 @@
-import { changeSchema } from '../../../shared/schemas'
+import { changeSchema } from '../../../shared/people'
 import { addressOf, asker, keepSession, noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { beginSession, hashed, recognised } from '../../utils/signIn'
