@@ -339,6 +339,14 @@ export interface RecordPage {
 
 /** Whose answers are asked for. */
 export const rehearsalQuery = z.strictObject({ of: personSchema })
+/** Whose answers are asked for, and after which answer the page goes on. */
+export const rehearsalPageQuery = z.strictObject({
+  of: personSchema,
+  after: z
+    .string()
+    .regex(/^\d{1,16}_[0-9a-f-]{36}$/i, 'The page before did not end there.')
+    .optional(),
+})
 
 /** A request that asks for nothing more. */
 export const noQuery = z.strictObject({})

@@ -1,3 +1,4 @@
+import { answerKey, ANSWERS_A_PAGE } from '../../shared/limits'
 import type { KeptAnswer } from '../../shared/schemas'
 import { request, ServerRefusal } from '../utils/request'
 
@@ -12,8 +13,15 @@ export function useRehearsal(who: Ref<string>) {
   async function read(): Promise<void> {
     const person = who.value
     try {
-      const found = await request<KeptAnswer[]>(`/api/rehearsals?of=${encodeURIComponent(person)}`)
-      if (person !== who.value) return
+      const found: KeptAnswer[] = []
+      for (let more = true; more;) {
+        const last = found.at(-1)
+        const after = last ? `&after=${answerKey(last)}` : ''
+        const page = await request<KeptAnswer[]>(`/api/rehearsals?of=${encodeURIComponent(person)}${after}`)
+        if (person !== who.value) return
+        found.push(...page)
+        more = page.length === ANSWERS_A_PAGE
+      }
       // An answer given while the others were being read is not among them yet.
       const known = new Set(found.map((a) => a.id))
       answers.value = [...found, ...answers.value.filter((a) => !known.has(a.id))]

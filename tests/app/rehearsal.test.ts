@@ -1,10 +1,11 @@
 import { ref } from 'vue'
 import { openWindow, serverSays, stored } from './nuxt'
 import { useRehearsal } from '../../app/composables/useRehearsal'
+import { answerKey, ANSWERS_A_PAGE } from '../../shared/limits'
 import type { KeptAnswer } from '../../shared/schemas'
 
 const answer = (n: number, learnerId: string | null = null): KeptAnswer => ({
-  id: `3f0e0000-0000-4000-8000-00000000000${n}`,
+  id: `3f0e0000-0000-4000-8000-${String(n).padStart(12, '0')}`,
   learnerId,
   at: 1_790_000_000_000 + n,
   item: 'rule 6+7',
@@ -33,6 +34,16 @@ test('the answers of a person are read, and each new one is sent without its ver
   expect(asked.map((a) => a.url)).toEqual(['/api/rehearsals?of=teacher', '/api/rehearsals'])
   const { right: _, ...sent } = answer(2)
   expect(asked[1]!.body).toEqual(sent)
+})
+
+test('answers are read a page at a time until there are no more', async () => {
+  const full = Array.from({ length: ANSWERS_A_PAGE }, (_, i) => answer(i + 1))
+  const asked = serverSays(full, [answer(9_999)])
+  const { answers } = useRehearsal(ref('teacher'))
+  await settled()
+  await settled()
+  expect(answers.value).toHaveLength(ANSWERS_A_PAGE + 1)
+  expect(asked[1]!.url).toBe(`/api/rehearsals?of=teacher&after=${answerKey(full.at(-1)!)}`)
 })
 
 test('an answer that the server does not take is held, said so, and kept with the next one, in order', async () => {

@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process'
+import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import {
   chmodSync,
@@ -27,6 +27,7 @@ import { makeStore, type Store } from '../../server/utils/store'
 import { KEEPING_AT_FIRST } from '../../shared/people'
 import type { RecordFile, SavedRecord } from '../../shared/schemas'
 import { serve } from '../browser/world'
+import { killed, WORKS } from './killing'
 
 const folder = (): string => mkdtempSync(join(tmpdir(), 'sett-keeping-'))
 const demo = (at = join(folder(), 'sett.db')): Store => {
@@ -193,6 +194,16 @@ describe('erasing', () => {
     expect(store.db.pragma('foreign_key_check')).toEqual([])
   })
 
+  test('the file is written anew: no page that once held something is left unused in it', () => {
+    const store = demo()
+    const id = randomUUID()
+    store.addLearner({ id, codeName: 'Siskin' })
+    const [record] = all(store)
+    for (let i = 0; i < 60; i++) store.save({ ...record!, id: randomUUID(), learnerId: id }, [])
+    eraseLearner(store, id)
+    expect(store.db.pragma('freelist_count', { simple: true })).toBe(0)
+  })
+
   test('neither an old file nor a restored backup brings anybody back', async () => {
     const store = demo()
     const [wren] = store.learners()
@@ -354,45 +365,8 @@ describe('at the start', () => {
   })
 })
 
-describe('a server killed in the middle', () => {
-  /** Kills a process that works on a data folder over and over, at a time of its own each turn, and looks at what is left. */
-  async function killed(work: string, times: number, look: (data: string) => void): Promise<void> {
-    const data = folder()
-    demo(join(data, 'sett.db')).db.close()
-    for (let i = 0; i < times; i++) {
-      const child = spawn(process.execPath, ['--import', 'tsx', 'tests/server/working.ts', work, data], {
-        stdio: ['ignore', 'pipe', 'inherit'],
-      })
-      await new Promise<void>((done) => child.stdout.once('data', () => done()))
-      await new Promise((next) => setTimeout(next, 5 + 17 * i))
-      child.kill('SIGKILL')
-      await new Promise((done) => child.once('exit', done))
-      look(data)
-    }
-  }
-
-  test.each(['saving', 'importing', 'backing-up', 'erasing'])(
-    '%s: what was told is there, and the database is whole',
-    async (work) => {
-      await killed(work, 10, (data) => {
-        const store = makeStore(join(data, 'sett.db'))
-        expect(store.db.pragma('integrity_check', { simple: true })).toBe('ok')
-        expect(store.db.pragma('foreign_key_check')).toEqual([])
-        const told = existsSync(join(data, 'told'))
-          ? readFileSync(join(data, 'told'), 'utf8').split('\n').filter(Boolean)
-          : []
-        if (work === 'saving') for (const id of told) expect(store.record(id)).toBeDefined()
-        if (work === 'erasing')
-          for (const id of told) expect([store.learner(id), store.keptOf(id).records]).toEqual([undefined, 0])
-        // A file is there whole or not at all: forty records each.
-        if (work === 'importing')
-          expect(all(store).filter((r) => r.outcome.note.startsWith('import')).length % 40).toBe(0)
-        for (const { name } of listBackups(store.path))
-          expect(dump(join(backupsOf(store.path), name))).toContain('Wren')
-        store.db.close()
-      })
-    },
-  )
+test.each(WORKS)('killed while %s ten times: what was told is there, and the database is whole', async (work) => {
+  await expect(killed(work, 10)).resolves.toBeUndefined()
 })
 
 test('how what is sent stands to what is kept', () => {

@@ -13,6 +13,7 @@ import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
 import { reopen, type WorkRecord } from '../../core/record/record'
 import { parseNotchMap } from '../../core/representation/touch/notches'
 import { MIGRATIONS } from '../../server/db/migrations'
+import { ANSWERS_A_PAGE } from '../../shared/limits'
 import { workSchema, type RecordFile, type RehearsalFile, type SavedRecord } from '../../shared/schemas'
 
 const path = (): string => join(mkdtempSync(join(tmpdir(), 'sett-store-')), 'sett.db')
@@ -46,6 +47,33 @@ test('what is written is on disk for the next opener', () => {
   const before = all(first)
   // Opened beside the first, which was never closed.
   expect(all(makeStore(at))).toEqual(before)
+})
+
+test('a record saved again is found by the slips it has now, and by no others', () => {
+  const store = demo()
+  const [record] = all(store)
+  const by = (slip: string) => store.page({ limit: 50, slip }).records.map((r) => r.id)
+  store.save(record!, ['a slip once seen', 'another one'])
+  store.save(record!, ['another one'])
+  expect([by('a slip once seen'), by('another one')]).toEqual([[], [record!.id]])
+})
+
+test('the answers of a person come a page at a time, however many there are at one moment', () => {
+  const store = makeStore(path())
+  const count = 2 * ANSWERS_A_PAGE + 7
+  const ids = Array.from({ length: count }, () => randomUUID()).sort()
+  for (const [i, id] of ids.entries())
+    store.keepAnswer({
+      id,
+      learnerId: null,
+      at: 1_790_000_000_000 + Math.floor(i / 700),
+      item: 'read 407',
+      given: '407',
+      right: true,
+      ms: 900,
+    })
+  expect(store.answersAfter(null)).toHaveLength(ANSWERS_A_PAGE)
+  expect(store.answers(null).map((a) => a.id)).toEqual(ids)
 })
 
 test('the tables themselves refuse what must not be', () => {

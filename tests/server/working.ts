@@ -7,7 +7,7 @@ import { eraseLearner } from '../../server/utils/erasing'
 import { takeIn } from '../../server/utils/keep'
 import { makeStore } from '../../server/utils/store'
 
-/** Works on a data folder until it is killed, and writes down what it has told its caller to be done (tests/server/keeping.test.ts). */
+/** Works on a data folder until it is killed, and writes down what it has told its caller to be done (`killing.ts`). */
 const [work, data] = process.argv.slice(2) as [string, string]
 const store = makeStore(join(data, 'sett.db'))
 const [sample] = [...store.records(null)]

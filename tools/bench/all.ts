@@ -3,6 +3,7 @@ import { timesOfCore } from './core'
 import { firstLoad } from './load'
 import { framesWhileDragging } from './frames'
 import { tapsOnMats } from './mats'
+import { killsSurvived } from './kills'
 import { longRecords } from './records'
 import { savesPerSecond } from './saves'
 import { schoolOf } from './school'
@@ -26,6 +27,7 @@ const ALL: readonly (readonly [string, () => Figure[] | Promise<Figure[]>])[] = 
   ['Frames while dragging, 500 pieces out', framesWhileDragging],
   ['Taps on the mats', tapsOnMats],
   ['Saving', savesPerSecond],
+  ['Servers killed', killsSurvived],
 ]
 
 for (const [title, measure] of school ? ([['A school', schoolOf(records)]] as const) : ALL) {

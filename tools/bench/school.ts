@@ -92,6 +92,52 @@ function scans(data: string, learner: string): readonly string[] {
 const at = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]!
 
+/** Twenty thousand records taken in as one file, and how long others wait meanwhile. */
+async function importing(url: string): Promise<Figure[]> {
+  const IMPORTED = 20_000
+  const { records: some } = (await (await fetch(`${url}/api/records?limit=13`)).json()) as {
+    records: { id: string }[]
+  }
+  const samples = await Promise.all(
+    some.map(async ({ id }) => (await (await fetch(`${url}/api/records/${id}`)).json()) as Omit<SavedRecord, 'id'>),
+  )
+  const records = Array.from({ length: IMPORTED }, (_, i) => {
+    const { learnerId: _learner, ...rest } = samples[i % samples.length]!
+    return { ...rest, id: randomUUID(), learner: 'Wren' }
+  })
+  const body = JSON.stringify({ format: 'sett-records', version: 1, records })
+  const begun = performance.now()
+  let busy = true
+  const taken = fetch(`${url}/api/records/file`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', accept: 'application/x-ndjson' },
+    body,
+  })
+    .then((r) => r.text())
+    .finally(() => (busy = false))
+  const waits: number[] = []
+  while (busy) {
+    const asked = performance.now()
+    await (await fetch(`${url}/api/session`)).arrayBuffer()
+    waits.push(performance.now() - asked)
+    await new Promise((next) => setTimeout(next, 20))
+  }
+  const answer = (await taken).trim().split('\n').at(-1)!
+  waits.sort((a, b) => a - b)
+  return [
+    {
+      what: `${IMPORTED.toLocaleString('en')} records taken in as one file`,
+      value: `${((performance.now() - begun) / 1000).toFixed(1)} s`,
+      beside: `${(body.length / 1e6).toFixed(0)} MB, each replayed; ${answer}`,
+    },
+    {
+      what: 'what others wait meanwhile',
+      value: `${at(waits, 0.99).toFixed(0)} ms`,
+      beside: `99 of 100 of ${waits.length}; longest ${waits.at(-1)!.toFixed(0)} ms`,
+    },
+  ]
+}
+
 /** What a school of this size waits for: every kind of page, a file of everything, memory. */
 export const schoolOf = (records: number) => async (): Promise<Figure[]> => {
   const data = mkdtempSync(join(tmpdir(), 'sett-school-'))
@@ -162,6 +208,7 @@ export const schoolOf = (records: number) => async (): Promise<Figure[]> => {
   for await (const chunk of (await fetch(`${url}/api/records/file`)).body! as unknown as AsyncIterable<Uint8Array>)
     bytes += chunk.length
   const exported = performance.now() - begun
+  figures.push(...(await importing(url)))
   const peak = /VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1] ?? '0'
   figures.push(
     {
