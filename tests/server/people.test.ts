@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { ROLES, reaches, type Role } from '../../shared/roles'
 import { ROUTES } from '../../server/utils/routes'
 import { makeBackup } from '../../server/utils/backups'
-import { digest, newCode, personBy } from '../../server/utils/signIn'
+import { digest, invitedBy, inviteTo, newCode, personBy } from '../../server/utils/signIn'
 import { makeStore } from '../../server/utils/store'
 import { serve, type Running } from '../browser/world'
 
@@ -207,6 +207,11 @@ test('codes and tokens: no two alike, kept as digests only, and good for a time'
   for (let h = 0; h < 7 * 24; h += 6) store.seen(digest('secret'), hours(h))
   expect(personBy(store, 'secret', hours(7 * 24 - 1))?.name).toBe('Rowan')
   expect(personBy(store, 'secret', hours(7 * 24 + 1))).toBeUndefined()
+  // An invitation ends too, whoever finds the note with its code later on.
+  const code = inviteTo(store, id, now)
+  const days = (n: number): number => hours(24 * n)
+  expect(invitedBy(store, code, days(6))?.name).toBe('Rowan')
+  expect(invitedBy(store, code, days(8))).toBeUndefined()
 })
 
 describe('on a network', () => {
