@@ -1,22 +1,17 @@
 import { DEFAULT_CHOICES } from '../choices'
-import { exact, sign } from '../number/exact'
+import { exact } from '../number/exact'
 import { currencyOf, type Currency } from '../number/money'
 import { heapOf, type Kind } from '../problem/heap'
-import { answer, type Problem } from '../problem/problem'
-import type { Procedure } from './procedure'
+import { comingTo, type Procedure } from './procedure'
 
 /** Mistaken ways of counting coins (practice, sections 12 and 14; common practice, no source). */
 
 const ofHeap =
-  (work: (heap: readonly Kind[], money: Currency) => readonly number[]): Procedure['answers'] =>
-  (problem: Problem, choices = DEFAULT_CHOICES) => {
+  (work: (heap: readonly Kind[], money: Currency) => readonly number[]): Procedure['computes'] =>
+  (problem, choices = DEFAULT_CHOICES) => {
     // A single product is no heap to those who multiply: only sums of groups are read so.
     const heap = problem.groups ? heapOf(problem) : undefined
-    if (!heap) return []
-    const right = answer(problem)
-    return [...new Set(work(heap, currencyOf(choices.money)).map((n) => exact(n)))].filter(
-      (n) => n !== right && sign(n) >= 0,
-    )
+    return heap ? comingTo(work(heap, currencyOf(choices.money)).map((n) => (n < 0 ? null : exact(n)))) : []
   }
 
 /** What a heap comes to where one keeps on by the value of some kind when the next begins. */
@@ -32,7 +27,7 @@ function keptOn(heap: readonly Kind[]): readonly number[] {
 export const keepsLast: Procedure = {
   id: 'keeps-last',
   name: 'kept counting by the last value',
-  answers: ofHeap((heap) => {
+  computes: ofHeap((heap) => {
     const all = heap.reduce((n, k) => n + k.count, 0)
     return [...keptOn(heap), all * Math.max(...heap.map((k) => k.value))]
   }),
@@ -41,7 +36,7 @@ export const keepsLast: Procedure = {
 export const countsCoins: Procedure = {
   id: 'counts-coins',
   name: 'counted the coins instead of their value',
-  answers: ofHeap((heap) => [heap.reduce((n, k) => n + k.count, 0)]),
+  computes: ofHeap((heap) => [heap.reduce((n, k) => n + k.count, 0)]),
 }
 
 const total = (heap: readonly Kind[]): number => heap.reduce((n, k) => n + k.count * k.value, 0)
@@ -49,12 +44,12 @@ const total = (heap: readonly Kind[]): number => heap.reduce((n, k) => n + k.cou
 export const coinTwice: Procedure = {
   id: 'coin-twice',
   name: 'counted a coin twice',
-  answers: ofHeap((heap) => heap.map((k) => total(heap) + k.value)),
+  computes: ofHeap((heap) => heap.map((k) => total(heap) + k.value)),
 }
 export const coinLeftOut: Procedure = {
   id: 'coin-left-out',
   name: 'left a coin out',
-  answers: ofHeap((heap) => heap.map((k) => total(heap) - k.value)),
+  computes: ofHeap((heap) => heap.map((k) => total(heap) - k.value)),
 }
 
 /** Whether a coin of less value is the larger one to the eye. */
@@ -68,7 +63,7 @@ export function looksMore({ coins }: Currency, less: number, more: number): bool
 export const largerForMore: Procedure = {
   id: 'larger-for-more',
   name: 'took the larger coin for the one of more value',
-  answers: ofHeap((heap, money) =>
+  computes: ofHeap((heap, money) =>
     heap.flatMap((less) =>
       heap
         .filter((more) => looksMore(money, less.value, more.value))

@@ -3,7 +3,7 @@ import { add, compare, divide, exact, isWhole, multiply, sizeOf, ZERO, type Exac
 import { lcm, relationOf, wholeAndRest, type Relation } from '../number/fractions'
 import { parseNumeral, valueOf, type Numeral } from '../number/numeral'
 import { answer, isChain, WORKED, type Problem } from '../problem/problem'
-import type { Procedure } from './procedure'
+import { comingTo, type Procedure } from './procedure'
 
 /** Mistaken ways with fractions and decimals (practice, sections 11 and 14; common practice, no source). */
 
@@ -36,19 +36,18 @@ function step(problem: Problem): Step | null {
   return a && b && fractions ? { a, b, operation: term.operation as '+' | '-' } : null
 }
 
-const fraction = (whole: bigint, top: bigint, bottom: bigint): readonly Exact[] =>
-  bottom <= 0n || top < 0n || whole < 0n ? [] : [add(exact(whole), divide(exact(top), exact(bottom)))]
+const fraction = (whole: bigint, top: bigint, bottom: bigint): Exact | null =>
+  bottom <= 0n || top < 0n || whole < 0n ? null : add(exact(whole), divide(exact(top), exact(bottom)))
 
-/** What a mistaken way comes to, where that is another number than the answer; with the wholes apart, and with all in parts. */
+/** What a mistaken way comes to; with the wholes apart, and with all in parts. */
 const wrongly =
-  (work: (of: Step, sum: (x: bigint, y: bigint) => bigint) => readonly Exact[]) =>
-  (problem: Problem): readonly Exact[] => {
+  (work: (of: Step, sum: (x: bigint, y: bigint) => bigint) => readonly (Exact | null)[]): Procedure['computes'] =>
+  (problem) => {
     const of = step(problem)
     if (!of) return []
     const sum = (x: bigint, y: bigint): bigint => (of.operation === '+' ? x + y : x - y)
     const improper = ({ whole, top, bottom }: Parted): Parted => ({ whole: 0n, top: whole * bottom + top, bottom })
-    const all = [...work(of, sum), ...work({ ...of, a: improper(of.a), b: improper(of.b) }, sum)]
-    return [...new Set(all)].filter((n) => n !== answer(problem))
+    return comingTo([...work(of, sum), ...work({ ...of, a: improper(of.a), b: improper(of.b) }, sum)])
   }
 
 const size = (n: bigint): bigint => (n < 0n ? -n : n)
@@ -56,34 +55,36 @@ const size = (n: bigint): bigint => (n < 0n ? -n : n)
 export const topsAndBottoms: Procedure = {
   id: 'tops-and-bottoms',
   name: 'added tops and bottoms',
-  answers: wrongly(({ a, b, operation }, sum) =>
+  computes: wrongly(({ a, b, operation }, sum) =>
     a.bottom === 1n || b.bottom === 1n
       ? []
-      : fraction(
-          sum(a.whole, b.whole),
-          size(sum(a.top, b.top)),
-          operation === '+' ? a.bottom + b.bottom : size(a.bottom - b.bottom),
-        ),
+      : [
+          fraction(
+            sum(a.whole, b.whole),
+            size(sum(a.top, b.top)),
+            operation === '+' ? a.bottom + b.bottom : size(a.bottom - b.bottom),
+          ),
+        ],
   ),
 }
 
 export const oneDenominator: Procedure = {
   id: 'one-denominator',
   name: 'kept one denominator for different parts',
-  answers: wrongly(({ a, b }, sum) =>
+  computes: wrongly(({ a, b }, sum) =>
     a.bottom === b.bottom
       ? []
-      : [a.bottom, b.bottom].flatMap((bottom) => fraction(sum(a.whole, b.whole), size(sum(a.top, b.top)), bottom)),
+      : [a.bottom, b.bottom].map((bottom) => fraction(sum(a.whole, b.whole), size(sum(a.top, b.top)), bottom)),
   ),
 }
 
 export const bottomOnly: Procedure = {
   id: 'bottom-only',
   name: 'renamed the bottom without the top',
-  answers: wrongly(({ a, b }, sum) =>
+  computes: wrongly(({ a, b }, sum) =>
     a.bottom === b.bottom
       ? []
-      : [lcm([a.bottom, b.bottom]), a.bottom * b.bottom].flatMap((bottom) =>
+      : [lcm([a.bottom, b.bottom]), a.bottom * b.bottom].map((bottom) =>
           fraction(sum(a.whole, b.whole), size(sum(a.top, b.top)), bottom),
         ),
   ),
@@ -93,22 +94,22 @@ export const bottomOnly: Procedure = {
 export const wholesAsOne: Procedure = {
   id: 'wholes-as-one',
   name: 'took several wholes together for one whole',
-  answers: (problem) => {
+  computes: (problem) => {
     const right = answer(problem)
     const { whole, rest } = wholeAndRest(right)
     const wholes = add(whole, exact(rest === ZERO ? 0 : 1))
     const fractions = [problem.first, ...problem.terms.map((t) => t.number)].some((n) => n.form === 'fraction')
-    return fractions && !isWhole(right) && compare(right, exact(1)) > 0 ? [divide(right, wholes)] : []
+    return fractions && !isWhole(right) && compare(right, exact(1)) > 0 ? comingTo([divide(right, wholes)]) : []
   },
 }
 
 export const bottomTimes: Procedure = {
   id: 'bottom-times',
   name: 'multiplied the bottom as well as the top',
-  answers: ({ first, terms: [term, more] }) => {
+  computes: ({ first, terms: [term, more] }) => {
     if (!term || more || term.operation !== '*' || term.number.form !== 'fraction') return []
     const { whole, rest } = wholeAndRest(valueOf(term.number))
-    return valueOf(first) === '1' ? [] : [add(multiply(valueOf(first), whole), rest)]
+    return comingTo([add(multiply(valueOf(first), whole), rest)])
   },
 }
 
@@ -128,26 +129,26 @@ const scaled = (n: Exact, places: number): Exact => divide(n, exact(10n ** BigIn
 export const flushRight: Procedure = {
   id: 'flush-right',
   name: 'wrote decimals flush right, without the points under each other',
-  answers: (problem) => {
+  computes: (problem) => {
     const of = decimals(problem)
     if (!of || of.a.form !== 'places' || of.b.form !== 'places' || of.a.decimals === of.b.decimals) return []
     const [x, y] = [exact(BigInt(of.a.digits)), exact(BigInt(of.b.digits))]
     const all = sizeOf(WORKED[of.operation](x, y))
-    return [of.a.decimals, of.b.decimals].map((places) => scaled(all, places)).filter((n) => n !== answer(problem))
+    return comingTo([of.a.decimals, of.b.decimals].sort((x, y) => y - x).map((places) => scaled(all, places)))
   },
 }
 
 export const afterPointAsWhole: Procedure = {
   id: 'after-point-as-whole',
   name: 'worked what stands after the point as a number of its own',
-  answers: (problem) => {
+  computes: (problem) => {
     const of = decimals(problem)
     if (!of || of.a.form !== 'places' || of.b.form !== 'places') return []
     const after = (n: Numeral): string => (n.form === 'places' && n.decimals > 0 ? n.digits.slice(-n.decimals) : '0')
     const before = (n: Numeral): Exact => wholeAndRest(valueOf(n)).whole
     const wholes = WORKED[of.operation](before(of.a), before(of.b))
     const rest = sizeOf(WORKED[of.operation](exact(BigInt(after(of.a))), exact(BigInt(after(of.b)))))
-    return [add(wholes, scaled(rest, rest.length))].filter((n) => n !== answer(problem))
+    return comingTo([add(wholes, scaled(rest, rest.length))])
   },
 }
 

@@ -1,7 +1,7 @@
 import type { Choices } from '../choices'
 import type { Exact } from '../number/exact'
 import type { Problem } from '../problem/problem'
-import type { Procedure } from './procedure'
+import { answersOf, type Procedure } from './procedure'
 import {
   afterPointAsWhole,
   bottomOnly,
@@ -51,4 +51,4 @@ export const PROCEDURES: readonly Procedure[] = [
 
 /** The mistaken procedure that gives an answer, the most telling first; undefined where none does. */
 export const procedureFor = (problem: Problem, given: Exact, choices?: Choices): Procedure | undefined =>
-  PROCEDURES.find((p) => p.answers(problem, choices).includes(given))
+  PROCEDURES.find((p) => answersOf(p, problem, choices).includes(given))

@@ -1,19 +1,18 @@
-import { add, exact, multiply, sign, sum, toCount, type Exact } from '../number/exact'
+import { add, exact, multiply, sum, toCount, type Exact } from '../number/exact'
 import { digitsOf } from '../number/places'
 import { fingerOf } from '../problem/nines'
 import { placesIn, productOf, topAndBy, type Part } from '../problem/product'
-import { answer, type Problem } from '../problem/problem'
-import type { Procedure } from './procedure'
+import type { Problem } from '../problem/problem'
+import { comingTo, type Procedure } from './procedure'
 
 /** Mistaken ways of multiplying (practice, sections 13 and 14; common practice, no source). */
 
-/** What a mistaken way comes to, where that is another number than the product. */
+/** What a mistaken way comes to. */
 const wrongly =
-  (work: (of: Part, problem: Problem) => readonly Exact[]) =>
-  (problem: Problem): readonly Exact[] => {
+  (work: (of: Part, problem: Problem) => readonly Exact[]): Procedure['computes'] =>
+  (problem) => {
     const of = productOf(problem)
-    if (!of) return []
-    return [...new Set(work(of, problem))].filter((n) => n !== answer(problem) && sign(n) >= 0)
+    return of ? comingTo(work(of, problem)) : []
   }
 
 /** Of written multiplication by one digit: its digits from the ones up, and by what they are multiplied. */
@@ -39,13 +38,13 @@ function columnwise(of: Part, column: (digit: number, times: number, carry: numb
 export const leftAsOnes: Procedure = {
   id: 'left-as-ones',
   name: 'counted the fingers to the left as ones',
-  answers: wrongly((_, problem) => ((fingerOf(problem) ?? 1) > 1 ? [exact(9)] : [])),
+  computes: wrongly((_, problem) => ((fingerOf(problem) ?? 1) > 1 ? [exact(9)] : [])),
 }
 
 export const notMovedOver: Procedure = {
   id: 'not-moved-over',
   name: 'did not move the second row over',
-  answers: wrongly((of) => {
+  computes: wrongly((of) => {
     const { top, by } = topAndBy(of)
     return by.length === 2 ? [sum(digitsOf(by).map((d) => multiply(exact(d), top)))] : []
   }),
@@ -54,7 +53,7 @@ export const notMovedOver: Procedure = {
 export const oneColumnOnly: Procedure = {
   id: 'one-column-only',
   name: 'multiplied one column only',
-  answers: wrongly((of) => {
+  computes: wrongly((of) => {
     const { top, by } = topAndBy(of)
     const [lowest, ...rest] = placesIn(top)
     return top.length > 1 && lowest ? [add(multiply(lowest, by), sum(rest))] : []
@@ -64,17 +63,17 @@ export const oneColumnOnly: Procedure = {
 export const carryBefore: Procedure = {
   id: 'carry-before',
   name: 'added the carry before multiplying',
-  answers: wrongly((of) => columnwise(of, (digit, times, carry) => (digit + carry) * times)),
+  computes: wrongly((of) => columnwise(of, (digit, times, carry) => (digit + carry) * times)),
 }
 
 export const carryDropped: Procedure = {
   id: 'carry-dropped',
   name: 'forgot to add the carry',
-  answers: wrongly((of) => columnwise(of, (digit, times) => digit * times)),
+  computes: wrongly((of) => columnwise(of, (digit, times) => digit * times)),
 }
 
 export const addsFactors: Procedure = {
   id: 'adds-factors',
   name: 'added instead of multiplying',
-  answers: wrongly(({ count, size }) => [add(count, size)]),
+  computes: wrongly(({ count, size }) => [add(count, size)]),
 }

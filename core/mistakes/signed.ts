@@ -1,7 +1,7 @@
 import { add, negate, sign, sizeOf, type Exact } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { answer, isChain, WORKED, type Problem } from '../problem/problem'
-import type { Procedure } from './procedure'
+import { comingTo, type Procedure } from './procedure'
 
 /** Mistaken ways of adding and taking away plus and minus (practice, sections 10 and 14; common practice, no source). */
 
@@ -12,29 +12,28 @@ function step(problem: Problem): { readonly a: Exact; readonly b: Exact; readonl
   return { a: valueOf(problem.first), b: valueOf(term.number), operation: term.operation as '+' | '-' }
 }
 
-/** What a mistaken way comes to, where that is another number than the answer; only where some number or the answer is below nought. */
+/** What a mistaken way comes to; only where some number or the answer is below nought. */
 const wrongly =
-  (work: (of: { a: Exact; b: Exact; operation: '+' | '-' }) => readonly Exact[]) =>
-  (problem: Problem): readonly Exact[] => {
+  (work: (of: { a: Exact; b: Exact; operation: '+' | '-' }) => readonly (Exact | null)[]): Procedure['computes'] =>
+  (problem) => {
     const of = step(problem)
-    if (!of || ![of.a, of.b, answer(problem)].some((n) => sign(n) < 0)) return []
-    return [...new Set(work(of))].filter((n) => n !== answer(problem))
+    return of && [of.a, of.b, answer(problem)].some((n) => sign(n) < 0) ? comingTo(work(of)) : []
   }
 
 export const operationAsOwn: Procedure = {
   id: 'operation-as-own',
   name: 'took the operation sign for the number’s own sign',
-  answers: wrongly(({ a, b, operation }) => (operation === '-' && sign(b) > 0 ? [WORKED['-'](a, negate(b))] : [])),
+  computes: wrongly(({ a, b, operation }) => (operation === '-' && sign(b) > 0 ? [WORKED['-'](a, negate(b))] : [])),
 }
 export const ownAsOperation: Procedure = {
   id: 'own-as-operation',
   name: 'took the number’s own sign for the operation sign',
-  answers: wrongly(({ a, b, operation }) => (operation === '-' && sign(b) < 0 ? [WORKED['-'](a, sizeOf(b))] : [])),
+  computes: wrongly(({ a, b, operation }) => (operation === '-' && sign(b) < 0 ? [WORKED['-'](a, sizeOf(b))] : [])),
 }
 export const signOfFirst: Procedure = {
   id: 'sign-of-first',
   name: 'gave the answer the sign of the first number',
-  answers: wrongly(({ a, b, operation }) => {
+  computes: wrongly(({ a, b, operation }) => {
     const right = WORKED[operation](a, b)
     return sign(a) === 0 || sign(right) === sign(a) ? [] : [negate(right)]
   }),
@@ -42,7 +41,7 @@ export const signOfFirst: Procedure = {
 export const addsSizes: Procedure = {
   id: 'adds-sizes',
   name: 'added the sizes although the signs differ',
-  answers: wrongly(({ a, b, operation }) => {
+  computes: wrongly(({ a, b, operation }) => {
     const plus = operation === '-' ? negate(b) : b
     const both = add(sizeOf(a), sizeOf(b))
     return sign(a) * sign(plus) < 0 ? [both, negate(both)] : []
@@ -51,7 +50,7 @@ export const addsSizes: Procedure = {
 export const dropsSign: Procedure = {
   id: 'drops-sign',
   name: 'dropped a sign',
-  answers: wrongly(({ a, b, operation }) => {
+  computes: wrongly(({ a, b, operation }) => {
     const work = WORKED[operation]
     const right = work(a, b)
     return [work(sizeOf(a), sizeOf(b)), work(sizeOf(a), b), work(a, sizeOf(b)), sizeOf(right)]
