@@ -17,7 +17,8 @@ const oneOff =
       return comingTo([multiply(change(count, ONE), size), multiply(count, change(size, ONE))])
     }
     const off = quotient && change(quotient.value, ONE)
-    return off && sign(off) >= 0 ? comingTo([off]) : []
+    // What is left over was reckoned as it should be; only the groups were miscounted.
+    return off && sign(off) >= 0 ? [{ value: off, remainder: quotient.remainder }] : []
   }
 
 export const groupTooFew: Procedure = { id: 'group-too-few', name: 'one group too few', computes: oneOff(subtract) }

@@ -29,11 +29,17 @@ export const comingTo = (values: readonly (Exact | null)[]): readonly (Worked | 
 
 /** The right answer as a way of working tells it: of a division of whole numbers the quotient, with what is left over. */
 export function rightOf(problem: Problem): Worked {
+  const known = rights.get(problem)
+  if (known) return known
   const quotient = quotientOf(problem)
-  return quotient && quotient.by !== '0'
-    ? { value: quotient.value, remainder: quotient.remainder }
-    : { value: answer(problem) }
+  const right =
+    quotient && quotient.by !== '0'
+      ? { value: quotient.value, remainder: quotient.remainder }
+      : { value: answer(problem) }
+  rights.set(problem, right)
+  return right
 }
+const rights = new WeakMap<Problem, Worked>()
 
 /** The wrong answers that a procedure can give to a problem, as a class works; none where it comes out right or does not apply. */
 export function answersOf(procedure: Procedure, problem: Problem, choices?: Choices): readonly Exact[] {
