@@ -1,5 +1,6 @@
 import type { Choices } from '../choices'
 import { CATALOGUE, procedureById, type Known, type WorkedWith } from '../mistakes/catalogue'
+import { sheetOf } from '../mistakes/columnWork'
 import type { Item } from './item'
 import {
   answeredIn,
@@ -67,8 +68,8 @@ const PAIRS = 0.06
 /** One answer makes no habit: what explains a single wrong answer is held for a tenth as likely. */
 const ONE_ANSWER = 0.1
 
-/** How many procedures are tried two by two. */
-const MOST_PAIRED = 14
+/** How many procedures are tried two by two, besides the habits of columns. */
+const MOST_PAIRED = 6
 /** So many wrong answers a single procedure may leave over before pairs are thought of. */
 const LEFT_OVER = 2
 
@@ -86,7 +87,7 @@ export function diagnose({ items, prior = {}, with: where = 'paper', choices }: 
     where,
     choices,
   ).map((s) => standingOf(s, answered, slipRate))
-  const paired = needsPairs(singles, answered) ? pairsOf(singles, answered, slipRate) : []
+  const paired = needsPairs(singles, answered) ? pairsOf(singles, answered, slipRate, choices) : []
 
   const share = Math.max(0, 1 - careful - other - pairs)
   const forms = new Map<string, number>()
@@ -141,28 +142,34 @@ function needsPairs(singles: readonly Standing[], answered: readonly Answered[])
   return wrong - most >= LEFT_OVER
 }
 
-/** Pairs of what explains something, and of habits of columns, which may come to something together that neither does alone. */
-function pairsOf(singles: readonly Standing[], answered: readonly Answered[], rate?: number): readonly Standing[] {
-  const one = new Map<string, Standing>()
-  for (const s of singles) {
-    const [known] = s.suspect.of
-    const before = one.get(known!.id)
-    if (!before || s.likelihood > before.likelihood) one.set(known!.id, s)
-  }
-  const members = [...one.values()]
-    .filter((s) => s.suspect.form === 0)
-    .map((s) => ({ s, n: explained(s, answered) }))
-    .filter(({ s, n }) => n > 0 || s.suspect.of[0]!.taking || s.suspect.of[0]!.adding)
-    .sort((a, b) => b.n - a.n || b.s.likelihood - a.s.likelihood)
+/**
+ * Pairs of what explains something, and of habits of columns: two of them may come to something that neither does alone, even where
+ * one alone changes nothing (a nought that only the other leaves there).
+ */
+function pairsOf(
+  singles: readonly Standing[],
+  answered: readonly Answered[],
+  rate?: number,
+  choices?: Choices,
+): readonly Standing[] {
+  const given = choices ? { choices } : {}
+  const whole = singles.filter((s) => s.suspect.form === 0)
+  const operations = new Set(answered.map(({ problem }) => sheetOf(problem)?.operation))
+  const habits = CATALOGUE.filter((k) => (k.taking && operations.has('-')) || (k.adding && operations.has('+')))
+  const explaining = whole
+    .map((s) => ({ known: s.suspect.of[0]!, n: explained(s, answered) }))
+    .filter(({ known, n }) => n > 0 && !habits.includes(known))
+    .sort((a, b) => b.n - a.n)
     .slice(0, MOST_PAIRED)
+    .map(({ known }) => known)
+  const keys = new Map(whole.map((s) => [s.suspect.of[0]!.id, s.key]))
+  const members = CATALOGUE.filter((k) => habits.includes(k) || explaining.includes(k))
   const made: Standing[] = []
-  for (const [i, { s: a }] of members.entries())
-    for (const { s: b } of members.slice(i + 1)) {
-      const of = [a.suspect.of[0]!, b.suspect.of[0]!].sort((x, y) => CATALOGUE.indexOf(x) - CATALOGUE.indexOf(y))
-      const suspect: Suspect = { ...a.suspect, of, form: 0 }
-      const standing = standingOf(suspect, answered, rate)
+  for (const [i, a] of members.entries())
+    for (const b of members.slice(i + 1)) {
+      const standing = standingOf({ of: [a, b], form: 0, ...given }, answered, rate)
       // A pair that comes to no more than one of its two is that one.
-      if (![a, b].some((single) => single.key === standing.key)) made.push(standing)
+      if (![a, b].some((known) => keys.get(known.id) === standing.key)) made.push(standing)
     }
   return made
 }
