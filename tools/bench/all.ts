@@ -1,5 +1,6 @@
 import { hostileRecords } from './adverse'
 import { timesOfCore } from './core'
+import { marking } from './diagnosis'
 import { firstLoad } from './load'
 import { framesWhileDragging } from './frames'
 import { tapsOnMats } from './mats'
@@ -15,9 +16,11 @@ export interface Figure {
   readonly beside: string
 }
 
-/** `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
+/** `diagnosis` measures marking alone. `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
 const school = process.argv.map((arg) => /^--school(?:=(\d+))?$/.exec(arg)).find((found) => found !== null)
 const records = Number(school?.[1] ?? 200_000)
+
+const alone = process.argv.includes('diagnosis')
 
 const ALL: readonly (readonly [string, () => Figure[] | Promise<Figure[]>])[] = [
   ['The work of the core', timesOfCore],
@@ -30,7 +33,11 @@ const ALL: readonly (readonly [string, () => Figure[] | Promise<Figure[]>])[] = 
   ['Servers killed', killsSurvived],
 ]
 
-for (const [title, measure] of school ? ([['A school', schoolOf(records)]] as const) : ALL) {
+for (const [title, measure] of alone
+  ? ([['Marking', marking]] as const)
+  : school
+    ? ([['A school', schoolOf(records)]] as const)
+    : ALL) {
   console.log(`\n${title}`)
   for (const { what, value, beside } of await measure())
     console.log(`  ${what.padEnd(58)} ${value.padStart(12)}   ${beside}`)
