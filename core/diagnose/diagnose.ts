@@ -11,7 +11,7 @@ import {
   type Answered,
   type Standing,
 } from './likelihood'
-import { suspectsFor, type Suspect } from './predict'
+import { fits, suspectsFor, type Suspect } from './predict'
 
 /** What may be told beforehand. */
 export interface Before {
@@ -87,12 +87,18 @@ export function diagnose({ items, prior = {}, with: where = 'paper', choices }: 
     where,
     choices,
   ).map((s) => standingOf(s, answered, slipRate))
-  const paired = needsPairs(singles, answered) ? pairsOf(singles, answered, slipRate, choices) : []
+  const paired = needsPairs(singles, answered) ? pairsOf(singles, answered, where, slipRate, choices) : []
 
   const share = Math.max(0, 1 - careful - other - pairs)
   const forms = new Map<string, number>()
   for (const { suspect } of singles) forms.set(idOf(suspect), (forms.get(idOf(suspect)) ?? 0) + 1)
-  const support = (s: Standing): number => (explained(s, answered) === 1 ? ONE_ANSWER : 1)
+  const alone = new Map<string, number>()
+  for (const s of singles) alone.set(idOf(s.suspect), Math.max(explained(s, answered), alone.get(idOf(s.suspect)) ?? 0))
+  /** A procedure, or the second of two, that explains one answer and no more. */
+  const support = (s: Standing): number => {
+    const known = s.suspect.of.length === 1 ? [0] : s.suspect.of.map((k) => alone.get(k.id) ?? 0)
+    return explained(s, answered) - Math.max(...known) === 1 ? ONE_ANSWER : 1
+  }
   const weightOf = (id: string): number => weights[id] ?? (isUsual(procedureById(id)!, where) ? 1 : UNUSUAL)
   const weightOfAll = [...forms.keys()].reduce((sum, id) => sum + weightOf(id), 0)
   const couples = (forms.size * Math.max(1, forms.size - 1)) / 2
@@ -149,13 +155,16 @@ function needsPairs(singles: readonly Standing[], answered: readonly Answered[])
 function pairsOf(
   singles: readonly Standing[],
   answered: readonly Answered[],
+  where: WorkedWith,
   rate?: number,
   choices?: Choices,
 ): readonly Standing[] {
   const given = choices ? { choices } : {}
   const whole = singles.filter((s) => s.suspect.form === 0)
   const operations = new Set(answered.map(({ problem }) => sheetOf(problem)?.operation))
-  const habits = CATALOGUE.filter((k) => (k.taking && operations.has('-')) || (k.adding && operations.has('+')))
+  const habits = CATALOGUE.filter((k) => (k.taking && operations.has('-')) || (k.adding && operations.has('+'))).filter(
+    (k) => fits(k, where),
+  )
   const explaining = whole
     .map((s) => ({ known: s.suspect.of[0]!, n: explained(s, answered) }))
     .filter(({ known, n }) => n > 0 && !habits.includes(known))

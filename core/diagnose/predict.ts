@@ -71,7 +71,7 @@ export function predicted({ of: [a, b], form, choices }: Suspect, problem: Probl
 const isOfColumns = (known: Known): boolean => known.adding !== undefined || known.taking !== undefined
 
 /** What was worked with decides which procedures are thought of: those of beads only on a frame, those of columns not there. */
-const fits = (known: Known, where: WorkedWith): boolean =>
+export const fits = (known: Known, where: WorkedWith): boolean =>
   known.family === 'bead frames' ? where === 'beads' : where !== 'beads' || !isOfColumns(known)
 
 /** Every form of every procedure that changes the answer of at least one problem. */
