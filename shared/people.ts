@@ -97,6 +97,8 @@ export interface Receipt {
   readonly records: number
   readonly notes: number
   readonly answers: number
+  /** Marked pages of answers. */
+  readonly markings: number
   /** Earlier copies of the data from which it was erased too. */
   readonly copies: number
   readonly at: string

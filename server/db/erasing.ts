@@ -5,6 +5,7 @@ export interface KeptOf {
   readonly records: number
   readonly answers: number
   readonly notes: number
+  readonly markings: number
 }
 
 /** Removes a learner and all that hangs on them from one database, of whatever version, and nothing else. */
@@ -14,7 +15,7 @@ export function eraseIn(db: Db, id: string): void {
   db.transaction(() => {
     if (tables.includes('record_slip'))
       db.prepare('DELETE FROM record_slip WHERE record_id IN (SELECT id FROM record WHERE learner_id = ?)').run(id)
-    for (const table of ['record', 'rehearsal', 'person_learner'])
+    for (const table of ['record', 'rehearsal', 'marking', 'person_learner'])
       if (tables.includes(table)) db.prepare(`DELETE FROM ${table} WHERE learner_id = ?`).run(id)
     db.prepare('DELETE FROM learner WHERE id = ?').run(id)
   })()
@@ -32,7 +33,8 @@ export function erasingTable(db: Db) {
   const counts = db.prepare<[{ id: string }], KeptOf>(
     `SELECT (SELECT count(*) FROM record WHERE learner_id = @id) AS records,
        (SELECT count(*) FROM rehearsal WHERE learner_id = @id) AS answers,
-       (SELECT count(*) FROM record WHERE learner_id = @id AND note <> '') AS notes`,
+       (SELECT count(*) FROM record WHERE learner_id = @id AND note <> '') AS notes,
+       (SELECT count(*) FROM marking WHERE learner_id = @id) AS markings`,
   )
   const remember = db.prepare<[{ at: number; id: string }]>(
     `INSERT OR IGNORE INTO erased (id, kind, erased_at)

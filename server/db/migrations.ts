@@ -5,6 +5,16 @@ import rehearsals from './migrations/004-rehearsals'
 import words from './migrations/005-words'
 import school from './migrations/006-school'
 import people from './migrations/007-people'
+import markings from './migrations/008-markings'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
-export const MIGRATIONS: readonly string[] = [first, handsAndSlips, notches, rehearsals, words, school, people]
+export const MIGRATIONS: readonly string[] = [
+  first,
+  handsAndSlips,
+  notches,
+  rehearsals,
+  words,
+  school,
+  people,
+  markings,
+]

@@ -13,6 +13,7 @@ export function everythingOf(store: Store, id: string) {
     learner: learner.codeName,
     records: [...store.records(id)].map(({ learnerId: _, ...r }) => ({ ...r, slips: store.slipsOf(r.id) })),
     answers: store.answers(id).map(({ learnerId: _, ...a }) => ({ ...a, at: new Date(a.at).toISOString() })),
+    markings: store.markings(id).map(({ learnerId: _, ...m }) => m),
     seenBy: store.people().flatMap((p) => (p.role === 'helper' && p.learners.includes(id) ? [p.name] : [])),
   }
 }

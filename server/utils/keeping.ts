@@ -38,7 +38,7 @@ export async function daily(store: Store, now = new Date()): Promise<void> {
   store.forgetHappenings(now.getTime() - keeping.logDays * DAY_MS)
   const before = goesBefore(keeping, now)
   if (before === null || now.getTime() < holdsFrom(store)) return
-  const removed = store.removeBefore(before)
+  const removed = store.removeBefore(before) + store.removeMarkingsBefore(before)
   if (removed > 0)
     store.note({
       at: now.getTime(),

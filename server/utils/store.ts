@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { classroomTable } from '../db/classroom'
 import { erasingTable } from '../db/erasing'
 import { hold, type Hold } from '../db/hold'
+import { markingTable } from '../db/markings'
 import { notchTable } from '../db/notches'
 import { openDb, type Db } from '../db/open'
 import { peopleTable } from '../db/people'
@@ -20,6 +21,7 @@ const tables = (db: Db) => ({
   ...classroomTable(db),
   ...recordTable(db),
   ...notchTable(db),
+  ...markingTable(db),
   ...rehearsalTable(db),
   ...erasingTable(db),
   ...settingTable(db),

@@ -167,6 +167,14 @@ describe('erasing', () => {
       right: false,
       ms: 9,
     })
+    store.keepMarking({
+      id: randomUUID(),
+      learnerId: id,
+      markedAt: '2026-11-20T09:00:00.000Z',
+      with: 'paper',
+      items: [{ problem: '52 - 37', answer: '8765' }],
+      said: { ranked: [], none: 1 },
+    })
     await makeBackup(store.path, 14)
     const [others, otherAnswers] = [all(store).filter((r) => r.learnerId !== id), store.answers(null)]
     expect(bytes(data)).toContain(secret)
@@ -175,6 +183,7 @@ describe('erasing', () => {
       learner: name,
       records: [{ outcome: { note: secret }, slips: ['left a coin out'] }],
       answers: [{ given: 'grasshopper' }],
+      markings: [{ items: [{ answer: '8765' }] }],
     })
     const receipt = eraseLearner(store, id, new Date('2026-11-24T12:00:00Z'))
     expect(receipt).toEqual({
@@ -182,11 +191,12 @@ describe('erasing', () => {
       records: 1,
       notes: 1,
       answers: 1,
+      markings: 1,
       copies: 1,
       at: '2026-11-24T12:00:00.000Z',
     })
     const left = bytes(data)
-    for (const gone of [secret, name, name.toLowerCase(), 'grasshopper', record.id.slice(0, 8) + '-never'])
+    for (const gone of [secret, name, name.toLowerCase(), 'grasshopper', '8765', record.id.slice(0, 8) + '-never'])
       expect(left).not.toContain(gone)
     expect([all(store), store.answers(null)]).toEqual([others, otherAnswers])
     expect(eraseLearner(store, id)).toBeUndefined()

@@ -1,0 +1,11 @@
+import { MOST_MARKINGS, ofLearnerQuery } from '../../../shared/marking'
+import { mustReach } from '../../utils/person'
+import { checkedQuery } from '../../utils/problem'
+import { useStore } from '../../utils/store'
+
+/** A learner's marked pages, the newest first. */
+export default defineEventHandler((event) => {
+  const { learner } = checkedQuery(event, ofLearnerQuery)
+  mustReach(event, learner)
+  return useStore().markings(learner, MOST_MARKINGS)
+})

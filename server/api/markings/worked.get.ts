@@ -1,0 +1,12 @@
+import { ofLearnerQuery, type Worked } from '../../../shared/marking'
+import { answersAlone } from '../../utils/marking'
+import { mustReach } from '../../utils/person'
+import { checkedQuery } from '../../utils/problem'
+import { useStore } from '../../utils/store'
+
+/** What a learner answered alone at the Bench lately, as a page to be marked, the oldest first. */
+export default defineEventHandler(async (event): Promise<Worked> => {
+  const { learner } = checkedQuery(event, ofLearnerQuery)
+  mustReach(event, learner)
+  return { items: await answersAlone(useStore(), learner) }
+})
