@@ -24,6 +24,7 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
         <NuxtLink to="/bench">Bench</NuxtLink>
         <NuxtLink to="/daybook">Daybook</NuxtLink>
         <NuxtLink to="/rehearse">Rehearse</NuxtLink>
+        <NuxtLink to="/marking">Marking</NuxtLink>
       </nav>
       <span class="gap" />
       <ClassMenu v-if="classroom.classroom" />

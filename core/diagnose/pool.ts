@@ -1,7 +1,7 @@
 import { between, seeded, type Random } from '../course/random'
-import type { Family } from '../mistakes/catalogue'
+import type { Family, WorkedWith } from '../mistakes/catalogue'
 import { parseProblem } from '../problem/parse'
-import { printProblem, type Problem } from '../problem/problem'
+import { hasBelow, printProblem, type Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
 
 /** Problems of a kind to choose from: they hold what the mistakes of the kind are seen in (noughts, exchanges, unlike parts). */
@@ -91,4 +91,18 @@ export function problemsOf(limits: Limits, count: number, seed: number): readonl
     found.set(printProblem(problem), problem)
   }
   return [...found.values()]
+}
+
+/** The kind that a problem is of, by what it is worked with. */
+export function familyOf(problem: Problem, where: WorkedWith): Family {
+  const { first, terms, groups } = problem
+  const numbers = [first, ...terms.map((t) => t.number)]
+  if (groups) return 'coins'
+  if (numbers.some((n) => n.form === 'fraction')) return 'fractions'
+  if (hasBelow(problem) || numbers.some((n) => n.negative)) return 'plus and minus'
+  if (numbers.some((n) => n.form === 'places' && n.decimals > 0)) return 'decimals'
+  const operation = terms[0]?.operation ?? '+'
+  if (operation === '*' || operation === '/') return operation === '*' ? 'multiplying' : 'dividing'
+  if (where === 'beads') return 'bead frames'
+  return operation === '+' ? 'adding' : 'taking away'
 }

@@ -1,0 +1,246 @@
+<script setup lang="ts">
+import { pretty } from '../../../core/door'
+import { emptyRow, filledRows, rowOf, rowsOf, type AnswerRow } from '../../utils/answerRows'
+
+/** How an answer stands once the page has been marked. */
+export interface RowMark {
+  readonly stands: 'right' | 'explained' | 'slip' | 'wrong' | 'blank' | 'unread'
+  /** What is right, or why the line cannot be read. */
+  readonly says: string
+}
+
+/** A page of answers, typed line by line: Enter goes to the next field, and what is pasted fills as many lines as it has. */
+const { marks, trouble = -1 } = defineProps<{ marks: readonly RowMark[] | null; trouble?: number }>()
+const rows = defineModel<AnswerRow[]>({ required: true })
+const withMarks = defineModel<boolean>('above', { required: true })
+const emit = defineEmits<{ changed: [] }>()
+
+const table = useTemplateRef('table')
+const MOST = 60
+/** There is always a line to go on with. */
+watchEffect(() => {
+  const last = rows.value.at(-1)
+  if (!last || ((last.problem !== '' || last.answer !== '') && rows.value.length < MOST)) rows.value.push(emptyRow())
+})
+
+const field = (row: number, column: 'problem' | 'answer' | 'above'): HTMLInputElement | null =>
+  table.value?.querySelector(`[data-row="${row}"][data-column="${column}"]`) ?? null
+async function go(row: number, column: 'problem' | 'answer' | 'above'): Promise<void> {
+  await nextTick()
+  const to = field(row, column)
+  to?.focus()
+  to?.select()
+}
+/** Enter: from a problem to its answer; from an answer to the next line, to its answer where the problem is there already. */
+function onward(row: number, column: 'problem' | 'answer' | 'above'): void {
+  if (column === 'problem') {
+    split(row)
+    void go(row, 'answer')
+  } else void go(row + 1, (rows.value[row + 1]?.problem ?? '') === '' ? 'problem' : 'answer')
+}
+/** A line typed whole, `52 - 37 = 25`, is parted where its equals sign is. */
+function split(row: number): void {
+  const now = rows.value[row]!
+  const read = rowOf(now.problem)
+  if (read.answer === '' || now.answer !== '') return
+  Object.assign(now, { problem: read.problem, answer: read.answer })
+}
+function paste(row: number, event: ClipboardEvent): void {
+  const text = event.clipboardData?.getData('text/plain') ?? ''
+  if (!/[\n\t]/.test(text.trim())) return
+  event.preventDefault()
+  const pasted = rowsOf(text)
+  rows.value = filledRows([...rows.value.slice(0, row), ...pasted, ...rows.value.slice(row + 1)]).slice(0, MOST)
+  emit('changed')
+}
+function away(row: number): void {
+  rows.value = rows.value.filter((_, i) => i !== row)
+  emit('changed')
+  void go(Math.max(0, row - 1), 'problem')
+}
+const SIGN: Readonly<Record<RowMark['stands'], string>> = {
+  right: '✓',
+  explained: '◆',
+  slip: '~',
+  wrong: '○',
+  blank: '',
+  unread: '?',
+}
+defineExpose({ go })
+</script>
+
+<template>
+  <div ref="table" class="page-sheet">
+    <div class="scroll">
+      <table aria-label="The page">
+        <thead>
+          <tr>
+            <th scope="col"><span class="sr-only">Line</span></th>
+            <th scope="col">Problem</th>
+            <th v-if="withMarks" scope="col">Above</th>
+            <th scope="col">Answer</th>
+            <th scope="col">{{ marks ? 'Stands' : '' }}</th>
+            <th scope="col"><span class="sr-only">Take away</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(row, i) in rows" :key="i" :class="[marks?.[i]?.stands, { trouble: trouble === i }]">
+            <td class="line">{{ i + 1 }}</td>
+            <td>
+              <input
+                v-model="row.problem"
+                class="learner"
+                type="text"
+                maxlength="200"
+                autocomplete="off"
+                :data-row="i"
+                data-column="problem"
+                :aria-label="`Problem ${i + 1}`"
+                @keydown.enter.prevent="onward(i, 'problem')"
+                @change="(split(i), emit('changed'))"
+                @paste="paste(i, $event)"
+              />
+            </td>
+            <td v-if="withMarks">
+              <input
+                v-model="row.above"
+                class="learner short"
+                type="text"
+                maxlength="60"
+                autocomplete="off"
+                :data-row="i"
+                data-column="above"
+                :aria-label="`Written above ${i + 1}`"
+                @keydown.enter.prevent="onward(i, 'above')"
+                @change="emit('changed')"
+              />
+            </td>
+            <td>
+              <input
+                v-model="row.answer"
+                class="learner short"
+                type="text"
+                maxlength="40"
+                autocomplete="off"
+                :data-row="i"
+                data-column="answer"
+                :aria-label="`Answer ${i + 1}`"
+                @keydown.enter.prevent="onward(i, 'answer')"
+                @change="emit('changed')"
+                @paste="paste(i, $event)"
+              />
+            </td>
+            <td class="stands">
+              <template v-if="marks?.[i]">
+                <span class="sign" aria-hidden="true">{{ SIGN[marks[i]!.stands] }}</span> {{ pretty(marks[i]!.says) }}
+              </template>
+            </td>
+            <td>
+              <button
+                v-if="row.problem !== '' || row.answer !== ''"
+                type="button"
+                class="stone-button bare"
+                :aria-label="`Take line ${i + 1} away`"
+                @click="away(i)"
+              >
+                <i class="pi pi-times" aria-hidden="true" />
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <label class="above"
+      ><input v-model="withMarks" type="checkbox" /> What was written above the columns too (4 12 above 52; - where
+      nothing was)</label
+    >
+  </div>
+</template>
+
+<style scoped>
+.page-sheet {
+  display: grid;
+  gap: 0.6rem;
+  min-height: 0;
+}
+.scroll {
+  overflow: auto;
+  background: var(--sheet);
+  border: 1.5px solid var(--edge);
+  background-image:
+    linear-gradient(var(--rule) 1px, transparent 1px), linear-gradient(90deg, var(--rule) 1px, transparent 1px);
+  background-size: 24px 24px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  text-align: left;
+  font-weight: 700;
+  padding: 0.4rem 0.4rem 0.2rem;
+  background: var(--sheet);
+  position: sticky;
+  top: 0;
+  z-index: 1;
+}
+td {
+  padding: 2px 0.2rem;
+}
+.line {
+  text-align: right;
+  color: var(--ink-soft);
+  width: 2rem;
+  font-variant-numeric: tabular-nums;
+}
+input[type='text'] {
+  width: 100%;
+  min-width: 6.5rem;
+  min-height: 44px;
+  padding: 0.2rem 0.5rem;
+  border: 1.5px solid transparent;
+  border-bottom-color: var(--edge);
+  background: color-mix(in srgb, var(--sheet) 85%, transparent);
+  color: var(--ink);
+  font-size: 1.15rem;
+}
+input.short {
+  min-width: 4.5rem;
+}
+input:focus-visible {
+  outline: 3px solid var(--focus);
+  outline-offset: 1px;
+}
+.stands {
+  min-width: 7.5rem;
+  font-weight: 700;
+}
+.sign {
+  display: inline-block;
+  min-width: 1.1em;
+}
+.right .stands {
+  color: var(--moss);
+}
+.explained td {
+  background: var(--clay-wash);
+}
+.explained .stands {
+  color: var(--ink);
+}
+.slip .stands,
+.wrong .stands {
+  color: var(--plum);
+}
+.unread td,
+.trouble td {
+  background: var(--plum-wash);
+}
+.above {
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+  min-height: 44px;
+  color: var(--ink-2);
+}
+</style>

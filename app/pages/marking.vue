@@ -1,0 +1,362 @@
+<script setup lang="ts">
+import {
+  FAMILIES,
+  familyOf,
+  parseItem,
+  printAnswer,
+  rightOf,
+  WORKED_WITH,
+  type Diagnosis,
+  type Family,
+  type Ranked,
+  type WorkedWith,
+} from '../../core/diagnose/index'
+import { attempt, parseProblem, printProblem, withDefaults as withChoices } from '../../core/door'
+import type { KeptMarking, Worked } from '../../shared/marking'
+import type { RowMark } from '../components/marking/PageSheet.vue'
+import { emptyRow, filledRows, isEmptyRow, type AnswerRow } from '../utils/answerRows'
+import { leading } from '../utils/saidOf'
+import { request } from '../utils/request'
+
+/** Marking: which procedure made these answers, what to ask next, what to show. */
+const classroom = useClassroom()
+const bench = useBench()
+const { mark, stop, busy } = useMarking()
+onMounted(() => void fetchAll().catch(() => undefined))
+
+/* --- the page --- */
+const kept = useLocalStorage('sett.marking', {
+  rows: [] as AnswerRow[],
+  with: 'paper' as WorkedWith,
+  above: false,
+  family: 'taking away' as Family,
+  most: 999,
+})
+// What was kept by an earlier Sett, or by hand, may be no page at all.
+const isText = (v: unknown): v is string => typeof v === 'string'
+kept.value.rows = (Array.isArray(kept.value.rows) ? kept.value.rows : [])
+  .filter((r) => r && isText(r.problem) && isText(r.answer))
+  .map((r) => ({ ...r, above: isText(r.above) ? r.above : '' }))
+  .slice(0, 60)
+if (!WORKED_WITH.includes(kept.value.with)) kept.value.with = 'paper'
+if (!FAMILIES.includes(kept.value.family)) kept.value.family = 'taking away'
+if (!Number.isInteger(kept.value.most)) kept.value.most = 999
+
+const WITH: Readonly<Record<WorkedWith, string>> = {
+  paper: 'on paper',
+  counting: 'by counting or touching',
+  beads: 'on a bead frame',
+}
+const tab = ref<'page' | 'class'>('page')
+const whose = ref<string>(classroom.learnerId ?? '')
+const diagnosis = shallowRef<Diagnosis | null>(null)
+const marks = shallowRef<readonly RowMark[] | null>(null)
+const trouble = ref('')
+const keptTurn = ref(0)
+const said = ref('')
+const showing = shallowRef<Ranked | null>(null)
+
+/** Each line as an item, or why it cannot be read. */
+const read = (row: AnswerRow) =>
+  attempt(() =>
+    parseItem({
+      problem: row.problem,
+      answer: row.answer,
+      ...(kept.value.above && row.above.trim() !== '' ? { above: row.above } : {}),
+    }),
+  )
+const texts = computed(() =>
+  filledRows(kept.value.rows).map(({ problem, answer, above }) => ({
+    problem,
+    answer,
+    ...(kept.value.above && above.trim() !== '' ? { above } : {}),
+  })),
+)
+function changed(): void {
+  diagnosis.value = null
+  marks.value = null
+  showing.value = null
+  said.value = ''
+}
+
+async function markPage(): Promise<void> {
+  changed()
+  trouble.value = ''
+  const rows = kept.value.rows
+  const reads = rows.map((row) => (isEmptyRow(row) ? null : read(row)))
+  const bad = reads.findIndex((r) => r !== null && 'refused' in r)
+  if (bad >= 0) {
+    marks.value = reads.map((r) => ({
+      stands: r && 'refused' in r ? 'unread' : 'blank',
+      says: r && 'refused' in r ? r.refused.reason : '',
+    }))
+    trouble.value = `Line ${bad + 1} cannot be read. The others are as they were.`
+    return
+  }
+  if (texts.value.length === 0) {
+    trouble.value = 'Type a problem and the answer that was given: 52 - 37, then 25.'
+    return
+  }
+  try {
+    const choices = withChoices(classroom.classroom?.hands)
+    const { said } = await mark({
+      job: 'pages',
+      pages: [texts.value],
+      with: kept.value.with,
+      choices,
+    })
+    diagnosis.value = said[0]!
+    marks.value = marksOf(said[0]!)
+    const first = reads.find((r) => r && 'ok' in r)
+    if (first && 'ok' in first) kept.value.family = familyOf(first.ok.problem, kept.value.with)
+  } catch (error) {
+    if (!(error instanceof Overtaken)) trouble.value = (error as Error).message
+  }
+}
+
+/** How each line stands. Lines are counted with the empty ones, items without. */
+function marksOf(d: Diagnosis): RowMark[] {
+  let item = -1
+  const top = leading(d)
+  return kept.value.rows.map((row): RowMark => {
+    if (isEmptyRow(row)) return { stands: 'blank', says: '' }
+    item++
+    const problem = parseProblem(row.problem)
+    const right = printAnswer(rightOf(problem))
+    if (d.blank.includes(item)) return { stands: 'blank', says: 'blank' }
+    if (!d.wrong.includes(item)) return { stands: 'right', says: 'right' }
+    if (top?.explains.includes(item)) return { stands: 'explained', says: `this way; right is ${right}` }
+    return d.slips.includes(item)
+      ? { stands: 'slip', says: `a slip; right is ${right}` }
+      : { stands: 'wrong', says: `right is ${right}` }
+  })
+}
+
+function put(problems: readonly string[], answers: readonly string[] = [], fresh = false): void {
+  const rows = problems.map((problem, i): AnswerRow => ({ problem, answer: answers[i] ?? '', above: '' }))
+  kept.value.rows = [...(fresh ? [] : filledRows(kept.value.rows)), ...rows].slice(0, 60)
+  changed()
+}
+function clear(): void {
+  kept.value.rows = [emptyRow()]
+  changed()
+  trouble.value = ''
+}
+async function fromBench(): Promise<void> {
+  trouble.value = ''
+  try {
+    const { items } = await request<Worked>(`/api/markings/worked?learner=${encodeURIComponent(whose.value)}`)
+    if (items.length === 0)
+      trouble.value = `Nothing has been answered alone at the Bench by ${classroom.nameOf(whose.value)} yet.`
+    else {
+      put(
+        items.map((i) => i.problem),
+        items.map((i) => i.answer),
+        true,
+      )
+      await markPage()
+    }
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
+async function keep(): Promise<void> {
+  trouble.value = ''
+  try {
+    await request('/api/markings', {
+      method: 'POST',
+      body: {
+        id: crypto.randomUUID(),
+        learnerId: whose.value,
+        markedAt: new Date().toISOString(),
+        with: kept.value.with,
+        items: texts.value,
+      },
+    })
+    keptTurn.value++
+    said.value = `Kept with ${classroom.nameOf(whose.value)}.`
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
+function open(page: KeptMarking): void {
+  kept.value.with = page.with
+  kept.value.above = page.items.some((i) => (i.above ?? '') !== '')
+  kept.value.rows = page.items.map(({ problem, answer, above = '' }) => ({ problem, answer, above }))
+  void markPage()
+}
+async function toBench(problem: string, material?: string): Promise<void> {
+  const refused = bench.ask(problem, {
+    ...(material ? { material: material as never, mode: 'show' as const } : { mode: 'alone' as const }),
+  })
+  if (refused) trouble.value = refused.message
+  else await navigateTo('/bench')
+}
+function openLearner(items: readonly { readonly problem: string; readonly answer: string }[], name: string): void {
+  const learner = classroom.learners.find((l) => l.codeName.toLowerCase() === name.toLowerCase())
+  if (learner) whose.value = learner.id
+  kept.value.above = false
+  put(
+    items.map((i) => i.problem),
+    items.map((i) => i.answer),
+    true,
+  )
+  tab.value = 'page'
+  void markPage()
+}
+const asked = computed(() =>
+  texts.value.flatMap(({ problem }) => {
+    const p = attempt(() => printProblem(parseProblem(problem)))
+    return 'ok' in p ? [p.ok] : []
+  }),
+)
+// From the Daybook one comes with a learner whose answers are to be looked at.
+const query = useRoute().query.learner
+onMounted(() => {
+  if (typeof query === 'string' && classroom.learners.some((l) => l.id === query)) {
+    whose.value = query
+    void fromBench()
+  }
+})
+useHead({ title: 'Marking – Sett' })
+</script>
+
+<template>
+  <div class="marking">
+    <header class="top no-print">
+      <h1>Marking</h1>
+      <div class="chips" role="group" aria-label="What is marked">
+        <button type="button" class="stone-button" :aria-pressed="tab === 'page'" @click="tab = 'page'">
+          One page
+        </button>
+        <button type="button" class="stone-button" :aria-pressed="tab === 'class'" @click="tab = 'class'">
+          A class
+        </button>
+      </div>
+      <label v-if="tab === 'page'"
+        >Of
+        <select v-model="whose">
+          <option value="">nobody in particular</option>
+          <option v-for="l in classroom.learners" :key="l.id" :value="l.id">{{ l.codeName }}</option>
+        </select></label
+      >
+      <label
+        >Worked
+        <select v-model="kept.with" @change="changed">
+          <option v-for="w in WORKED_WITH" :key="w" :value="w">{{ WITH[w] }}</option>
+        </select></label
+      >
+      <button v-if="tab === 'page' && whose" type="button" class="stone-button" @click="fromBench">
+        What was answered at the Bench
+      </button>
+    </header>
+    <div v-if="tab === 'page'" class="two">
+      <div class="left no-print">
+        <PageSheet v-model="kept.rows" v-model:above="kept.above" :marks="marks" @changed="changed" />
+        <div class="row">
+          <button v-if="!busy" type="button" class="stone-button main" @click="markPage">Mark the page</button>
+          <button v-else type="button" class="stone-button" @click="stop">Stop</button>
+          <button type="button" class="stone-button" @click="clear">Empty the page</button>
+          <button v-if="diagnosis && whose" type="button" class="stone-button" @click="keep">
+            Keep with {{ classroom.nameOf(whose) }}
+          </button>
+          <span role="status">{{ said }}</span>
+        </div>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      </div>
+      <div class="right">
+        <SideBySide v-if="showing" :ranked="showing" :problems="asked" @close="showing = null" @bench="toBench" />
+        <template v-else>
+          <SaysPanel v-if="diagnosis" :diagnosis="diagnosis" :count="texts.length" @show="(r) => (showing = r)" />
+          <p v-else class="quiet waiting">
+            Type a problem and the answer given, line by line, or paste them from a table. Then mark the page: Sett
+            looks for the way of working that such answers come from, says what to ask next, and what to show again.
+          </p>
+          <NextQuestion
+            v-if="diagnosis && diagnosis.ranked.length"
+            v-model:family="kept.family"
+            v-model:most="kept.most"
+            :diagnosis="diagnosis"
+            :asked="asked"
+            @add="(problems) => put(problems)"
+            @bench="(problem) => toBench(problem)"
+          />
+        </template>
+        <KeptPages v-if="whose && !showing" :learner="whose" :turn="keptTurn" @open="open" />
+        <details v-if="!showing">
+          <summary>A set of problems, with a code</summary>
+          <SetForm
+            v-model:family="kept.family"
+            v-model:most="kept.most"
+            @take="(problems) => put(problems, [], true)"
+          />
+        </details>
+      </div>
+    </div>
+    <ClassPage v-else :with="kept.with" @open="openLearner" />
+  </div>
+</template>
+
+<style scoped>
+.marking {
+  max-width: 86rem;
+  margin: 0 auto;
+  padding: 0.8rem 1.2rem 2rem;
+  display: grid;
+  gap: 0.9rem;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem 1.2rem;
+  align-items: center;
+}
+.top label {
+  display: inline-flex;
+  gap: 0.5rem;
+  align-items: center;
+}
+h1 {
+  margin: 0;
+  font-size: 1.4rem;
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1.05fr) minmax(0, 1fr);
+  gap: 1.6rem;
+  align-items: start;
+}
+.left,
+.right {
+  display: grid;
+  gap: 0.9rem;
+  align-content: start;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+  align-items: center;
+}
+.waiting {
+  margin: 0;
+  max-width: 34rem;
+}
+.trouble {
+  margin: 0;
+  color: var(--plum);
+  font-weight: 700;
+}
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  font-weight: 700;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
