@@ -115,4 +115,14 @@ main:focus {
     padding: 0 0.55rem;
   }
 }
+@media (max-width: 430px) {
+  header {
+    gap: 0;
+    padding: 0 0.2rem;
+  }
+  nav a {
+    padding: 0 0.36rem;
+    font-size: 0.95rem;
+  }
+}
 </style>

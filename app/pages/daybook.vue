@@ -163,6 +163,7 @@ useHead({ title: 'Daybook – Sett' })
     <p v-if="lastDeleted" class="undo" role="status">
       {{ said }} <button type="button" class="stone-button" @click="bringBack">Bring it back</button>
     </p>
+    <LazyAnswersSay v-if="whose !== 'all'" :learner="whose" />
     <DataTable v-if="shown.length" :value="[...shown]" data-key="id" class="table" scrollable scroll-height="flex">
       <Column field="startedAt" header="When"
         ><template #body="{ data }">{{ when(data.startedAt) }}</template></Column

@@ -125,10 +125,10 @@ function marksOf(d: Diagnosis): RowMark[] {
     const right = printAnswer(rightOf(problem))
     if (d.blank.includes(item)) return { stands: 'blank', says: 'blank' }
     if (!d.wrong.includes(item)) return { stands: 'right', says: 'right' }
-    if (top?.explains.includes(item)) return { stands: 'explained', says: `this way; right is ${right}` }
+    if (top?.explains.includes(item)) return { stands: 'explained', says: `this way, right: ${right}` }
     return d.slips.includes(item)
-      ? { stands: 'slip', says: `a slip; right is ${right}` }
-      : { stands: 'wrong', says: `right is ${right}` }
+      ? { stands: 'slip', says: `a slip, right: ${right}` }
+      : { stands: 'wrong', says: `right: ${right}` }
   })
 }
 

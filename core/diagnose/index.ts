@@ -16,5 +16,5 @@ export { nextQuestion, rivalsIn, suspectOf, tellingApart, type Question, type Ri
 export { familyOf, MOST_POOL, problemsOf, type Limits } from './pool'
 export { predicted, type Suspect } from './predict'
 export { codeOf, MOST_IN_SET, MOST_SEED, problemsIn, setOf, type ProblemSet } from './set'
-export { sideBySide, type SideBySide } from './sideBySide'
+export { piecesAt, sideBySide, type SideBySide } from './sideBySide'
 export { itemsOf, MOST_LEARNERS, MOST_PROBLEMS, readTable, type ClassTable, type Row, type TableTrouble } from './table'

@@ -42,6 +42,26 @@ const traceOf = (sheet: Sheet, { of }: Suspect): ColumnTrace =>
         of.flatMap((k) => k.adding ?? []),
       )
 
+/**
+ * What lies on a mat after so many steps, by columns from the lowest, as if pieces had been moved the way the digits were: of taking
+ * away what is left, of adding what is still to be added and what has been written. A place may hold more than nine.
+ */
+export function piecesAt(sheet: Sheet, { steps }: ColumnTrace, count: number): readonly number[] {
+  const now = steps[Math.min(count, steps.length) - 1]
+  const [top = [], bottom = []] = sheet.rows
+  const width = Math.max(sheet.width, now?.wrote.length ?? 0, now?.stands.length ?? 0)
+  return Array.from({ length: width }, (_, at): number => {
+    const done = now !== undefined && at < now.wrote.length
+    if (sheet.operation === '+') {
+      if (done) return Number(now.wrote[at])
+      return sheet.rows.reduce((sum, row) => sum + (row[at] ?? 0), now?.stands[at] ?? 0)
+    }
+    const stands = now?.stands[at] ?? top[at] ?? 0
+    // Where there are too few nothing can be taken: what was there stays.
+    return done && stands >= (bottom[at] ?? 0) ? stands - (bottom[at] ?? 0) : stands
+  })
+}
+
 /** Works a problem by a procedure, and beside it as it should be, up to where the two part and beyond. */
 export function sideBySide(problem: Problem, suspect: Suspect): SideBySide {
   const right = rightOf(problem)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FAMILIES, type Diagnosis, type Family } from '../../../core/diagnose/index'
+import { FAMILIES, rivalsIn, type Diagnosis, type Family } from '../../../core/diagnose/index'
 import { capital, pretty } from '../../../core/door'
 import type { Asked } from '../../../workers/marking'
 import { nameOfBug } from '../../utils/saidOf'
@@ -18,6 +18,8 @@ const apart = shallowRef<{
 } | null>(null)
 const trouble = ref('')
 const found = ref(false)
+/** Whether only one explanation is left that is worth a question. */
+const alone = computed(() => rivalsIn(diagnosis).length < 2)
 
 /** The likelier the more there is to see; a page that says nothing yet has nothing to be told apart. */
 async function look(job: 'next' | 'apart'): Promise<void> {
@@ -76,7 +78,11 @@ const told = (bits: number): string =>
       </div>
     </div>
     <p v-else-if="found && !apart" role="status">
-      No problem of this kind with numbers up to {{ most }} tells more. Try greater numbers, or another kind.
+      <template v-if="alone">One explanation stands alone: there is nothing left to tell apart.</template>
+      <template v-else
+        >No problem of this kind with numbers up to {{ most }} tells more. Try greater numbers, or another
+        kind.</template
+      >
     </p>
     <div v-if="apart" class="asked" role="status">
       <p v-if="apart.problems.length === 0">No problem of this kind with numbers up to {{ most }} tells them apart.</p>

@@ -18,10 +18,16 @@ const emit = defineEmits<{ changed: [] }>()
 const table = useTemplateRef('table')
 const MOST = 60
 /** There is always a line to go on with. */
-watchEffect(() => {
-  const last = rows.value.at(-1)
-  if (!last || ((last.problem !== '' || last.answer !== '') && rows.value.length < MOST)) rows.value.push(emptyRow())
-})
+watch(
+  () => {
+    const last = rows.value.at(-1)
+    return !last || (last.problem + last.answer !== '' && rows.value.length < MOST)
+  },
+  (wanted) => {
+    if (wanted) rows.value.push(emptyRow())
+  },
+  { immediate: true },
+)
 
 const field = (row: number, column: 'problem' | 'answer' | 'above'): HTMLInputElement | null =>
   table.value?.querySelector(`[data-row="${row}"][data-column="${column}"]`) ?? null
@@ -79,7 +85,7 @@ defineExpose({ go })
             <th scope="col">Problem</th>
             <th v-if="withMarks" scope="col">Above</th>
             <th scope="col">Answer</th>
-            <th scope="col">{{ marks ? 'Stands' : '' }}</th>
+            <th scope="col"><span :class="{ 'sr-only': !marks }">Stands</span></th>
             <th scope="col"><span class="sr-only">Take away</span></th>
           </tr>
         </thead>
@@ -195,7 +201,7 @@ td {
 }
 input[type='text'] {
   width: 100%;
-  min-width: 6.5rem;
+  min-width: 7.2rem;
   min-height: 44px;
   padding: 0.2rem 0.5rem;
   border: 1.5px solid transparent;
@@ -205,14 +211,14 @@ input[type='text'] {
   font-size: 1.15rem;
 }
 input.short {
-  min-width: 4.5rem;
+  min-width: 4.4rem;
 }
 input:focus-visible {
   outline: 3px solid var(--focus);
   outline-offset: 1px;
 }
 .stands {
-  min-width: 7.5rem;
+  min-width: 11.5rem;
   font-weight: 700;
 }
 .sign {
@@ -235,6 +241,14 @@ input:focus-visible {
 .unread td,
 .trouble td {
   background: var(--plum-wash);
+}
+@media (max-width: 600px) {
+  .line {
+    width: 1.2rem;
+  }
+  .stands {
+    min-width: 9rem;
+  }
 }
 .above {
   display: flex;

@@ -32,7 +32,10 @@ const materials = (ids: readonly string[]): string => ids.map(nameOfMaterial).jo
         </dd>
         <template v-if="top.contradicts.length">
           <dt>Speaks against it</dt>
-          <dd>Lines {{ lines(top.contradicts) }} would have come out otherwise.</dd>
+          <dd>
+            {{ top.contradicts.length === 1 ? 'Line' : 'Lines' }} {{ lines(top.contradicts) }} would have come out
+            otherwise.
+          </dd>
         </template>
         <template v-if="top.same.length">
           <dt>Not told apart yet</dt>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  piecesAt,
   printAnswer,
   procedureById,
   problemsOf,
@@ -82,7 +83,7 @@ function sheetAt(which: 'theirs' | 'right') {
   )
   const wrote = at.map((i) => now?.wrote[i] ?? '')
   const active = steps[Math.min(step.value, steps.length) - 1]?.at ?? -1
-  return { above, rows, wrote, at, active, point: sheet.decimals }
+  return { above, rows, wrote, at, active, point: sheet.decimals, pieces: piecesAt(sheet, c[which], step.value) }
 }
 const sides = computed(() =>
   columns.value
@@ -142,6 +143,7 @@ onMounted(() => heading.value?.focus())
             </tr>
           </tbody>
         </table>
+        <DrawnPieces v-if="s.point === 0" :counts="s.pieces" />
       </figure>
     </div>
     <div v-else-if="shown" class="sheets">
@@ -236,7 +238,7 @@ td {
 .marks td {
   font-size: 1.15rem;
   height: 1.9rem;
-  color: var(--clay);
+  color: var(--ink-2);
   font-weight: 700;
 }
 .result td {

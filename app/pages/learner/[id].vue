@@ -2,6 +2,7 @@
 import { format } from 'date-fns'
 import { pretty } from '../../../core/door'
 import type { Receipt } from '../../../shared/people'
+import type { KeptMarking } from '../../../shared/marking'
 import type { KeptAnswer, SavedRecord } from '../../../shared/schemas'
 import { request } from '../../utils/request'
 
@@ -12,6 +13,7 @@ interface Everything {
   readonly writtenAt: string
   readonly records: readonly (Omit<SavedRecord, 'learnerId'> & { readonly slips: readonly string[] })[]
   readonly answers: readonly (Omit<KeptAnswer, 'at'> & { readonly at: string })[]
+  readonly markings: readonly Omit<KeptMarking, 'learnerId'>[]
   readonly seenBy: readonly string[]
 }
 const session = useSession()
@@ -48,6 +50,11 @@ async function erase(): Promise<void> {
   }
 }
 const print = (): void => window.print()
+const { nameOfBug } = await import('../../utils/saidOf')
+function saidThen({ said: { ranked, none } }: Pick<KeptMarking, 'said'>): string {
+  const [top] = ranked
+  return top && top.probability > none ? nameOfBug(top.bug) : 'no procedure seen'
+}
 useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
 </script>
 
@@ -57,8 +64,9 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
       <h1>{{ receipt.learner }} is erased</h1>
       <p>
         On {{ when(receipt.at) }} went {{ receipt.records }} records with {{ receipt.notes }} notes, and
-        {{ receipt.answers }} answers of rehearsing; from {{ receipt.copies }} earlier copies too. Old files cannot
-        bring it back. This page is the receipt: print it if you need one.
+        {{ receipt.answers }} answers of rehearsing and {{ receipt.markings }} marked pages; from
+        {{ receipt.copies }} earlier copies too. Old files cannot bring it back. This page is the receipt: print it if
+        you need one.
       </p>
       <p class="row"><button type="button" class="stone-button" @click="print">Print</button></p>
     </section>
@@ -66,7 +74,8 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
       <h1>Kept of {{ file.learner }}</h1>
       <p>
         {{ file.records.length }} records, {{ notes }} of them with a note, and {{ file.answers.length }} answers of
-        rehearsing. {{ file.seenBy.length ? `Helpers who see it: ${file.seenBy.join(', ')}.` : '' }}
+        rehearsing, {{ file.markings.length }} marked pages.
+        {{ file.seenBy.length ? `Helpers who see it: ${file.seenBy.join(', ')}.` : '' }}
       </p>
       <p class="row no-print">
         <a
@@ -110,6 +119,22 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
             <td>{{ a.item }}</td>
             <td>{{ a.given }}</td>
             <td>{{ a.right ? 'right' : 'not right' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table v-if="file.markings.length" class="all">
+        <thead>
+          <tr>
+            <th scope="col">Marked</th>
+            <th scope="col">Answers</th>
+            <th scope="col">Said</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="m in file.markings" :key="m.id">
+            <td>{{ when(m.markedAt) }}</td>
+            <td class="learner">{{ m.items.map((i) => pretty(`${i.problem} = ${i.answer}`)).join(' · ') }}</td>
+            <td>{{ m.withdrawn ? `withdrawn: ${m.withdrawn}` : saidThen(m) }}</td>
           </tr>
         </tbody>
       </table>
