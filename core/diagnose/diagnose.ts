@@ -1,7 +1,7 @@
 import type { Choices } from '../choices'
 import { CATALOGUE, procedureById, type Known, type WorkedWith } from '../mistakes/catalogue'
 import { sheetOf } from '../mistakes/columnWork'
-import type { Item } from './item'
+import { comesTo, type Item } from './item'
 import {
   answeredIn,
   carefulLikelihood,
@@ -11,7 +11,7 @@ import {
   type Answered,
   type Standing,
 } from './likelihood'
-import { fits, suspectsFor, type Suspect } from './predict'
+import { fits, predicted, suspectsFor, type Suspect } from './predict'
 
 /** What may be told beforehand. */
 export interface Before {
@@ -171,14 +171,16 @@ function pairsOf(
     .sort((a, b) => b.n - a.n)
     .slice(0, MOST_PAIRED)
     .map(({ known }) => known)
-  const keys = new Map(whole.map((s) => [s.suspect.of[0]!.id, s.key]))
+  const alone = new Map(whole.map((s) => [s.suspect.of[0]!, explained(s, answered)]))
+  const wrong = answered.filter((a) => !a.isRight)
   const members = CATALOGUE.filter((k) => habits.includes(k) || explaining.includes(k))
   const made: Standing[] = []
   for (const [i, a] of members.entries())
     for (const b of members.slice(i + 1)) {
-      const standing = standingOf({ of: [a, b], form: 0, ...given }, answered, rate)
-      // A pair that comes to no more than one of its two is that one.
-      if (![a, b].some((known) => keys.get(known.id) === standing.key)) made.push(standing)
+      const suspect: Suspect = { of: [a, b], form: 0, ...given }
+      const told = wrong.filter(({ problem, given }) => predicted(suspect, problem).some((way) => comesTo(given, way)))
+      // Two that explain no more together than one of them does are that one.
+      if (told.length > Math.max(alone.get(a) ?? 0, alone.get(b) ?? 0)) made.push(standingOf(suspect, answered, rate))
     }
   return made
 }
