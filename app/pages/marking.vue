@@ -25,10 +25,19 @@ const { mark, stop, busy } = useMarking()
 onMounted(() => void fetchAll().catch(() => undefined))
 
 /* --- the page --- */
+/** How often the learner is taken to slip; found from the page itself where nothing is known. */
+const RATES = { found: undefined, seldom: 0.03, sometimes: 0.1, often: 0.2 } as const
+const SLIPS: Readonly<Record<keyof typeof RATES, string>> = {
+  found: 'as the page shows',
+  seldom: 'seldom, 3 of 100',
+  sometimes: 'now and then, 10 of 100',
+  often: 'often, 20 of 100',
+}
 const kept = useLocalStorage('sett.marking', {
   rows: [] as AnswerRow[],
   with: 'paper' as WorkedWith,
   above: false,
+  slips: 'found' as keyof typeof RATES,
   family: 'taking away' as Family,
   most: 999,
 })
@@ -39,6 +48,7 @@ kept.value.rows = (Array.isArray(kept.value.rows) ? kept.value.rows : [])
   .map((r) => ({ ...r, above: isText(r.above) ? r.above : '' }))
   .slice(0, 60)
 if (!WORKED_WITH.includes(kept.value.with)) kept.value.with = 'paper'
+if (!(kept.value.slips in RATES)) kept.value.slips = 'found'
 if (!FAMILIES.includes(kept.value.family)) kept.value.family = 'taking away'
 if (!Number.isInteger(kept.value.most)) kept.value.most = 999
 
@@ -98,12 +108,14 @@ async function markPage(): Promise<void> {
     return
   }
   try {
+    const slipRate = RATES[kept.value.slips]
     const choices = withChoices(classroom.classroom?.hands)
     const { said } = await mark({
       job: 'pages',
       pages: [texts.value],
       with: kept.value.with,
       choices,
+      ...(slipRate ? { prior: { slipRate } } : {}),
     })
     diagnosis.value = said[0]!
     marks.value = marksOf(said[0]!)
@@ -179,10 +191,13 @@ async function keep(): Promise<void> {
     trouble.value = (error as Error).message
   }
 }
-function open(page: KeptMarking): void {
+/** Opens a page that was kept, or weighs its answers together with those that are here. */
+function open(page: KeptMarking, more = false): void {
   kept.value.with = page.with
-  kept.value.above = page.items.some((i) => (i.above ?? '') !== '')
-  kept.value.rows = page.items.map(({ problem, answer, above = '' }) => ({ problem, answer, above }))
+  const had = more ? filledRows(kept.value.rows) : []
+  kept.value.above = (more && kept.value.above) || page.items.some((i) => (i.above ?? '') !== '')
+  const rows = page.items.map(({ problem, answer, above = '' }) => ({ problem, answer, above }))
+  kept.value.rows = [...had, ...rows].slice(0, 60)
   void markPage()
 }
 async function toBench(problem: string, material?: string): Promise<void> {
@@ -246,9 +261,12 @@ useHead({ title: 'Marking – Sett' })
           <option v-for="w in WORKED_WITH" :key="w" :value="w">{{ WITH[w] }}</option>
         </select></label
       >
-      <button v-if="tab === 'page' && whose" type="button" class="stone-button" @click="fromBench">
-        What was answered at the Bench
-      </button>
+      <label v-if="tab === 'page'"
+        >Slips
+        <select v-model="kept.slips" @change="changed">
+          <option v-for="(text, id) in SLIPS" :key="id" :value="id">{{ text }}</option>
+        </select></label
+      >
     </header>
     <div v-if="tab === 'page'" class="two">
       <div class="left no-print">
@@ -257,6 +275,7 @@ useHead({ title: 'Marking – Sett' })
           <button v-if="!busy" type="button" class="stone-button main" @click="markPage">Mark the page</button>
           <button v-else type="button" class="stone-button" @click="stop">Stop</button>
           <button type="button" class="stone-button" @click="clear">Empty the page</button>
+          <button v-if="whose" type="button" class="stone-button" @click="fromBench">From the Bench</button>
           <button v-if="diagnosis && whose" type="button" class="stone-button" @click="keep">
             Keep with {{ classroom.nameOf(whose) }}
           </button>
@@ -282,7 +301,13 @@ useHead({ title: 'Marking – Sett' })
             @bench="(problem) => toBench(problem)"
           />
         </template>
-        <KeptPages v-if="whose && !showing" :learner="whose" :turn="keptTurn" @open="open" />
+        <KeptPages
+          v-if="whose && !showing"
+          :learner="whose"
+          :turn="keptTurn"
+          @open="open"
+          @add="(page) => open(page, true)"
+        />
         <details v-if="!showing">
           <summary>A set of problems, with a code</summary>
           <SetForm

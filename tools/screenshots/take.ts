@@ -132,18 +132,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'groups',
-    path: '/bench',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '7 * 8')
-      await (await byRole(d, 'button', 'Work it with equal groups')).click()
-      await take(d, 'Way of working', 'split into easier ones')
-      await move(d, 'split after 5', 'part 5')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
     name: 'division',
     path: '/bench',
     act: async (d) => {
@@ -169,20 +157,44 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'facts',
-    path: '/facts',
+    name: 'marking',
+    path: '/marking',
     act: async (d) => {
-      for (const [a, b] of [
-        [7, 8],
-        [6, 7],
-        [5, 5],
-        [3, 4],
-      ] as const) {
-        await (await byRole(d, 'button', `${a} × ${b}: not asked yet`)).click()
-        await (await byRole(d, 'textbox', `${a} times ${b}`)).sendKeys(String(a === 6 ? 41 : a * b), Key.ENTER)
-        await text(d, '.verdict', String(a * b))
-      }
-      await (await byRole(d, 'button', '7 × 6: not asked yet')).click()
+      await (await byRole(d, 'textbox', 'Problem 1')).click()
+      for (const [problem, answer] of [
+        ['304 - 178', '136'],
+        ['502 - 137', '375'],
+        ['64 - 21', '43'],
+        ['703 - 446', '267'],
+        ['95 - 48', '47'],
+        ['81 - 38', '53'],
+      ] as const)
+        await press(d, problem, Key.ENTER, answer, Key.ENTER)
+      await (await byRole(d, 'button', 'Mark the page')).click()
+      await (await byRole(d, 'button', 'Show where it parts')).click()
+      await (await byRole(d, 'button', 'To where they part')).click()
+      await text(d, '.parting', 'Here they part')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'marking-class',
+    path: '/marking',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'A class')).click()
+      const rows = [
+        'problem,Wren,Pip,Fen,Ash,Teal,Moth',
+        '52 - 37,25,15,15,25,15,15',
+        '70 - 46,36,24,24,36,24,',
+        '64 - 21,43,43,43,43,43,43',
+        '304 - 178,274,126,136,274,126,126',
+        '502 - 137,435,365,375,435,364,365',
+        '703 - 446,343,257,267,343,257,257',
+      ]
+      await d.findElement(By.css('textarea')).sendKeys(rows.join('\n'))
+      await (await byRole(d, 'button', 'Mark the class')).click()
+      await text(d, '[aria-label="Groups"]', 'Wren')
+      await d.executeScript('document.activeElement.blur()')
     },
   },
   {

@@ -6,7 +6,7 @@ import { request } from '../../utils/request'
 
 /** Pages that were kept of a learner, the newest first: what each said then, to be opened again, or withdrawn with a word. */
 const { learner, turn } = defineProps<{ learner: string; turn: number }>()
-const emit = defineEmits<{ open: [page: KeptMarking] }>()
+const emit = defineEmits<{ open: [page: KeptMarking]; add: [page: KeptMarking] }>()
 const session = useSession()
 const pages = shallowRef<readonly KeptMarking[]>([])
 const trouble = ref('')
@@ -54,6 +54,7 @@ const day = (at: string): string => format(new Date(at), 'd MMM yyyy')
         <span class="what">{{ said(page) }}</span>
         <span v-if="page.withdrawn" class="quiet">withdrawn: {{ page.withdrawn }}</span>
         <button type="button" class="stone-button bare" @click="emit('open', page)">Open</button>
+        <button type="button" class="stone-button bare" @click="emit('add', page)">Add to the page</button>
         <template v-if="session.may('teacher')">
           <button v-if="page.withdrawn" type="button" class="stone-button bare" @click="withdraw(page, null)">
             Let it stand
