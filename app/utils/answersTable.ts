@@ -12,23 +12,41 @@ import { leading, nameOfBug } from './saidOf'
 /** A class's answers from CSV (RFC 4180) or from a table copied out of a spreadsheet, and what was marked as CSV again. */
 
 /** The longest text that is read as a table, in characters. */
-export const MOST_TEXT = 2_000_000
+export const MOST_TEXT = 600_000
+/** After so many broken lines the rest is not looked at: something else than a table was given. */
+const MOST_BROKEN = 50
 
-/** Text as rows with the line that each begins on; what is broken in it is told by line. */
+/** Text as rows with the line that each begins on. A line with a broken quotation mark is told, and reading goes on after it. */
 function rowsIn(text: string): { readonly rows: readonly Row[]; readonly broken: readonly TableTrouble[] } {
   const rows: Row[] = []
   const broken: TableTrouble[] = []
+  // What parts the cells is found once, from the whole text.
+  const { delimiter } = Papa.parse(text, { preview: 5 }).meta
   let [line, from] = [1, 0]
-  Papa.parse<string[]>(text, {
-    skipEmptyLines: false,
-    step: ({ data, errors, meta }) => {
-      const [error] = errors.filter((e) => e.type === 'Quotes')
-      if (error) broken.push({ line, reason: sentenceOf(error.code) })
-      else rows.push({ line, cells: data })
-      line += text.slice(from, meta.cursor).split(/\r\n|\r|\n/).length - 1
-      from = meta.cursor
-    },
-  })
+  while (from < text.length && broken.length < MOST_BROKEN) {
+    const start = from
+    let stopped = false
+    Papa.parse<string[]>(text.slice(start), {
+      delimiter,
+      newline: '\n',
+      step: ({ data, errors, meta }, parser) => {
+        const error = errors.find((e) => e.type === 'Quotes')
+        if (error) {
+          broken.push({ line, reason: sentenceOf(error.code) })
+          const end = text.indexOf('\n', from)
+          from = end < 0 ? text.length : end + 1
+          line++
+          stopped = true
+          parser.abort()
+          return
+        }
+        rows.push({ line, cells: data })
+        line += text.slice(from, start + meta.cursor).split('\n').length - 1
+        from = start + meta.cursor
+      },
+    })
+    if (!stopped) break
+  }
   return { rows, broken }
 }
 const sentenceOf = (code: string): string =>
@@ -41,10 +59,10 @@ export function tableOf(text: string): { readonly table: ClassTable; readonly tr
   if (text.length > MOST_TEXT)
     return {
       table: { problems: [], learners: [] },
-      troubles: [{ line: 1, reason: 'That is more than a table of answers: at most 2 MB are read.' }],
+      troubles: [{ line: 1, reason: 'That is more than a table of answers: at most 600,000 letters are read.' }],
     }
   // Some programs write a mark of their encoding first.
-  const { rows, broken } = rowsIn(text.replace(/^\uFEFF/, ''))
+  const { rows, broken } = rowsIn(text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n'))
   const { table, troubles } = readTable(rows)
   return { table, troubles: [...broken, ...troubles].sort((a, b) => a.line - b.line) }
 }

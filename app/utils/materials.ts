@@ -1,4 +1,4 @@
-import { introduce, isHere, isRepresentation, isWay, isWayHere } from '../../core/door'
+import { introduce, isHere, isRepresentation, isWay, isWayHere, REPRESENTATIONS } from '../../core/door'
 
 /**
  * A Bench opens with few materials; all others, and their ways, are one file, fetched when a hand first touches the page or when
@@ -38,3 +38,7 @@ export function opensWithMore(): boolean {
     Boolean(way && isWay(way) && !isWayHere(way))
   )
 }
+
+/** A material by its title, once all of them are here; its id until then. */
+export const nameOfMaterial = (id: string): string =>
+  allHere.value && isRepresentation(id) && isHere(id) ? REPRESENTATIONS[id].title : id

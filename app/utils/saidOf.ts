@@ -1,6 +1,5 @@
 import { procedureById, type Diagnosis, type Ranked } from '../../core/diagnose/index'
-import { capital, isHere, isRepresentation, REPRESENTATIONS } from '../../core/door'
-import { allHere } from './materials'
+import { capital } from '../../core/door'
 
 /** How likely something is, in a word and in so many of a hundred. */
 export function likely(probability: number): string {
@@ -28,7 +27,3 @@ export function saidInWords(diagnosis: Diagnosis): string {
 }
 
 export const capitalised = (bug: readonly string[]): string => capital(nameOfBug(bug))
-
-/** A material by its title, once all of them are here. */
-export const nameOfMaterial = (id: string): string =>
-  allHere.value && isRepresentation(id) && isHere(id) ? REPRESENTATIONS[id].title : id

@@ -22,7 +22,8 @@ const file = useTemplateRef('file')
 async function readFile(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0]
   if (!chosen) return
-  if (chosen.size > 4_000_000) trouble.value = 'That file is more than a table of answers: at most 4 MB are read.'
+  if (chosen.size > 2_400_000)
+    trouble.value = 'That file is more than a table of answers: at most 600,000 letters are read.'
   else {
     text.value = await chosen.text()
     await markClass()

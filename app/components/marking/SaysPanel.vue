@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { procedureById, type Diagnosis, type Ranked } from '../../../core/diagnose/index'
-import { capitalised, leading, likely, nameOfBug, nameOfMaterial, saidInWords } from '../../utils/saidOf'
+import { capitalised, leading, likely, nameOfBug, saidInWords } from '../../utils/saidOf'
 
 /** What a page of answers says: the likeliest explanation with what speaks for and against it, then the others. */
 const { diagnosis, count } = defineProps<{ diagnosis: Diagnosis; count: number }>()

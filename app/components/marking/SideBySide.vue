@@ -10,7 +10,7 @@ import {
   type SideBySide,
 } from '../../../core/diagnose/index'
 import { attempt, parseProblem, pretty, printProblem, type Problem } from '../../../core/door'
-import { capitalised, nameOfMaterial } from '../../utils/saidOf'
+import { capitalised } from '../../utils/saidOf'
 
 /** A procedure's way and the right one, worked side by side, a step at a time, stopping where they part. */
 const { ranked, problems } = defineProps<{ ranked: Ranked; problems: readonly string[] }>()
