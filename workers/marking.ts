@@ -4,13 +4,17 @@ import {
   parseItem,
   printAnswer,
   predicted,
+  readTable,
   rivalsIn,
   tellingApart,
   type Before,
+  type ClassTable,
   type Diagnosis,
   type Family,
   type ItemText,
   type Rival,
+  type Row,
+  type TableTrouble,
   type WorkedWith,
 } from '../core/diagnose/index'
 import { attempt, printProblem, type Choices } from '../core/door'
@@ -31,7 +35,17 @@ export interface QuestionWish {
   readonly most: number
   readonly asked: readonly string[]
 }
-export type MarkingWish = PagesWish | QuestionWish
+/** A class's table as rows, to be read and marked; with `all`, only where every line can be read. */
+export interface ClassWish {
+  readonly job: 'class'
+  readonly rows: readonly Row[]
+  readonly with: WorkedWith
+  readonly choices?: Choices
+  readonly all: boolean
+  /** Whether lines were broken before they could be read at all. */
+  readonly broken: boolean
+}
+export type MarkingWish = PagesWish | QuestionWish | ClassWish
 
 /** A question as it is shown: what each explanation would answer to it; an empty one is working as one should. */
 export interface Asked {
@@ -42,6 +56,13 @@ export interface Asked {
 export type MarkingAnswer =
   | { readonly job: 'progress'; readonly done: number; readonly of: number }
   | { readonly job: 'pages'; readonly said: readonly Diagnosis[]; readonly ms: number }
+  | {
+      readonly job: 'class'
+      readonly table: ClassTable
+      readonly troubles: readonly TableTrouble[]
+      /** Null where nothing was marked, because of a line that cannot be read, or because there is nothing. */
+      readonly said: readonly Diagnosis[] | null
+    }
   | { readonly job: 'next'; readonly question: Asked | null }
   | {
       readonly job: 'apart'
@@ -68,6 +89,17 @@ function pages({ pages, prior, choices, with: where }: PagesWish): MarkingAnswer
   return { job: 'pages', said, ms: performance.now() - begun }
 }
 
+function wholeClass({ rows, all, broken, ...wish }: ClassWish): MarkingAnswer {
+  const { table, troubles } = readTable(rows)
+  const empty = table.learners.length === 0 || table.problems.length === 0
+  if (empty || (all && (broken || troubles.length > 0))) return { job: 'class', table, troubles, said: null }
+  const texts = table.learners.map(({ answers }) =>
+    table.problems.map((problem, i): ItemText => ({ problem, answer: answers[i] ?? '' })),
+  )
+  const marked = pages({ ...wish, job: 'pages', pages: texts })
+  return { job: 'class', table, troubles, said: marked.job === 'pages' ? marked.said : null }
+}
+
 const namesOf = (rivals: readonly Rival[]): readonly (readonly string[])[] =>
   rivals.map(({ suspect }) => suspect?.of.map((k) => k.id) ?? [])
 
@@ -87,6 +119,8 @@ function question({ job, diagnosis, family, most, asked }: QuestionWish): Markin
 }
 
 self.onmessage = ({ data }: MessageEvent<MarkingWish>): void => {
-  const done = attempt(() => (data.job === 'pages' ? pages(data) : question(data)))
+  const done = attempt(() =>
+    data.job === 'pages' ? pages(data) : data.job === 'class' ? wholeClass(data) : question(data),
+  )
   told('ok' in done ? done.ok : { job: 'refused', refused: done.refused.message })
 }

@@ -1,12 +1,5 @@
 import Papa from 'papaparse'
-import {
-  itemsOf,
-  readTable,
-  type ClassTable,
-  type Diagnosis,
-  type Row,
-  type TableTrouble,
-} from '../../core/diagnose/index'
+import type { ClassTable, Diagnosis, Row, TableTrouble } from '../../core/diagnose/index'
 import { leading, nameOfBug } from './saidOf'
 
 /** A class's answers from CSV (RFC 4180) or from a table copied out of a spreadsheet, and what was marked as CSV again. */
@@ -17,7 +10,7 @@ export const MOST_TEXT = 600_000
 const MOST_BROKEN = 50
 
 /** Text as rows with the line that each begins on. A line with a broken quotation mark is told, and reading goes on after it. */
-function rowsIn(text: string): { readonly rows: readonly Row[]; readonly broken: readonly TableTrouble[] } {
+function parsed(text: string): { readonly rows: readonly Row[]; readonly broken: readonly TableTrouble[] } {
   const rows: Row[] = []
   const broken: TableTrouble[] = []
   // What parts the cells is found once, from the whole text.
@@ -54,17 +47,15 @@ const sentenceOf = (code: string): string =>
     ? 'A quotation mark that opens a cell here is never closed.'
     : 'There is a quotation mark inside a cell that does not begin with one.'
 
-/** A table with all that is wrong in it, by line. */
-export function tableOf(text: string): { readonly table: ClassTable; readonly troubles: readonly TableTrouble[] } {
+/** A table's text as rows to be read, with the lines that are broken. */
+export function rowsIn(text: string): { readonly rows: readonly Row[]; readonly broken: readonly TableTrouble[] } {
   if (text.length > MOST_TEXT)
     return {
-      table: { problems: [], learners: [] },
-      troubles: [{ line: 1, reason: 'That is more than a table of answers: at most 600,000 letters are read.' }],
+      rows: [],
+      broken: [{ line: 1, reason: 'That is more than a table of answers: at most 600,000 letters are read.' }],
     }
   // Some programs write a mark of their encoding first.
-  const { rows, broken } = rowsIn(text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n'))
-  const { table, troubles } = readTable(rows)
-  return { table, troubles: [...broken, ...troubles].sort((a, b) => a.line - b.line) }
+  return parsed(text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n'))
 }
 
 /** How the answers of a class stand, a learner a row, as CSV. */
@@ -86,4 +77,3 @@ export function marksAsCsv(table: ClassTable, said: readonly Diagnosis[]): strin
     newline: '\r\n',
   })
 }
-export { itemsOf }

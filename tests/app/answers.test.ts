@@ -1,6 +1,13 @@
-import { diagnose } from '../../core/diagnose/index'
+import { diagnose, itemsOf, readTable } from '../../core/diagnose/index'
 import { emptyRow, filledRows, rowOf, rowsOf } from '../../app/utils/answerRows'
-import { itemsOf, marksAsCsv, tableOf } from '../../app/utils/answersTable'
+import { marksAsCsv, rowsIn } from '../../app/utils/answersTable'
+
+/** A table with all that is wrong in it, as the page puts it together. */
+function tableOf(text: string) {
+  const { rows, broken } = rowsIn(text)
+  const { table, troubles } = readTable(rows)
+  return { table, troubles: [...broken, ...troubles].sort((a, b) => a.line - b.line) }
+}
 
 describe('lines of a page', () => {
   test.each([

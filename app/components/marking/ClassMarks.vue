@@ -11,6 +11,9 @@ defineEmits<{ open: [learner: number] }>()
 type By = 'name' | 'wrong' | 'way'
 const by = ref<By>('way')
 const hardest = ref(false)
+/** So many learners are drawn at once: a school's table would keep the page waiting. */
+const ROWS = 40
+const rows = ref(ROWS)
 
 const state = (learner: number, problem: number): 'right' | 'explained' | 'wrong' | 'blank' => {
   const d = said[learner]!
@@ -82,7 +85,7 @@ const print = (): void => window.print()
           </tr>
         </thead>
         <tbody>
-          <tr v-for="l in learners" :key="l">
+          <tr v-for="l in learners.slice(0, rows)" :key="l">
             <th scope="row">
               <button type="button" class="stone-button bare" @click="$emit('open', l)">
                 {{ table.learners[l]!.name }}
@@ -103,6 +106,9 @@ const print = (): void => window.print()
         </tbody>
       </table>
     </div>
+    <button v-if="rows < learners.length" type="button" class="stone-button" @click="rows += ROWS">
+      Show more of the {{ learners.length }} learners
+    </button>
     <p class="quiet">◆ wrong as the procedure has it · ○ wrong otherwise · a dot: right · empty: blank</p>
     <section v-if="groups.length" aria-label="Groups">
       <h2>Groups for tomorrow</h2>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ClassTable, Diagnosis, TableTrouble, WorkedWith } from '../../../core/diagnose/index'
 import { withDefaults as withChoices } from '../../../core/door'
-import { tableOf } from '../../utils/answersTable'
+import { rowsIn } from '../../utils/answersTable'
 import { request } from '../../utils/request'
 
 /** A class's answers from a file or pasted, marked all at once. */
@@ -33,23 +33,21 @@ async function readFile(event: Event): Promise<void> {
 async function markClass(): Promise<void> {
   trouble.value = keeping.value = ''
   said.value = table.value = null
-  const read = tableOf(text.value)
-  troubles.value = read.troubles
-  if (read.table.learners.length === 0 || read.table.problems.length === 0) {
-    trouble.value = 'There is nothing to mark yet.'
-    return
-  }
-  if (all.value && read.troubles.length > 0) {
-    trouble.value = 'Nothing was marked, since some lines cannot be read: mend them, or let the good lines go in.'
-    return
-  }
+  const { rows, broken } = rowsIn(text.value)
+  troubles.value = broken
   try {
-    const { problems, learners } = read.table
-    const pages = learners.map(({ answers }) => problems.map((problem, i) => ({ problem, answer: answers[i] ?? '' })))
     const choices = withChoices(classroom.classroom?.hands)
-    const made = await mark({ job: 'pages', pages, with: where, choices })
-    table.value = read.table
-    said.value = made.said
+    const wish = { rows, with: where, choices, all: all.value, broken: broken.length > 0 }
+    const made = await mark({ job: 'class', ...wish })
+    troubles.value = [...broken, ...made.troubles].sort((a, b) => a.line - b.line)
+    if (made.said) {
+      table.value = made.table
+      said.value = made.said
+    } else
+      trouble.value =
+        made.table.problems.length === 0 || made.table.learners.length === 0
+          ? 'There is nothing to mark yet.'
+          : 'Nothing was marked, since some lines cannot be read: mend them, or let the good lines go in.'
   } catch (error) {
     trouble.value = error instanceof Overtaken ? 'Stopped. Nothing was marked.' : (error as Error).message
   }
