@@ -22,3 +22,14 @@ export { board, type BoardPanel, MOST_PANELS } from '../plan/board'
 export { numbersOf, parseMissing, printMissing, solveMissing } from '../problem/missing'
 export { sayMissing } from '../speech/missing'
 export { dropHeap, HEAP_RULES, type HeapRule, whichCoins } from './heaps'
+export { featuresIn, type Features } from './setter/features'
+export { checkLimits, OPERATIONS, type Limits, type Range } from './setter/limits'
+export {
+  conflictIn,
+  countProblems,
+  looksAlike,
+  MOST_SET,
+  setProblems,
+  type Conflict,
+  type SetWish,
+} from './setter/setter'
