@@ -39,6 +39,7 @@ const items = [
     label: 'Practice',
     items: [
       { label: 'Find missing digits', command: () => navigateTo('/missing') },
+      { label: 'Problems for just this step', command: () => navigateTo('/problems') },
       { label: 'Spin and add: spinner and number cards', command: () => navigateTo('/spinner') },
       { label: 'Set chains that need one bead rule', command: () => navigateTo('/chains') },
       { label: 'The stall: prices, paying, change', command: () => navigateTo('/stall') },

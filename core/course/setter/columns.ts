@@ -207,21 +207,30 @@ export function differenceSpace(limits: Limits, [first, second]: readonly [numbe
   const bound = limits.below
   return spaceOf(
     width,
-    (at, seen) =>
-      digitsAt(first, at).flatMap((x) =>
-        digitsAt(second, at).flatMap((y): Choice[] => {
-          if (at === 0 && limits.nearTen !== undefined && !isNear(y, limits.nearTen)) return []
+    (at, seen) => {
+      // Pairs of digits that do the same are one choice.
+      const alike = new Map<string, { readonly to: Seen; readonly pairs: [number, number][] }>()
+      for (const x of digitsAt(first, at))
+        for (const y of digitsAt(second, at)) {
+          if (at === 0 && limits.nearTen !== undefined && !isNear(y, limits.nearTen)) continue
           const stands = x - seen.over
           const exchanges = stands < y
           const times = seen.times + (exchanges ? 1 : 0)
           const across = seen.across || (seen.over === 1 && x === 0)
-          if (times > most || (across && limits.acrossNought === false)) return []
+          if (times > most || (across && limits.acrossNought === false)) continue
           const digit = exchanges ? stands + 10 - y : stands - y
           const than = bound === undefined ? -1 : compared(seen.than, digit, digitOf(bound, at))
           const to = { over: exchanges ? 1 : 0, times, across, none: seen.none && digit === 0, than } as const
-          return [{ to, count: 1n, pick: () => [x, y] }]
-        }),
-      ),
+          const same = alike.get(keyOf(to)) ?? { to, pairs: [] }
+          alike.set(keyOf(to), same)
+          same.pairs.push([x, y])
+        }
+      return [...alike.values()].map(({ to, pairs }): Choice => ({
+        to,
+        count: BigInt(pairs.length),
+        pick: (random) => pairs[Math.floor(random() * pairs.length)]!,
+      }))
+    },
     ({ over, times, across, none, than }) =>
       over === 0 &&
       !none &&
