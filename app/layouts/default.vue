@@ -21,6 +21,7 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
         Sett
       </NuxtLink>
       <nav v-if="classroom.classroom" aria-label="Places">
+        <NuxtLink to="/courses">Courses</NuxtLink>
         <NuxtLink to="/bench">Bench</NuxtLink>
         <NuxtLink to="/daybook">Daybook</NuxtLink>
         <NuxtLink to="/rehearse">Rehearse</NuxtLink>
@@ -65,6 +66,9 @@ header {
 nav {
   display: flex;
   height: 100%;
+  min-width: 0;
+  overflow-x: auto;
+  scrollbar-width: none;
 }
 nav a {
   display: flex;

@@ -33,3 +33,7 @@ export {
   type Conflict,
   type SetWish,
 } from './setter/setter'
+export { STEPS, stepById } from './steps/all'
+export { MOVING_ON, STRANDS, type Step, type Strand } from './steps/step'
+export { laidSteps, nextStep, standingsOf, troublesIn, type Done, type StepStanding } from './steps/standing'
+export { isWithin } from './steps/within'

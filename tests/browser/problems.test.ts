@@ -1,7 +1,7 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { featuresIn } from '../../core/course/index'
 import { inChromium } from './here'
-import { By, byRole, Key, noViolations, text, type Running } from './world'
+import { byRole, Key, noViolations, text, type Running } from './world'
 
 const here = inChromium()
 const { click, size } = here

@@ -23,7 +23,7 @@ function bruteForce(limits: Limits): Set<string> {
     for (let b = limits.operation === 'divide' && n === 1 ? 2 : least(n!); b < 10 ** n!; b++) {
       const [x, y] = [String(a).split('').reverse().map(Number), String(b).split('').reverse().map(Number)]
       const twin = m === n && !limits.turned && found.has(`${b},${a}`)
-      let ok = false
+      let ok: boolean
       if (limits.operation === 'add') {
         let [carry, times] = [0, 0]
         for (let i = 0; i < Math.max(x.length, y.length); i++) {

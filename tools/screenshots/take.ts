@@ -145,14 +145,12 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'area',
-    path: '/bench',
+    name: 'courses',
+    path: '/courses',
     act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '37 * 24')
-      await (await byRole(d, 'button', /^Work it with/)).click()
-      await choose(d, 'split rectangle')
-      await move(d, 'split', 'part 20 by 30 is 60', 'part 20 by 30 is 600', 'part 20 by 7 is 140')
+      await text(d, '.next', 'Tens and ones, one exchange')
+      await (await byRole(d, 'button', /^Three digits, two exchanges/)).click()
+      await text(d, '[aria-label="The step"]', 'Watch for')
       await d.executeScript('document.activeElement.blur()')
     },
   },

@@ -115,7 +115,7 @@ export interface SetWish {
 
 export const MOST_SET = 60
 /** So many are drawn for each that is wanted, so that there is something to spread over. */
-const DRAWN = 12
+const DRAWN = 6
 
 /** The same problem turned round has the same key, unless it counts as another. */
 function twinKey(text: string, { operation, turned }: Limits): string {
@@ -139,9 +139,13 @@ export function setProblems({
   const random = seeded(seed)
   const used = new Set(without.map((text) => twinKey(normal(text), limits)))
   const drawn = new Map<string, string>()
-  for (let tries = 0; tries < wanted * DRAWN * 8 && drawn.size < wanted * DRAWN; tries++) {
+  const met = new Set<string>()
+  /** Once all there are have been met there is nothing more to draw. */
+  const more = (): boolean => drawn.size < wanted * DRAWN && BigInt(met.size) < problems.count
+  for (let tries = 0; tries < wanted * DRAWN * 8 && more(); tries++) {
     const text = problems.draw(random)
     const key = twinKey(text, limits)
+    met.add(key)
     if (!used.has(key) && !drawn.has(key)) drawn.set(key, text)
   }
   const all = [...drawn.values()]

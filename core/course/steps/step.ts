@@ -1,0 +1,33 @@
+import type { RepresentationId } from '../../materials'
+import type { Limits } from '../setter/limits'
+
+/** What steps are grouped by on the map. */
+export const STRANDS = [
+  'adding',
+  'taking away',
+  'multiplying',
+  'dividing',
+  'plus and minus',
+  'fractions',
+  'decimals',
+] as const
+export type Strand = (typeof STRANDS)[number]
+
+/** One step of a course: what its problems must and must not have, what it rests on, with what it is shown. */
+export interface Step {
+  readonly id: string
+  readonly title: string
+  readonly strand: Strand
+  readonly limits: Limits
+  /** Steps that have to stand before this one, by id. */
+  readonly restsOn: readonly string[]
+  /** Something to hold, something drawn, something written, in this order. */
+  readonly materials: readonly RepresentationId[]
+  /** Mistakes that are usual here, by the ids of their procedures (core/mistakes/catalogue.ts). */
+  readonly usual: readonly string[]
+  /** Statements of published curricula that it serves, from memory (docs/coverage.md). */
+  readonly serves: readonly string[]
+}
+
+/** When to move on, change, and check again (practice, section 15; common practice, no source; a school may set its own). */
+export const MOVING_ON = { share: 0.8, sessions: 3, concreteBelow: 0.5, checkAfterWeeks: [1, 4] } as const

@@ -1,0 +1,54 @@
+import { compare, exact, isWhole, sign, sizeOf, toCount } from '../../number/exact'
+import { denominatorOf } from '../../number/fractions'
+import { valueOf, type Numeral } from '../../number/numeral'
+import { answer, quotientOf, type Problem } from '../../problem/problem'
+import { featuresIn } from '../setter/features'
+import { rangeOf, type Limits } from '../setter/limits'
+
+/** Whether a problem is within limits, looked at by what it asks of whoever works it, and not by how the setter counts. */
+export function isWithin(problem: Problem, limits: Limits): boolean {
+  if (problem.groups || problem.others || problem.named || problem.terms.length === 0) return false
+  const f = featuresIn(problem)
+  const numbers = [problem.first, ...problem.terms.map((t) => t.number)]
+  if (f.operation !== limits.operation || problem.terms.some((t) => t.operation !== problem.terms[0]!.operation))
+    return false
+  const made = quotientOf(problem)?.value ?? answer(problem)
+  if (limits.below !== undefined && compare(made, exact(limits.below)) >= 0) return false
+  if (limits.denominators) return isOfParts(numbers, limits)
+  if (numbers.some((n) => n.form === 'fraction')) return false
+  if (limits.signs)
+    return (
+      numbers.length === 2 &&
+      numbers.every((n, i) => n.negative === (limits.signs![i] === '-') && isUpTo(n, limits.upTo ?? 10))
+    )
+  if (numbers.some((n) => n.negative) || sign(made) < 0) return false
+  if (f.decimals !== (limits.decimals ?? 0)) return false
+  if (limits.digits && (f.digits.length !== limits.digits.length || limits.digits.some((d, i) => d !== f.digits[i])))
+    return false
+  const [least, most] = rangeOf(limits.carries ?? limits.exchanges, 99)
+  if (f.exchanges < least || f.exchanges > most) return false
+  if (limits.acrossNought !== undefined && f.acrossNought !== limits.acrossNought) return false
+  if (limits.remainder !== undefined && f.remainder !== limits.remainder) return false
+  if (limits.ragged !== undefined && f.ragged !== limits.ragged) return false
+  return limits.nearTen === undefined || nearTen(numbers, limits)
+}
+
+const isUpTo = (n: Numeral, most: number): boolean => {
+  const size = sizeOf(valueOf(n))
+  return isWhole(size) && sign(size) > 0 && compare(size, exact(most)) <= 0
+}
+
+function isOfParts(numbers: readonly Numeral[], { denominators, alike }: Limits): boolean {
+  const bottoms = numbers.map((n) => (n.form === 'fraction' && n.whole === '' ? Number(n.denominator) : 0))
+  if (!bottoms.every((b) => denominators!.includes(b))) return false
+  return alike === undefined || (new Set(bottoms).size === 1) === alike
+}
+
+/** Of an addition any number, of taking away the one that is taken. */
+function nearTen(numbers: readonly Numeral[], { operation, nearTen: near }: Limits): boolean {
+  return (operation === 'subtract' ? numbers.slice(1) : numbers).some((n) => {
+    const value = valueOf(n)
+    const ones = denominatorOf(value) === 1n ? toCount(value) % 10 : 0
+    return ones !== 0 && Math.min(ones, 10 - ones) <= near!
+  })
+}

@@ -1,0 +1,92 @@
+import {
+  countProblems,
+  isWithin,
+  laidSteps,
+  nextStep,
+  setProblems,
+  standingsOf,
+  STEPS,
+  troublesIn,
+  type Done,
+} from '../../core/course/index'
+import { CATALOGUE } from '../../core/diagnose/index'
+import { parseProblem, representationsFor, REPRESENTATIONS } from '../../core/index'
+
+test('steps rest on steps that are there, in no circle; their mistakes and materials are known', () => {
+  expect(troublesIn(STEPS)).toEqual([])
+  const bugs = CATALOGUE.map((k) => k.id)
+  for (const s of STEPS) {
+    for (const id of s.usual) expect([s.id, bugs]).toEqual([s.id, expect.arrayContaining([id])])
+    for (const m of s.materials) expect([s.id, REPRESENTATIONS[m].id]).toEqual([s.id, m])
+  }
+})
+
+test('a circle, what is not there, and what is there twice are told', () => {
+  const [a, b] = STEPS
+  expect(
+    troublesIn([
+      { ...a!, restsOn: [b!.id] },
+      { ...b!, restsOn: [a!.id] },
+    ])[0],
+  ).toContain('rests on itself')
+  expect(troublesIn([{ ...a!, restsOn: ['nowhere'] }])[0]).toContain('which is not there')
+  expect(troublesIn([a!, a!])[0]).toContain('is there twice')
+})
+
+test.each(STEPS.map((s) => [s.id, s] as const))(
+  '%s: a thousand problems, each within it by another look, and held by its first material',
+  (_, step) => {
+    const there = Number(countProblems(step.limits))
+    expect(there).toBeGreaterThan(3)
+    const seen: string[] = []
+    for (let seed = 0; seed < 40 && seen.length < Math.min(1000, 3 * there); seed++)
+      seen.push(...setProblems({ limits: step.limits, count: 60, seed, spread: seed % 2 === 0 }))
+    expect(seen.length).toBeGreaterThanOrEqual(Math.min(1000, there))
+    expect(seen.filter((text) => !isWithin(parseProblem(text), step.limits))).toEqual([])
+    const [first] = setProblems({ limits: step.limits, count: 1, seed: 1 })
+    const fits = representationsFor(first!)
+      .filter((o) => o.fits)
+      .map((o) => o.representation)
+    expect([step.id, first, step.materials.some((m) => fits.includes(m))]).toEqual([step.id, first, true])
+  },
+)
+
+test('a problem beside a step is not within it', () => {
+  const within = (id: string, text: string): boolean =>
+    isWithin(parseProblem(text), STEPS.find((s) => s.id === id)!.limits)
+  expect([
+    within('take-2-2-ten', '52 - 37'),
+    within('take-2-2-ten', '58 - 37'),
+    within('take-2-2-ten', '52 + 37'),
+  ]).toEqual([true, false, false])
+  expect([within('take-across', '304 - 178'), within('take-across', '314 - 178')]).toEqual([true, false])
+  expect([
+    within('parts-same', '2/5 + 1/5'),
+    within('parts-same', '4/5 + 3/5'),
+    within('parts-same', '1/2 + 1/3'),
+  ]).toEqual([true, false, false])
+  expect([within('signs-take-minus', '-3 - (-5)'), within('signs-take-minus', '3 - 5')]).toEqual([true, false])
+  expect([within('tenths', '1.2 + 3.4'), within('tenths', '12 + 34')]).toEqual([true, false])
+})
+
+test('a step holds after three days of eight in ten without help, and the next is one whose ground is laid', () => {
+  const day = (n: number, problem: string, alone: boolean): Done => ({
+    problem,
+    startedAt: `2026-11-0${n}T09:00:00.000Z`,
+    alone,
+  })
+  const good = [1, 2, 3].flatMap((n) =>
+    ['2 + 1', '2 + 3', '1 + 1', '3 + 1', '1 + 4'].map((p) => day(n, p, p !== '1 + 1')),
+  )
+  const standings = standingsOf(STEPS, good)
+  expect(standings[0]).toEqual({ step: 'add-5', worked: 15, right: 12, days: 3, holds: true })
+  expect(nextStep(STEPS, standings)!.id).toBe('add-10')
+  const poor = standingsOf(STEPS, [...good, day(4, '2 + 2', false)])
+  expect(poor[0]!.holds).toBe(false)
+  expect(nextStep(STEPS, poor)!.id).toBe('add-5')
+  // What has been begun comes first, and what it rests on is taken as laid.
+  const beyond = standingsOf(STEPS, [...good, day(4, '52 - 37', true)])
+  expect(nextStep(STEPS, beyond)!.id).toBe('take-2-2-ten')
+  expect([...laidSteps(STEPS, beyond)]).toEqual(expect.arrayContaining(['add-5', 'take-5', 'take-teens', 'take-2-2']))
+  expect(laidSteps(STEPS, beyond).has('add-2-2')).toBe(false)
+})
