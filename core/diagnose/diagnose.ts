@@ -1,5 +1,6 @@
 import type { Choices } from '../choices'
 import { CATALOGUE, procedureById, type Known, type WorkedWith } from '../mistakes/catalogue'
+import { Refusal } from '../refusal'
 import { sheetOf } from '../mistakes/columnWork'
 import { comesTo, type Item } from './item'
 import {
@@ -76,8 +77,10 @@ const LEFT_OVER = 2
 /**
  * What answers to problems say of how they were worked: every mistaken procedure that is known, and pairs of them, weighed against
  * working with care and against guessing, by Bayes’ rule. Nothing is said of a learner but of these answers.
+ * @throws Refusal where what is told beforehand cannot be.
  */
 export function diagnose({ items, prior = {}, with: where = 'paper', choices }: Sheet): Diagnosis {
+  checkPrior(prior)
   const answered = answeredIn(items)
   const wrong = answered.filter((a) => !a.isRight).map((a) => a.at)
   const blank = items.flatMap((item, i) => (item.answer ? [] : [i]))
@@ -128,6 +131,16 @@ export function diagnose({ items, prior = {}, with: where = 'paper', choices }: 
     blank,
     slipRate: slipRate ?? estimatedRate(answered.length - slips.length, slips.length),
   }
+}
+
+/** @throws Refusal for rates and shares that cannot be. */
+function checkPrior({ slipRate, careful = CAREFUL, other = OTHER, pairs = PAIRS, weights = {} }: Before): void {
+  if (slipRate !== undefined && !(slipRate >= 0.005 && slipRate <= 0.4))
+    throw new Refusal('A rate of slips goes from 0.005 to 0.4.', 'Leave it out to have it found from the page.')
+  if (![careful, other, pairs].every((share) => share >= 0) || careful + other + pairs >= 1)
+    throw new Refusal('What is likely beforehand are shares of one, with some left for single procedures.')
+  if (Object.values(weights).some((w) => !(w >= 0 && w <= 1000)))
+    throw new Refusal('A procedure is from 0 to 1,000 times as likely as the others.')
 }
 
 /** Counting goes wrong where one counts, habits of columns where columns are written. */

@@ -31,6 +31,8 @@ const NEAR: Readonly<Record<string, number>> = {
   '0': 0.1,
 }
 const ANYWHERE = 0.4
+/** However long numbers are, so many wrong answers come to mind; it also keeps products of many of them above nought. */
+const MOST_SPREAD = 10_000
 
 /** How likely one wrong answer is when one slips away from what was meant. */
 function slipTo(given: Exact, meant: Exact, problem: Problem): number {
@@ -51,7 +53,7 @@ function spreadOf(problem: Problem): { readonly spread: number; readonly scale: 
     numbers.map((n) => parts(n).denominator),
   ]
   const scale = bottoms.reduce((a, b) => (a > b ? a : b), 1n)
-  const made = { spread: Math.max(20, ...sizes), scale: String(scale) as Exact }
+  const made = { spread: Math.min(MOST_SPREAD, Math.max(20, ...sizes)), scale: String(scale) as Exact }
   spreads.set(problem, made)
   return made
 }

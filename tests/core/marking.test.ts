@@ -173,6 +173,17 @@ describe('what answers say', () => {
   })
 })
 
+test('a long page of long numbers is weighed too, and what cannot be beforehand is refused', () => {
+  const items = Array.from({ length: 60 }, (_, i) =>
+    parseItem({ problem: `${987_654_321 - i} - ${123_456_789 + 7 * i}`, answer: String(3 + 17 * i) }),
+  )
+  const { none, ranked } = diagnose({ items })
+  expect(ranked.reduce((sum, r) => sum + r.probability, none.probability)).toBeCloseTo(1, 9)
+  expect(none.other).toBeGreaterThan(0.9)
+  for (const prior of [{ slipRate: 0.9 }, { careful: 0.9, other: 0.2 }, { other: -1 }, { weights: { x: NaN } }])
+    expect(() => diagnose({ items, prior })).toThrow(Refusal)
+})
+
 describe('the next question', () => {
   const rivals = (...ids: string[]): Rival[] =>
     ids.map((id) => ({ suspect: suspectOf([id]), probability: 1 / ids.length }))
