@@ -78,6 +78,7 @@ const why = computed(() => {
   return `${capital(ground)}; ${told(step.id)}.`
 })
 
+const placing = ref(false)
 const seed = ref(1)
 const problems = computed(() =>
   setProblems({
@@ -120,12 +121,22 @@ useHead({ title: 'Courses – Sett' })
         Next for {{ classroom.learner!.codeName }}:
         <button type="button" class="stone-button main" @click="chosenId = next.id">{{ next.title }}</button>
         <span class="quiet">{{ why }}</span>
+        <button type="button" class="stone-button" :aria-expanded="placing" @click="placing = !placing">
+          Find where {{ classroom.learner!.codeName }} stands
+        </button>
       </p>
       <p v-else class="quiet">
         Choose a learner at the top right, and their stones are filled from what they have worked.
       </p>
     </header>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <PlacingForm
+      v-if="placing && classroom.learner"
+      :key="classroom.learner.id"
+      :learner="classroom.learner.id"
+      :name="classroom.learner.codeName"
+      @choose="(id) => (chosenId = id)"
+    />
     <div class="two">
       <div class="map">
         <section v-for="strand in STRANDS" :key="strand" :aria-label="strand">

@@ -53,6 +53,43 @@ test('by keyboard: a stone is chosen, and what it rests on is one key away', asy
   await text(driver, '[aria-label="The step"] h2', 'Tens and ones, one exchange')
 })
 
+test('a learner is placed with few questions, by keyboard, in two sittings, stopped at any moment', async () => {
+  await open()
+  await click('Find where Wren stands')
+  const strand = (await import('../../core/course/index')).STEPS.filter((s) => s.strand === 'taking away')
+  const ask = () => driver.executeScript<string>("return document.querySelector('.ask .big')?.innerText ?? ''")
+  /** Everything up to one exchange is answered rightly, beyond it the smaller digit is taken from the larger. */
+  const answer = (problem: string): string => {
+    const [a, b] = problem.replaceAll('−', '-').replace(' = ?', '').split(' - ').map(Number) as [number, number]
+    const within = strand.findIndex((s) => isWithin(parseProblem(`${a} - ${b}`), s.limits))
+    if (within <= 4) return String(a - b)
+    return String(
+      Number(
+        [...String(a)]
+          .map((d, i) => Math.abs(Number(d) - Number(String(b).padStart(String(a).length, '0')[i])))
+          .join(''),
+      ),
+    )
+  }
+  await noViolations(driver)
+  let asked = 0
+  for (let problem = await ask(); problem !== '' && asked < 13; problem = await ask()) {
+    await (await byRole(driver, 'textbox', 'What Wren answered')).sendKeys(answer(problem), Key.ENTER)
+    asked++
+    await driver.wait(async () => (await ask()) !== problem, 5000)
+    if (asked === 2) {
+      await driver.navigate().refresh()
+      await click('Find where Wren stands')
+      await text(driver, '.known', 'So far it looks as if')
+    }
+  }
+  expect(asked).toBeLessThanOrEqual(12)
+  await text(driver, '.known', /^It looks as if Three digits, one exchange is the step/)
+  await noViolations(driver)
+  await click('Go to that step')
+  await text(driver, '[aria-label="The step"] h2', 'Three digits, one exchange')
+})
+
 test.each([
   [390, 844],
   [1024, 768],

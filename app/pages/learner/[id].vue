@@ -43,7 +43,7 @@ async function erase(): Promise<void> {
     // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
     if (classroom.learnerId === id) bench.forget()
     // A page that is being marked does not say whose it is either.
-    for (const key of ['sett.marking', 'sett.marking-class']) localStorage.removeItem(key)
+    for (const key of ['sett.marking', 'sett.marking-class', 'sett.placing']) localStorage.removeItem(key)
     file.value = null
     if (classroom.learnerId === id) classroom.learnerId = null
     await classroom.load()
