@@ -65,7 +65,7 @@ function bitsOf(places: Places, at: number): number {
 /** Where a learner stands as far as is known, and what to ask next; `next` is null once it is known, or has been asked for long enough. */
 export interface Placement {
   readonly places: Places
-  /** The likeliest place: how many of the steps stand. */
+  /** How many of the steps stand: those that are likelier to than not. */
   readonly stands: number
   readonly sure: number
   readonly next: { readonly step: Step; readonly problem: string } | null
@@ -74,8 +74,8 @@ export interface Placement {
 /** Where a learner stands after some answers. The same seed asks the same problems. */
 export function placement(steps: readonly Step[], asked: readonly Placed[], seed: number): Placement {
   const places = placesAfter(steps, asked)
-  const sure = Math.max(...places)
-  const stands = places.indexOf(sure)
+  const stands = steps.filter((_, at) => places.slice(at + 1).reduce((a, b) => a + b, 0) >= 0.5).length
+  const sure = places[stands]!
   const known = sure >= PLACING.sure || asked.length >= PLACING.most || steps.length === 0
   if (known) return { places, stands, sure, next: null }
   const bits = steps.map((_, at) => bitsOf(places, at))
