@@ -5,6 +5,7 @@ import { firstLoad } from './load'
 import { framesWhileDragging } from './frames'
 import { tapsOnMats } from './mats'
 import { killsSurvived } from './kills'
+import { placements } from './placement'
 import { longRecords } from './records'
 import { savesPerSecond } from './saves'
 import { schoolOf } from './school'
@@ -16,11 +17,15 @@ export interface Figure {
   readonly beside: string
 }
 
-/** `diagnosis` measures marking alone. `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
+/** `diagnosis` measures marking alone, `placement` placing. `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
 const school = process.argv.map((arg) => /^--school(?:=(\d+))?$/.exec(arg)).find((found) => found !== null)
 const records = Number(school?.[1] ?? 200_000)
 
-const alone = process.argv.includes('diagnosis')
+const ALONE: readonly (readonly [string, string, () => Figure[]])[] = [
+  ['diagnosis', 'Marking', marking],
+  ['placement', 'Placement', placements],
+]
+const alone = ALONE.find(([name]) => process.argv.includes(name))
 
 const ALL: readonly (readonly [string, () => Figure[] | Promise<Figure[]>])[] = [
   ['The work of the core', timesOfCore],
@@ -33,11 +38,8 @@ const ALL: readonly (readonly [string, () => Figure[] | Promise<Figure[]>])[] = 
   ['Servers killed', killsSurvived],
 ]
 
-for (const [title, measure] of alone
-  ? ([['Marking', marking]] as const)
-  : school
-    ? ([['A school', schoolOf(records)]] as const)
-    : ALL) {
+const chosen = alone ? [[alone[1], alone[2]] as const] : school ? [['A school', schoolOf(records)] as const] : ALL
+for (const [title, measure] of chosen) {
   console.log(`\n${title}`)
   for (const { what, value, beside } of await measure())
     console.log(`  ${what.padEnd(58)} ${value.padStart(12)}   ${beside}`)
