@@ -17,12 +17,13 @@ const itemText = z.strictObject({
   above: z.string().max(60, 'What is written above is at most 60 characters long.').optional(),
 })
 
-/** A page to be marked and kept. */
+/** A page to be marked and kept; the rate of slips is what the teacher has set, if any. */
 export const markingSchema = z.strictObject({
   id: uuid,
   learnerId: uuid,
   markedAt: z.iso.datetime('The time wants a date and a time, like 2026-11-24T09:30:00.000Z.'),
   with: oneOf(WORKED_WITH),
+  slipRate: z.number().min(0.005).max(0.4, 'A rate of slips goes from 0.005 to 0.4.').optional(),
   items: z
     .array(itemText)
     .min(1, 'A page has one problem at least.')
@@ -34,7 +35,10 @@ export interface Said {
   readonly ranked: readonly { readonly bug: readonly string[]; readonly probability: number }[]
   readonly none: number
 }
-export type KeptMarking = z.infer<typeof markingSchema> & { readonly said: Said; readonly withdrawn: string | null }
+export type KeptMarking = Omit<z.infer<typeof markingSchema>, 'slipRate'> & {
+  readonly said: Said
+  readonly withdrawn: string | null
+}
 
 /** Why what a page said is withdrawn; null lets it stand again. */
 export const withdrawSchema = z.strictObject({
@@ -50,7 +54,7 @@ export const ofLearnerQuery = z.strictObject({ learner: uuid })
 /** So many pages of a learner are shown at once, the newest first. */
 export const MOST_MARKINGS = 50
 /** What a learner answered alone at the Bench, as a page to be marked. */
-export interface Worked {
+export interface AnsweredAlone {
   readonly items: readonly {
     readonly problem: string
     readonly answer: string

@@ -12,7 +12,7 @@ import {
   type WorkedWith,
 } from '../../core/diagnose/index'
 import { attempt, parseProblem, printProblem, withDefaults as withChoices } from '../../core/door'
-import type { KeptMarking, Worked } from '../../shared/marking'
+import type { KeptMarking, AnsweredAlone } from '../../shared/marking'
 import type { RowMark } from '../components/marking/PageSheet.vue'
 import { emptyRow, filledRows, isEmptyRow, type AnswerRow } from '../utils/answerRows'
 import { leading } from '../utils/saidOf'
@@ -157,7 +157,7 @@ function clear(): void {
 async function fromBench(): Promise<void> {
   trouble.value = ''
   try {
-    const { items } = await request<Worked>(`/api/markings/worked?learner=${encodeURIComponent(whose.value)}`)
+    const { items } = await request<AnsweredAlone>(`/api/markings/worked?learner=${encodeURIComponent(whose.value)}`)
     if (items.length === 0)
       trouble.value = `Nothing has been answered alone at the Bench by ${classroom.nameOf(whose.value)} yet.`
     else {

@@ -7,7 +7,7 @@ import { daily, setKeeping } from '../../server/utils/keeping'
 import { answersAlone, markPage } from '../../server/utils/marking'
 import { makeStore } from '../../server/utils/store'
 import { KEEPING_AT_FIRST } from '../../shared/people'
-import type { KeptMarking, Worked } from '../../shared/marking'
+import type { KeptMarking, AnsweredAlone } from '../../shared/marking'
 import type { SavedRecord } from '../../shared/schemas'
 import { serve } from '../browser/world'
 
@@ -104,7 +104,7 @@ describe('through the API', () => {
         work: alone(problem!, answer!),
         outcome: { right: false, help: 'independent', note: '' },
       })
-    const { items } = (await call('GET', `/api/markings/worked?learner=${learner}`)).body as unknown as Worked
+    const { items } = (await call('GET', `/api/markings/worked?learner=${learner}`)).body as unknown as AnsweredAlone
     expect(items.slice(-2).map((i) => [i.problem, i.answer])).toEqual([
       ['52 - 37', '25'],
       ['40 - 16', '36'],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Diagnosis } from '../../../core/diagnose/index'
 import { withDefaults as withChoices } from '../../../core/door'
-import type { Worked } from '../../../shared/marking'
+import type { AnsweredAlone } from '../../../shared/marking'
 import { leading, likely, nameOfBug } from '../../utils/saidOf'
 import { request } from '../../utils/request'
 
@@ -18,7 +18,7 @@ watch(
   async (who) => {
     found.value = null
     try {
-      const { items } = await request<Worked>(`/api/markings/worked?learner=${encodeURIComponent(who)}`)
+      const { items } = await request<AnsweredAlone>(`/api/markings/worked?learner=${encodeURIComponent(who)}`)
       if (items.length < LEAST || who !== learner) return
       const pages = [items.map(({ problem, answer }) => ({ problem, answer }))]
       const { said } = await mark({

@@ -58,7 +58,7 @@ export const SIGNS_AND_PARTS: readonly Step[] = [
     title: 'Take same parts away',
     strand: 'fractions',
     limits: { operation: 'subtract', denominators: [3, 4, 5, 6, 8], alike: true },
-    restsOn: ['parts-same', 'take-5'],
+    restsOn: ['parts-same', 'take-10'],
     materials: ['strips', 'vessel', 'fraction-rule'],
     usual: ['tops-and-bottoms'],
     serves: ['CCSS-M 4.NF.B.3'],

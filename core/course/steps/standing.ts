@@ -1,5 +1,6 @@
 import { attempt } from '../../refusal'
 import { parseProblem } from '../../problem/parse'
+import { featuresIn } from '../setter/features'
 import { MOVING_ON, type Step } from './step'
 import { isWithin } from './within'
 
@@ -22,14 +23,14 @@ export interface StepStanding {
   readonly holds: boolean
 }
 
-/** Where a learner stands on each step, from what has been worked. The narrowest step that a problem is within counts. */
+/** Where a learner stands on each step, from what has been worked. The first step that a problem is within counts: narrower ones come first. */
 export function standingsOf(steps: readonly Step[], done: readonly Done[]): readonly StepStanding[] {
+  const stepOf = new Map<string, string | undefined>()
   const byStep = new Map<string, Done[]>()
   for (const one of done) {
-    const read = attempt(() => parseProblem(one.problem))
-    if ('refused' in read) continue
-    const step = steps.find((s) => isWithin(read.ok, s.limits))
-    if (step) byStep.set(step.id, [...(byStep.get(step.id) ?? []), one])
+    if (!stepOf.has(one.problem)) stepOf.set(one.problem, stepFor(steps, one.problem))
+    const id = stepOf.get(one.problem)
+    if (id !== undefined) byStep.set(id, [...(byStep.get(id) ?? []), one])
   }
   return steps.map(({ id }): StepStanding => {
     const all = byStep.get(id) ?? []
@@ -45,6 +46,16 @@ export function standingsOf(steps: readonly Step[], done: readonly Done[]): read
       holds: latest.length === MOVING_ON.sessions && good.length === MOVING_ON.sessions,
     }
   })
+}
+
+/** The first step that a problem is within; undefined where it is none's. */
+function stepFor(steps: readonly Step[], text: string): string | undefined {
+  const found = attempt(() => {
+    const problem = parseProblem(text)
+    const features = featuresIn(problem)
+    return steps.find((s) => isWithin(problem, s.limits, features))?.id
+  })
+  return 'ok' in found ? found.ok : undefined
 }
 
 /** Every step below some others: what they rest on, and what that rests on. */

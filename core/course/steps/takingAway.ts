@@ -4,7 +4,7 @@ import type { Step } from './step'
 
 export const TAKING_AWAY: readonly Step[] = [
   {
-    id: 'take-5',
+    id: 'take-10',
     title: 'Take away within 10',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [1, 1] },
@@ -18,7 +18,7 @@ export const TAKING_AWAY: readonly Step[] = [
     title: 'From the teens across ten',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [2, 1], exchanges: 1, below: 10 },
-    restsOn: ['take-5', 'add-over-10'],
+    restsOn: ['take-10', 'add-over-10'],
     materials: ['fingers', 'counters', 'openline'],
     usual: ['counts-start-back', 'touch-missed-back'],
     serves: ['CCSS-M 1.OA.C.6'],
@@ -28,7 +28,7 @@ export const TAKING_AWAY: readonly Step[] = [
     title: 'Ones from tens and ones',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [2, 1], exchanges: 0 },
-    restsOn: ['take-5'],
+    restsOn: ['take-10'],
     materials: ['blocks', 'drawn', 'columns'],
     usual: ['n-minus-zero-is-zero'],
     serves: ['CCSS-M 2.NBT.B.5'],

@@ -2,13 +2,15 @@ import { compare, exact, isWhole, sign, sizeOf, toCount } from '../../number/exa
 import { denominatorOf } from '../../number/fractions'
 import { valueOf, type Numeral } from '../../number/numeral'
 import { answer, quotientOf, type Problem } from '../../problem/problem'
-import { featuresIn } from '../setter/features'
+import { featuresIn, type Features } from '../setter/features'
 import { rangeOf, type Limits } from '../setter/limits'
 
-/** Whether a problem is within limits, looked at by what it asks of whoever works it, and not by how the setter counts. */
-export function isWithin(problem: Problem, limits: Limits): boolean {
+/**
+ * Whether a problem is within limits, looked at by what it asks of whoever works it, and not by how the setter counts. Whoever asks of
+ * many limits gives its features, so that they are found once.
+ */
+export function isWithin(problem: Problem, limits: Limits, f: Features = featuresIn(problem)): boolean {
   if (problem.groups || problem.others || problem.named || problem.terms.length === 0) return false
-  const f = featuresIn(problem)
   const numbers = [problem.first, ...problem.terms.map((t) => t.number)]
   if (f.operation !== limits.operation || problem.terms.some((t) => t.operation !== problem.terms[0]!.operation))
     return false

@@ -20,8 +20,9 @@ export default defineEventHandler(async (event) => {
     refuse(409, 'Another page is kept under this identifier; it stays as it is.', [
       { pointer: '/id', detail: 'This identifier is taken.' },
     ])
-  const said = markPage(page)
+  const said = markPage(page, store.classroom())
   if ('pointer' in said) refuse(422, said.detail, [said])
-  store.keepMarking({ ...page, said })
+  const { slipRate: _, ...kept } = page
+  store.keepMarking({ ...kept, said })
   return store.marking(page.id)
 })

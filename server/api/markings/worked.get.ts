@@ -1,11 +1,11 @@
-import { ofLearnerQuery, type Worked } from '../../../shared/marking'
+import { ofLearnerQuery, type AnsweredAlone } from '../../../shared/marking'
 import { answersAlone } from '../../utils/marking'
 import { mustReach } from '../../utils/person'
 import { checkedQuery } from '../../utils/problem'
 import { useStore } from '../../utils/store'
 
 /** What a learner answered alone at the Bench lately, as a page to be marked, the oldest first. */
-export default defineEventHandler(async (event): Promise<Worked> => {
+export default defineEventHandler(async (event): Promise<AnsweredAlone> => {
   const { learner } = checkedQuery(event, ofLearnerQuery)
   mustReach(event, learner)
   return { items: await answersAlone(useStore(), learner) }
