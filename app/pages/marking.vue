@@ -1,57 +1,36 @@
 <script setup lang="ts">
 import {
-  FAMILIES,
   familyOf,
   parseItem,
   printAnswer,
   rightOf,
   WORKED_WITH,
   type Diagnosis,
-  type Family,
   type Ranked,
   type WorkedWith,
 } from '../../core/diagnose/index'
 import { attempt, parseProblem, printProblem, withDefaults as withChoices } from '../../core/door'
 import type { KeptMarking, AnsweredAlone } from '../../shared/marking'
 import type { RowMark } from '../components/marking/PageSheet.vue'
-import { emptyRow, filledRows, isEmptyRow, type AnswerRow } from '../utils/answerRows'
+import { emptyRow, filledRows, isEmptyRow, MOST_ROWS, rowsWith, type AnswerRow } from '../utils/answerRows'
 import { leading } from '../utils/saidOf'
 import { request } from '../utils/request'
 
 /** Marking: which procedure made these answers, what to ask next, what to show. */
 const classroom = useClassroom()
 const bench = useBench()
+const session = useSession()
 const { mark, stop, busy } = useMarking()
 onMounted(() => void fetchAll().catch(() => undefined))
 
 /* --- the page --- */
-/** How often the learner is taken to slip; found from the page itself where nothing is known. */
-const RATES = { found: undefined, seldom: 0.03, sometimes: 0.1, often: 0.2 } as const
-const SLIPS: Readonly<Record<keyof typeof RATES, string>> = {
+const { kept, replace, add, bringBack } = useAnswerPage()
+const SLIPS: Readonly<Record<keyof typeof SLIP_RATES, string>> = {
   found: 'as the page shows',
   seldom: 'seldom, 3 of 100',
   sometimes: 'now and then, 10 of 100',
   often: 'often, 20 of 100',
 }
-const kept = useLocalStorage('sett.marking', {
-  rows: [] as AnswerRow[],
-  with: 'paper' as WorkedWith,
-  above: false,
-  slips: 'found' as keyof typeof RATES,
-  family: 'taking away' as Family,
-  most: 999,
-})
-// What was kept by an earlier Sett, or by hand, may be no page at all.
-const isText = (v: unknown): v is string => typeof v === 'string'
-kept.value.rows = (Array.isArray(kept.value.rows) ? kept.value.rows : [])
-  .filter((r) => r && isText(r.problem) && isText(r.answer))
-  .map((r) => ({ ...r, above: isText(r.above) ? r.above : '' }))
-  .slice(0, 60)
-if (!WORKED_WITH.includes(kept.value.with)) kept.value.with = 'paper'
-if (!(kept.value.slips in RATES)) kept.value.slips = 'found'
-if (!FAMILIES.includes(kept.value.family)) kept.value.family = 'taking away'
-if (!Number.isInteger(kept.value.most)) kept.value.most = 999
-
 const WITH: Readonly<Record<WorkedWith, string>> = {
   paper: 'on paper',
   counting: 'by counting or touching',
@@ -82,7 +61,14 @@ const texts = computed(() =>
     ...(kept.value.above && above.trim() !== '' ? { above } : {}),
   })),
 )
+/** A page is kept once, however often the key is pressed; changed, or for another learner, it is another one. */
+let pageId: string = crypto.randomUUID()
+watch(whose, () => {
+  pageId = crypto.randomUUID()
+  said.value = ''
+})
 function changed(): void {
+  pageId = crypto.randomUUID()
   diagnosis.value = null
   marks.value = null
   showing.value = null
@@ -92,6 +78,8 @@ function changed(): void {
 async function markPage(): Promise<void> {
   changed()
   trouble.value = ''
+  // Lines are told by number, so that no empty one may stand between.
+  kept.value.rows = [...filledRows(kept.value.rows), emptyRow()].slice(0, MOST_ROWS)
   const rows = kept.value.rows
   const reads = rows.map((row) => (isEmptyRow(row) ? null : read(row)))
   const bad = reads.findIndex((r) => r !== null && 'refused' in r)
@@ -108,7 +96,7 @@ async function markPage(): Promise<void> {
     return
   }
   try {
-    const slipRate = RATES[kept.value.slips]
+    const slipRate = SLIP_RATES[kept.value.slips]
     const choices = withChoices(classroom.classroom?.hands)
     const { said } = await mark({
       job: 'pages',
@@ -126,7 +114,7 @@ async function markPage(): Promise<void> {
   }
 }
 
-/** How each line stands. Lines are counted with the empty ones, items without. */
+/** How each line stands. */
 function marksOf(d: Diagnosis): RowMark[] {
   let item = -1
   const top = leading(d)
@@ -144,15 +132,19 @@ function marksOf(d: Diagnosis): RowMark[] {
   })
 }
 
-function put(problems: readonly string[], answers: readonly string[] = [], fresh = false): void {
-  const rows = problems.map((problem, i): AnswerRow => ({ problem, answer: answers[i] ?? '', above: '' }))
-  kept.value.rows = [...(fresh ? [] : filledRows(kept.value.rows)), ...rows].slice(0, 60)
-  changed()
-}
-function clear(): void {
-  kept.value.rows = [emptyRow()]
+/** What is typed gives place to other lines; it is put aside, and can be brought back. */
+function put(rows: readonly AnswerRow[]): void {
+  replace(rows)
   changed()
   trouble.value = ''
+}
+function putBelow(problems: readonly string[]): void {
+  add(rowsWith(problems))
+  changed()
+}
+function back(): void {
+  bringBack()
+  changed()
 }
 async function fromBench(): Promise<void> {
   trouble.value = ''
@@ -161,11 +153,7 @@ async function fromBench(): Promise<void> {
     if (items.length === 0)
       trouble.value = `Nothing has been answered alone at the Bench by ${classroom.nameOf(whose.value)} yet.`
     else {
-      put(
-        items.map((i) => i.problem),
-        items.map((i) => i.answer),
-        true,
-      )
+      put(items.map(({ problem, answer }) => ({ problem, answer, above: '' })))
       await markPage()
     }
   } catch (error) {
@@ -178,11 +166,12 @@ async function keep(): Promise<void> {
     await request('/api/markings', {
       method: 'POST',
       body: {
-        id: crypto.randomUUID(),
+        id: pageId,
         learnerId: whose.value,
         markedAt: new Date().toISOString(),
         with: kept.value.with,
         items: texts.value,
+        ...(SLIP_RATES[kept.value.slips] ? { slipRate: SLIP_RATES[kept.value.slips] } : {}),
       },
     })
     keptTurn.value++
@@ -194,10 +183,10 @@ async function keep(): Promise<void> {
 /** Opens a page that was kept, or weighs its answers together with those that are here. */
 function open(page: KeptMarking, more = false): void {
   kept.value.with = page.with
-  const had = more ? filledRows(kept.value.rows) : []
   kept.value.above = (more && kept.value.above) || page.items.some((i) => (i.above ?? '') !== '')
   const rows = page.items.map(({ problem, answer, above = '' }) => ({ problem, answer, above }))
-  kept.value.rows = [...had, ...rows].slice(0, 60)
+  if (more) add(rows)
+  else replace(rows)
   void markPage()
 }
 async function toBench(problem: string, material?: string): Promise<void> {
@@ -211,11 +200,7 @@ function openLearner(items: readonly { readonly problem: string; readonly answer
   const learner = classroom.learners.find((l) => l.codeName.toLowerCase() === name.toLowerCase())
   if (learner) whose.value = learner.id
   kept.value.above = false
-  put(
-    items.map((i) => i.problem),
-    items.map((i) => i.answer),
-    true,
-  )
+  put(items.map(({ problem, answer }) => ({ problem, answer, above: '' })))
   tab.value = 'page'
   void markPage()
 }
@@ -274,9 +259,12 @@ useHead({ title: 'Marking – Sett' })
         <div class="row">
           <button v-if="!busy" type="button" class="stone-button main" @click="markPage">Mark the page</button>
           <button v-else type="button" class="stone-button" @click="stop">Stop</button>
-          <button type="button" class="stone-button" @click="clear">Empty the page</button>
+          <button type="button" class="stone-button" @click="put([])">Empty the page</button>
+          <button v-if="kept.aside.length" type="button" class="stone-button bare" @click="back">
+            Bring back the page before
+          </button>
           <button v-if="whose" type="button" class="stone-button" @click="fromBench">From the Bench</button>
-          <button v-if="diagnosis && whose" type="button" class="stone-button" @click="keep">
+          <button v-if="diagnosis && whose && session.may('helper')" type="button" class="stone-button" @click="keep">
             Keep with {{ classroom.nameOf(whose) }}
           </button>
           <span role="status">{{ said }}</span>
@@ -297,7 +285,7 @@ useHead({ title: 'Marking – Sett' })
             v-model:most="kept.most"
             :diagnosis="diagnosis"
             :asked="asked"
-            @add="(problems) => put(problems)"
+            @add="putBelow"
             @bench="(problem) => toBench(problem)"
           />
         </template>
@@ -313,7 +301,7 @@ useHead({ title: 'Marking – Sett' })
           <SetForm
             v-model:family="kept.family"
             v-model:most="kept.most"
-            @take="(problems) => put(problems, [], true)"
+            @take="(problems) => put(rowsWith(problems))"
           />
         </details>
       </div>

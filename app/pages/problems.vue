@@ -3,12 +3,14 @@ import { MOST_SET } from '../../core/course/index'
 import { grouped, pretty } from '../../core/door'
 import type { RecordPage } from '../../shared/schemas'
 import { kindsOf, LIMIT_NAMES, LIMITS_AT_FIRST, limitsOf, withChange, type LimitsForm } from '../utils/limitsForm'
+import { rowsWith } from '../utils/answerRows'
 import { request } from '../utils/request'
 
 /** Setting problems: limits, how many there are of them as the limits change, and a set that is spread over what makes them differ. */
 const bench = useBench()
 const classroom = useClassroom()
 const { answer, busy, set } = useSetter()
+const { replace } = useAnswerPage()
 
 const kept = useLocalStorage('sett.problems', {
   form: { ...LIMITS_AT_FIRST },
@@ -80,12 +82,7 @@ async function work(): Promise<void> {
   await navigateTo('/bench')
 }
 async function mark(): Promise<void> {
-  const page = JSON.parse(localStorage.getItem('sett.marking') ?? '{}') as object
-  const rows = problems.value.map((problem) => ({ problem, answer: '', above: '' }))
-  localStorage.setItem(
-    'sett.marking',
-    JSON.stringify({ with: 'paper', above: false, family: 'adding', most: 999, slips: 'found', ...page, rows }),
-  )
+  replace(rowsWith(problems.value))
   await navigateTo('/marking')
 }
 const print = (): void => window.print()

@@ -5,6 +5,9 @@ export interface AnswerRow {
   above: string
 }
 
+/** So many lines a page has at the most. */
+export const MOST_ROWS = 60
+
 export const emptyRow = (): AnswerRow => ({ problem: '', answer: '', above: '' })
 export const isEmptyRow = ({ problem, answer, above }: AnswerRow): boolean =>
   [problem, answer, above].every((text) => text.trim() === '')
@@ -26,6 +29,10 @@ export function rowOf(line: string): AnswerRow {
   const cut = named ? 2 : 1
   return { problem: parts.slice(0, cut).join('=').trim(), answer: parts.slice(cut).join('=').trim(), above: '' }
 }
+
+/** Problems with answers as rows. */
+export const rowsWith = (problems: readonly string[], answers: readonly string[] = []): AnswerRow[] =>
+  problems.map((problem, i) => ({ problem, answer: answers[i] ?? '', above: '' }))
 
 /** Pasted text as rows, an empty line left out. */
 export const rowsOf = (text: string): AnswerRow[] =>

@@ -9,6 +9,7 @@ const { with: where } = defineProps<{ with: WorkedWith }>()
 const emit = defineEmits<{ open: [items: readonly { problem: string; answer: string }[], name: string] }>()
 
 const classroom = useClassroom()
+const session = useSession()
 const { mark, stop, busy, progress } = useMarking()
 const text = useLocalStorage('sett.marking-class', '')
 const table = shallowRef<ClassTable | null>(null)
@@ -43,6 +44,8 @@ async function markClass(): Promise<void> {
     if (made.said) {
       table.value = made.table
       said.value = made.said
+      markedAt = new Date().toISOString()
+      pageIds = Object.fromEntries(classroom.learners.map((l) => [l.id, crypto.randomUUID()]))
     } else
       trouble.value =
         made.table.problems.length === 0 || made.table.learners.length === 0
@@ -59,15 +62,17 @@ const here = computed(() =>
     return learner ? [{ learner, answers }] : []
   }),
 )
+/** Each page is kept once, however often the key is pressed. */
+let markedAt = ''
+let pageIds: Record<string, string> = {}
 async function keepAll(): Promise<void> {
-  const markedAt = new Date().toISOString()
   let count = 0
   try {
     for (const { learner, answers } of here.value) {
       const items = table.value!.problems.map((problem, i) => ({ problem, answer: answers[i] ?? '' }))
       await request('/api/markings', {
         method: 'POST',
-        body: { id: crypto.randomUUID(), learnerId: learner.id, markedAt, with: where, items },
+        body: { id: pageIds[learner.id], learnerId: learner.id, markedAt, with: where, items },
       })
       count++
     }
@@ -126,7 +131,7 @@ function openOne(i: number): void {
     <template v-if="table && said">
       <ClassMarks :table="table" :said="said" @open="openOne" />
       <div class="row no-print">
-        <button v-if="here.length" type="button" class="stone-button" @click="keepAll">
+        <button v-if="here.length && session.may('helper')" type="button" class="stone-button" @click="keepAll">
           Keep with {{ here.length === 1 ? here[0]!.learner.codeName : `the ${here.length} who are in this class` }}
         </button>
         <span role="status">{{ keeping }}</span>

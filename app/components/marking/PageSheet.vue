@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { pretty } from '../../../core/door'
-import { emptyRow, filledRows, rowOf, rowsOf, type AnswerRow } from '../../utils/answerRows'
+import { emptyRow, filledRows, MOST_ROWS, rowOf, rowsOf, type AnswerRow } from '../../utils/answerRows'
 
 /** How an answer stands once the page has been marked. */
 export interface RowMark {
@@ -16,12 +16,11 @@ const withMarks = defineModel<boolean>('above', { required: true })
 const emit = defineEmits<{ changed: [] }>()
 
 const table = useTemplateRef('table')
-const MOST = 60
 /** There is always a line to go on with. */
 watch(
   () => {
     const last = rows.value.at(-1)
-    return !last || (last.problem + last.answer !== '' && rows.value.length < MOST)
+    return !last || (last.problem + last.answer !== '' && rows.value.length < MOST_ROWS)
   },
   (wanted) => {
     if (wanted) rows.value.push(emptyRow())
@@ -56,7 +55,7 @@ function paste(row: number, event: ClipboardEvent): void {
   if (!/[\n\t]/.test(text.trim())) return
   event.preventDefault()
   const pasted = rowsOf(text)
-  rows.value = filledRows([...rows.value.slice(0, row), ...pasted, ...rows.value.slice(row + 1)]).slice(0, MOST)
+  rows.value = filledRows([...rows.value.slice(0, row), ...pasted, ...rows.value.slice(row + 1)]).slice(0, MOST_ROWS)
   emit('changed')
 }
 function away(row: number): void {
