@@ -12,7 +12,7 @@ import {
   type Step,
   type StepStanding,
 } from '../../core/course/index'
-import { capital, pretty } from '../../core/door'
+import { capital, pretty, type RepresentationId } from '../../core/door'
 import type { RecordPage } from '../../shared/schemas'
 import { request } from '../utils/request'
 
@@ -80,19 +80,17 @@ const why = computed(() => {
 
 const placing = ref(false)
 const seed = ref(1)
-const problems = computed(() =>
-  setProblems({
-    limits: chosen.value.limits,
-    count: 8,
-    seed: seed.value,
-    hardestLast: true,
-    without: done.value.slice(0, 200).map((d) => d.problem),
-  }),
-)
-async function work(material?: string): Promise<void> {
+const COUNT = 8
+const setOf = (without: readonly string[]): readonly string[] =>
+  setProblems({ limits: chosen.value.limits, count: COUNT, seed: seed.value, hardestLast: true, without })
+/** What has not been had lately; where too few are left, some that have been come again. */
+const fresh = computed(() => setOf(done.value.slice(0, 200).map((d) => d.problem)))
+const problems = computed(() => [...fresh.value, ...setOf(fresh.value)].slice(0, COUNT))
+const again = computed(() => problems.value.length - fresh.value.length)
+async function work(material?: RepresentationId): Promise<void> {
   const [first, ...rest] = problems.value
   if (!first) return
-  const refused = bench.ask(first, material ? { material: material as never } : {})
+  const refused = bench.ask(first, material ? { material } : {})
   if (refused) {
     trouble.value = refused.message
     return
@@ -125,9 +123,11 @@ useHead({ title: 'Courses – Sett' })
           Find where {{ classroom.learner!.codeName }} stands
         </button>
       </p>
+      <p v-else-if="classroom.learner">Every step holds for {{ classroom.learner.codeName }}.</p>
       <p v-else class="quiet">
         Choose a learner at the top right, and their stones are filled from what they have worked.
       </p>
+      <NuxtLink class="stone-button" to="/problems">Set problems by limits</NuxtLink>
     </header>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <PlacingForm
@@ -167,6 +167,10 @@ useHead({ title: 'Courses – Sett' })
         <ol class="learner problems" aria-label="Problems">
           <li v-for="p in problems" :key="p">{{ pretty(p) }}</li>
         </ol>
+        <p v-if="again > 0 && done.length" class="quiet">
+          {{ again === problems.length ? 'All of these' : `${again} of these` }} have been had lately: there are no
+          others left.
+        </p>
         <div class="row no-print">
           <button type="button" class="stone-button main" :disabled="problems.length === 0" @click="work()">
             Work them at the Bench
@@ -356,11 +360,6 @@ dd ul {
 @media (max-width: 900px) {
   .two {
     grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media print {
-  .no-print {
-    display: none;
   }
 }
 </style>

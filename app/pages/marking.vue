@@ -272,10 +272,23 @@ useHead({ title: 'Marking – Sett' })
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       </div>
       <div class="right">
-        <SideBySide v-if="showing" :ranked="showing" :problems="asked" @close="showing = null" @bench="toBench" />
+        <SideBySide
+          v-if="showing"
+          class="no-print"
+          :ranked="showing"
+          :problems="asked"
+          @close="showing = null"
+          @bench="toBench"
+        />
         <template v-else>
-          <SaysPanel v-if="diagnosis" :diagnosis="diagnosis" :count="texts.length" @show="(r) => (showing = r)" />
-          <p v-else class="quiet waiting">
+          <SaysPanel
+            v-if="diagnosis"
+            class="no-print"
+            :diagnosis="diagnosis"
+            :count="texts.length"
+            @show="(r) => (showing = r)"
+          />
+          <p v-else class="quiet waiting no-print">
             Type a problem and the answer given, line by line, or paste them from a table. Then mark the page: Sett
             looks for the way of working that such answers come from, says what to ask next, and what to show again.
           </p>
@@ -283,6 +296,7 @@ useHead({ title: 'Marking – Sett' })
             v-if="diagnosis && diagnosis.ranked.length"
             v-model:family="kept.family"
             v-model:most="kept.most"
+            class="no-print"
             :diagnosis="diagnosis"
             :asked="asked"
             @add="putBelow"
@@ -291,13 +305,14 @@ useHead({ title: 'Marking – Sett' })
         </template>
         <KeptPages
           v-if="whose && !showing"
+          class="no-print"
           :learner="whose"
           :turn="keptTurn"
           @open="open"
           @add="(page) => open(page, true)"
         />
         <details v-if="!showing">
-          <summary>A set of problems, with a code</summary>
+          <summary class="no-print">A set of problems, with a code</summary>
           <SetForm
             v-model:family="kept.family"
             v-model:most="kept.most"

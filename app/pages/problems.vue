@@ -322,9 +322,4 @@ h1 {
     grid-template-columns: minmax(0, 1fr);
   }
 }
-@media print {
-  .no-print {
-    display: none;
-  }
-}
 </style>

@@ -17,9 +17,10 @@ export const leading = ({ ranked, none }: Diagnosis): Ranked | null =>
   ranked[0] && ranked[0].probability > none.probability ? ranked[0] : null
 
 /** What a page says, in a sentence. */
-export function saidInWords(diagnosis: Diagnosis): string {
+export function saidInWords(diagnosis: Diagnosis, count: number): string {
   const top = leading(diagnosis)
   if (top) return `Answers like these come from this way of working: ${nameOfBug(top.bug)}.`
+  if (diagnosis.blank.length === count) return 'Nothing was answered, so nothing can be said.'
   if (diagnosis.wrong.length === 0) return 'Every answer is right.'
   if (diagnosis.none.careful >= diagnosis.none.other)
     return 'Right but for a slip here and there. No procedure is seen in them.'

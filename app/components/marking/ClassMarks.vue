@@ -27,6 +27,12 @@ const wayOf = (learner: number): string => {
   const top = leading(said[learner]!)
   return top ? nameOfBug(top.bug) : ''
 }
+/** Where no procedure is seen: whether there was anything to see it in. */
+function plainly(learner: number): string {
+  const { blank, wrong } = said[learner]!
+  if (blank.length === table.problems.length) return 'nothing answered'
+  return wrong.length === 0 ? 'all right' : 'no procedure seen'
+}
 const learners = computed(() => {
   const all = table.learners.map((_, i) => i)
   const byName = (a: number, b: number): number => table.learners[a]!.name.localeCompare(table.learners[b]!.name)
@@ -100,7 +106,7 @@ const print = (): void => window.print()
               <template v-if="wayOf(l)"
                 >{{ wayOf(l) }} <span class="quiet">({{ likely(leading(said[l]!)!.probability) }})</span></template
               >
-              <span v-else class="quiet">{{ said[l]!.wrong.length === 0 ? 'all right' : 'no procedure seen' }}</span>
+              <span v-else class="quiet">{{ plainly(l) }}</span>
             </td>
           </tr>
         </tbody>
@@ -177,9 +183,6 @@ h2 {
   margin: 0;
 }
 @media print {
-  .no-print {
-    display: none;
-  }
   .scroll {
     overflow: visible;
   }

@@ -193,9 +193,4 @@ textarea {
   margin: 0.3rem 0;
   padding-left: 1.2rem;
 }
-@media print {
-  .no-print {
-    display: none;
-  }
-}
 </style>

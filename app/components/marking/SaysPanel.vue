@@ -16,7 +16,7 @@ const materials = (ids: readonly string[]): string => ids.map(nameOfMaterial).jo
 
 <template>
   <section class="says" aria-label="What the answers say">
-    <p class="lead" role="status">{{ saidInWords(diagnosis) }}</p>
+    <p class="lead" role="status">{{ saidInWords(diagnosis, count) }}</p>
     <article v-if="top" class="top">
       <p class="bar" :aria-label="likely(top.probability)">
         <span class="fill" :style="{ width: `${Math.round(100 * top.probability)}%` }" /><b>{{

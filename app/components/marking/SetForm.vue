@@ -111,9 +111,4 @@ input[type='number'] {
   color: var(--plum);
   font-weight: 700;
 }
-@media print {
-  .no-print {
-    display: none;
-  }
-}
 </style>

@@ -173,9 +173,4 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
   padding: 0.3rem 1rem 0.3rem 0;
   border-bottom: 1px solid var(--rule);
 }
-@media print {
-  .no-print {
-    display: none;
-  }
-}
 </style>
