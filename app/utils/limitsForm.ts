@@ -111,6 +111,7 @@ export function withChange(form: LimitsForm, limit: keyof Limits, to: unknown): 
   if (limit === 'acrossNought') return { ...form, across: told(to) }
   if (limit === 'remainder') return { ...form, remainder: told(to) }
   if (limit === 'alike') return { ...form, alike: told(to) }
+  if (limit === 'digits' && Array.isArray(to)) return { ...form, first: Number(to[0]), others: Number(to[1]) }
   if (limit === 'below') return { ...form, below: to === undefined ? '' : String(to) }
   if (limit === 'nearTen') return { ...form, near: to === undefined ? '' : String(to) }
   if (limit === 'lookAlike') return { ...form, lookAlike: to === true }

@@ -278,5 +278,14 @@ describe('limits that cannot be', () => {
     expect(sums.change).toMatchObject({ limit: 'carries', to: 1 })
     expect(sums.change!.leaves).toBeGreaterThan(0n)
     expect(conflictIn({ operation: 'add', digits: [2, 2], ragged: true })!.between).toEqual(['ragged'])
+    // Digits conflict with what is asked of the answer, and the least bound that leaves some is told.
+    expect(conflictIn({ operation: 'add', digits: [3, 3], below: 100 })).toEqual({
+      between: ['digits', 'below'],
+      change: { limit: 'below', to: 201, leaves: 1n },
+    })
+    expect(conflictIn({ operation: 'subtract', digits: [1, 2] })).toEqual({
+      between: ['digits'],
+      change: { limit: 'digits', to: [2, 2], leaves: countProblems({ operation: 'subtract', digits: [2, 2] }) },
+    })
   })
 })

@@ -223,11 +223,37 @@ export function conflictIn(limits: Limits): Conflict | null {
   const only = (kept: readonly (keyof Limits)[]): bigint =>
     counted(Object.fromEntries(names.filter((n) => !kept.includes(n) && n !== 'digits').map((n) => [n, undefined])))
   const pairs = names.flatMap((a, i) => [[a], ...names.slice(i + 1).map((b) => [a, b])]) as (keyof Limits)[][]
-  const between = pairs.sort((a, b) => a.length - b.length).find((pair) => only(pair) === 0n) ?? names
-  const changes = between.flatMap((limit) => nearerAndNearer(limit, limits[limit]).map((to) => ({ limit, to })))
+  const alone = pairs.sort((a, b) => a.length - b.length).find((pair) => only(pair) === 0n) ?? names
+  // Digits go with every limit. Where one alone conflicts, and would not with the usual digits, it is they that it conflicts with.
+  const withDigits = alone.length === 1 && alone[0] !== 'digits' && names.includes('digits')
+  const usual = Object.fromEntries(names.filter((n) => n !== alone[0]).map((n) => [n, undefined]))
+  const between: (keyof Limits)[] = withDigits && counted(usual) > 0n ? ['digits', ...alone] : [...alone]
+  // Digits are changed last: what else was asked for says more of the step.
+  const changes = [...alone, ...between.filter((limit) => !alone.includes(limit))].flatMap((limit) => {
+    const values = limit === 'below' ? [leastBelow(limits.below!, counted)] : nearerAndNearer(limit, limits[limit])
+    return values.map((to) => ({ limit, to }))
+  })
   const found = changes.find(({ limit, to }) => counted({ [limit]: to }) > 0n)
   return { between, change: found ? { ...found, leaves: counted({ [found.limit]: found.to }) } : null }
 }
+
+/** The least bound that leaves some: whatever is below one bound is below every greater one. */
+function leastBelow(below: number, counted: (change: Partial<Limits>) => bigint): number | undefined {
+  let [none, some] = [below, 1_000_000_000]
+  if (counted({ below: some }) === 0n) return undefined
+  while (some - none > 1) {
+    const middle = Math.floor((none + some) / 2)
+    if (counted({ below: middle }) > 0n) some = middle
+    else none = middle
+  }
+  return some
+}
+
+/** Numbers of digits that differ in one number, by one, then by two and so on. */
+const otherDigits = (digits: readonly number[]): readonly (readonly number[])[] =>
+  Array.from({ length: 8 }, (_, i) => i + 1).flatMap((by) =>
+    digits.flatMap((d, at) => [d + by, d - by].filter((n) => n >= 1 && n <= 9).map((n) => digits.with(at, n))),
+  )
 
 /** Values of a limit from the nearest on; leaving it out comes last. */
 function nearerAndNearer(
@@ -235,12 +261,7 @@ function nearerAndNearer(
   value: Limits[keyof Limits],
 ): readonly (Limits[keyof Limits] | undefined)[] {
   if (typeof value === 'boolean') return [!value, undefined]
-  if (typeof value === 'number' && limit === 'below')
-    return [
-      ...Array.from({ length: 9 }, (_, i) => value + i + 1),
-      ...Array.from({ length: 9 }, (_, i) => 10 ** (i + 1)).filter((n) => n > value),
-      undefined,
-    ]
+  if (limit === 'digits' && Array.isArray(value)) return otherDigits(value as readonly number[])
   if (typeof value === 'number')
     return [
       ...Array.from({ length: 9 }, (_, i) => [value - i - 1, value + i + 1])
