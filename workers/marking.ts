@@ -34,6 +34,7 @@ export interface QuestionWish {
   readonly family: Family
   readonly most: number
   readonly asked: readonly string[]
+  readonly choices?: Choices
 }
 /** A class's table as rows, to be read and marked; with `all`, only where every line can be read. */
 export interface ClassWish {
@@ -103,8 +104,8 @@ function wholeClass({ rows, all, broken, ...wish }: ClassWish): MarkingAnswer {
 const namesOf = (rivals: readonly Rival[]): readonly (readonly string[])[] =>
   rivals.map(({ suspect }) => suspect?.of.map((k) => k.id) ?? [])
 
-function question({ job, diagnosis, family, most, asked }: QuestionWish): MarkingAnswer {
-  const rivals = rivalsIn(diagnosis)
+function question({ job, diagnosis, family, most, asked, choices }: QuestionWish): MarkingAnswer {
+  const rivals = rivalsIn(diagnosis, choices)
   if (job === 'apart') {
     const { problems, together } = tellingApart(rivals, { family, most })
     return { job, problems: problems.map(printProblem), together: together.map(namesOf) }

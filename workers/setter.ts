@@ -1,5 +1,5 @@
 import { conflictIn, countProblems, setProblems, type Conflict, type Limits, type SetWish } from '../core/course/index'
-import { attempt } from '../core/index'
+import { attempt } from '../core/door'
 
 /** Problems are to be counted, and some of them set. */
 export type SetterWish = Omit<SetWish, 'limits'> & { readonly limits: Limits }

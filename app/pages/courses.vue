@@ -18,7 +18,7 @@ import { request } from '../utils/request'
 
 /** The steps as courses of laid stones: where a learner stands, what comes next and why, and problems for just this step. */
 const classroom = useClassroom()
-const bench = useBench()
+const { workThrough } = useSetToWork()
 onMounted(() => void fetchAll().catch(() => undefined))
 
 const done = shallowRef<readonly Done[]>([])
@@ -87,17 +87,8 @@ const setOf = (without: readonly string[]): readonly string[] =>
 const fresh = computed(() => setOf(done.value.slice(0, 200).map((d) => d.problem)))
 const problems = computed(() => [...fresh.value, ...setOf(fresh.value)].slice(0, COUNT))
 const again = computed(() => problems.value.length - fresh.value.length)
-async function work(material?: RepresentationId): Promise<void> {
-  const [first, ...rest] = problems.value
-  if (!first) return
-  const refused = bench.ask(first, material ? { material } : {})
-  if (refused) {
-    trouble.value = refused.message
-    return
-  }
-  bench.queue = rest
-  await navigateTo('/bench')
-}
+const work = async (material?: RepresentationId): Promise<void> =>
+  void (trouble.value = await workThrough(problems.value, material ? { material } : {}))
 const names = ref<Record<string, string>>({})
 watch(
   () => chosen.value.usual,

@@ -9,7 +9,13 @@ import {
   type Ranked,
   type WorkedWith,
 } from '../../core/diagnose/index'
-import { attempt, parseProblem, printProblem, withDefaults as withChoices } from '../../core/door'
+import {
+  attempt,
+  parseProblem,
+  printProblem,
+  type RepresentationId,
+  withDefaults as withChoices,
+} from '../../core/door'
 import type { KeptMarking, AnsweredAlone } from '../../shared/marking'
 import type { RowMark } from '../components/marking/PageSheet.vue'
 import { emptyRow, filledRows, isEmptyRow, MOST_ROWS, rowsWith, type AnswerRow } from '../utils/answerRows'
@@ -189,9 +195,9 @@ function open(page: KeptMarking, more = false): void {
   else replace(rows)
   void markPage()
 }
-async function toBench(problem: string, material?: string): Promise<void> {
+async function toBench(problem: string, material?: RepresentationId): Promise<void> {
   const refused = bench.ask(problem, {
-    ...(material ? { material: material as never, mode: 'show' as const } : { mode: 'alone' as const }),
+    ...(material ? { material, mode: 'show' as const } : { mode: 'alone' as const }),
   })
   if (refused) trouble.value = refused.message
   else await navigateTo('/bench')

@@ -1,16 +1,25 @@
 <script setup lang="ts">
 import { MOST_SET } from '../../core/course/index'
-import { grouped, pretty } from '../../core/door'
+import { pretty } from '../../core/door'
 import type { RecordPage } from '../../shared/schemas'
-import { kindsOf, LIMIT_NAMES, LIMITS_AT_FIRST, limitsOf, withChange, type LimitsForm } from '../utils/limitsForm'
+import {
+  kindsOf,
+  LIMIT_NAMES,
+  LIMITS_AT_FIRST,
+  limitsOf,
+  soundForm,
+  withChange,
+  type LimitsForm,
+} from '../utils/limitsForm'
 import { rowsWith } from '../utils/answerRows'
 import { request } from '../utils/request'
 
 /** Setting problems: limits, how many there are of them as the limits change, and a set that is spread over what makes them differ. */
-const bench = useBench()
+const { workThrough } = useSetToWork()
 const classroom = useClassroom()
 const { answer, busy, set } = useSetter()
 const { replace } = useAnswerPage()
+const { figures } = useFigures()
 
 const kept = useLocalStorage('sett.problems', {
   form: { ...LIMITS_AT_FIRST },
@@ -19,8 +28,9 @@ const kept = useLocalStorage('sett.problems', {
   hardestLast: true,
   notHad: true,
 })
-// What was kept by an earlier Sett, or by hand, may lack some of it.
-kept.value.form = { ...LIMITS_AT_FIRST, ...kept.value.form }
+// What was kept by an earlier Sett, or by hand, may lack some of it, or be something else.
+kept.value.form = soundForm(kept.value.form)
+if (!Number.isInteger(kept.value.seed)) kept.value.seed = 1
 const form = computed(() => kept.value.form)
 const trouble = ref('')
 
@@ -32,7 +42,7 @@ watch(
     had.value = []
     if (!learner) return
     const page = await request<RecordPage>(`/api/records?learner=${learner}&limit=200`).catch(() => null)
-    had.value = page?.records.map((r) => r.problem) ?? []
+    if (learner === classroom.learnerId) had.value = page?.records.map((r) => r.problem) ?? []
   },
   { immediate: true },
 )
@@ -70,17 +80,7 @@ function takeChange(): void {
   if (to) kept.value.form = withChange(form.value, to.limit, to.to)
 }
 
-async function work(): Promise<void> {
-  const [first, ...rest] = problems.value
-  if (!first) return
-  const refused = bench.ask(first, {})
-  if (refused) {
-    trouble.value = refused.message
-    return
-  }
-  bench.queue = rest
-  await navigateTo('/bench')
-}
+const work = async (): Promise<void> => void (trouble.value = await workThrough(problems.value))
 async function mark(): Promise<void> {
   replace(rowsWith(problems.value))
   await navigateTo('/marking')
@@ -95,7 +95,8 @@ useHead({ title: 'Problems – Sett' })
       <h1>Problems for just this step</h1>
       <p class="how-many" role="status" aria-live="polite">
         <template v-if="answer && !answer.refused && answer.count !== '0'">
-          <b>{{ grouped(answer.count, 'comma') }}</b> {{ answer.count === '1' ? 'problem fits' : 'problems fit' }}
+          <b>{{ figures(answer.count) }}</b>
+          {{ answer.count === '1' ? 'problem fits' : 'problems fit' }}
         </template>
         <template v-else-if="answer && !answer.refused">No problem fits</template>
         <template v-else-if="busy">Counting …</template>
@@ -107,7 +108,7 @@ useHead({ title: 'Problems – Sett' })
       </p>
       <p v-else>This leaves none: {{ conflict.between.map(named).join('') }}.</p>
       <p v-if="conflict.change">
-        The smallest change: {{ change }}. It leaves {{ grouped(conflict.leaves, 'comma') }}.
+        The smallest change: {{ change }}. It leaves {{ figures(conflict.leaves) }}.
         <button type="button" class="stone-button" @click="takeChange">Change it</button>
       </p>
     </div>

@@ -3,6 +3,7 @@ import { amountIn } from '../../core/door'
 
 /** The stall of the lantern walk: price tags, one or two things bought, paid and given change for; amounts to pay, and heaps to count. */
 const bench = useBench()
+const { workThrough } = useSetToWork()
 const { shown } = useMoney()
 
 interface Thing {
@@ -44,17 +45,11 @@ const steps = computed(() => {
 const enough = computed(() => total.value > 0 && paid.value >= total.value)
 const trouble = ref('')
 /** Asked at the bench with coins, one after another: what it costs is laid, then the change is counted up. */
-async function work(problems: readonly string[]): Promise<void> {
-  const [first, ...rest] = problems
-  if (!first) return
-  const refused = bench.ask(first, { material: 'coins', mode: bench.mode === 'show' ? 'together' : bench.mode })
-  if (refused) {
-    trouble.value = refused.message
-    return
-  }
-  bench.queue = rest
-  await navigateTo('/bench')
-}
+const work = async (problems: readonly string[]): Promise<void> =>
+  void (trouble.value = await workThrough(problems, {
+    material: 'coins',
+    mode: bench.mode === 'show' ? 'together' : bench.mode,
+  }))
 
 /* --- the class's own things --- */
 const name = ref('')

@@ -41,6 +41,14 @@ export const LIMITS_AT_FIRST: LimitsForm = {
   lookAlike: false,
 }
 
+/** A form as it was kept; whatever is not what a form has there is as it is at first. */
+export function soundForm(kept: unknown): LimitsForm {
+  const given = Object.entries((kept ?? {}) as object)
+  const sound = given.filter(([key, value]) => typeof value === typeof LIMITS_AT_FIRST[key as keyof LimitsForm])
+  const form = { ...LIMITS_AT_FIRST, ...Object.fromEntries(sound) } as LimitsForm
+  return ['add', 'subtract', 'multiply', 'divide'].includes(form.operation) ? form : { ...LIMITS_AT_FIRST }
+}
+
 const flag = (text: 'any' | 'yes' | 'no'): boolean | undefined => (text === 'any' ? undefined : text === 'yes')
 const count = (text: string): number | undefined => (String(text).trim() === '' ? undefined : Number(text))
 

@@ -8,9 +8,9 @@ import {
   carefulLikelihood,
   estimatedRate,
   otherLikelihood,
-  standingOf,
+  weigh,
   type Answered,
-  type Standing,
+  type Weighed,
 } from './likelihood'
 import { fits, predicted, suspectsFor, type Suspect } from './predict'
 
@@ -26,7 +26,7 @@ export interface Before {
   readonly weights?: Readonly<Record<string, number>>
 }
 
-export interface Sheet {
+export interface Page {
   readonly items: readonly Item[]
   readonly prior?: Before
   readonly with?: WorkedWith
@@ -79,7 +79,7 @@ const LEFT_OVER = 2
  * working with care and against guessing, by Bayes’ rule. Nothing is said of a learner but of these answers.
  * @throws Refusal where what is told beforehand cannot be.
  */
-export function diagnose({ items, prior = {}, with: where = 'paper', choices }: Sheet): Diagnosis {
+export function diagnose({ items, prior = {}, with: where = 'paper', choices }: Page): Diagnosis {
   checkPrior(prior)
   const answered = answeredIn(items)
   const wrong = answered.filter((a) => !a.isRight).map((a) => a.at)
@@ -89,7 +89,7 @@ export function diagnose({ items, prior = {}, with: where = 'paper', choices }: 
     answered.map((a) => a.problem),
     where,
     choices,
-  ).map((s) => standingOf(s, answered, slipRate))
+  ).map((s) => weigh(s, answered, slipRate))
   const paired = needsPairs(singles, answered) ? pairsOf(singles, answered, where, slipRate, choices) : []
 
   const share = Math.max(0, 1 - careful - other - pairs)
@@ -98,7 +98,7 @@ export function diagnose({ items, prior = {}, with: where = 'paper', choices }: 
   const alone = new Map<string, number>()
   for (const s of singles) alone.set(idOf(s.suspect), Math.max(explained(s, answered), alone.get(idOf(s.suspect)) ?? 0))
   /** A procedure, or the second of two, that explains one answer and no more. */
-  const support = (s: Standing): number => {
+  const support = (s: Weighed): number => {
     const known = s.suspect.of.length === 1 ? [0] : s.suspect.of.map((k) => alone.get(k.id) ?? 0)
     return explained(s, answered) - Math.max(...known) === 1 ? ONE_ANSWER : 1
   }
@@ -151,11 +151,11 @@ const UNUSUAL = 0.3
 const idOf = ({ of }: Suspect): string => of.map((k) => k.id).join('+')
 
 /** How many wrong answers a suspect comes to. */
-const explained = ({ holds }: Standing, answered: readonly Answered[]): number =>
+const explained = ({ holds }: Weighed, answered: readonly Answered[]): number =>
   answered.filter((a, i) => !a.isRight && holds[i]).length
 
 /** Pairs are thought of only where no single procedure does: where the best of them leaves several wrong answers over. */
-function needsPairs(singles: readonly Standing[], answered: readonly Answered[]): boolean {
+function needsPairs(singles: readonly Weighed[], answered: readonly Answered[]): boolean {
   const wrong = answered.filter((a) => !a.isRight).length
   const most = Math.max(0, ...singles.map((s) => explained(s, answered)))
   return wrong - most >= LEFT_OVER
@@ -166,12 +166,12 @@ function needsPairs(singles: readonly Standing[], answered: readonly Answered[])
  * one alone changes nothing (a nought that only the other leaves there).
  */
 function pairsOf(
-  singles: readonly Standing[],
+  singles: readonly Weighed[],
   answered: readonly Answered[],
   where: WorkedWith,
   rate?: number,
   choices?: Choices,
-): readonly Standing[] {
+): readonly Weighed[] {
   const given = choices ? { choices } : {}
   const whole = singles.filter((s) => s.suspect.form === 0)
   const operations = new Set(answered.map(({ problem }) => sheetOf(problem)?.operation))
@@ -187,25 +187,25 @@ function pairsOf(
   const alone = new Map(whole.map((s) => [s.suspect.of[0]!, explained(s, answered)]))
   const wrong = answered.filter((a) => !a.isRight)
   const members = CATALOGUE.filter((k) => habits.includes(k) || explaining.includes(k))
-  const made: Standing[] = []
+  const made: Weighed[] = []
   for (const [i, a] of members.entries())
     for (const b of members.slice(i + 1)) {
       const suspect: Suspect = { of: [a, b], form: 0, ...given }
       const told = wrong.filter(({ problem, given }) => predicted(suspect, problem).some((way) => comesTo(given, way)))
       // Two that explain no more together than one of them does are that one.
-      if (told.length > Math.max(alone.get(a) ?? 0, alone.get(b) ?? 0)) made.push(standingOf(suspect, answered, rate))
+      if (told.length > Math.max(alone.get(a) ?? 0, alone.get(b) ?? 0)) made.push(weigh(suspect, answered, rate))
     }
   return made
 }
 
 /** Explanations with the same answers put together, the likeliest first; forms of one procedure are one explanation. */
 function groupsOf(
-  scored: readonly (Standing & { readonly score: number })[],
+  scored: readonly (Weighed & { readonly score: number })[],
   answered: readonly Answered[],
   all: number,
 ): readonly Ranked[] {
   interface Group {
-    readonly head: Standing
+    readonly head: Weighed
     readonly ids: Set<string>
     score: number
   }

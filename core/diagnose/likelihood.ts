@@ -74,8 +74,8 @@ export const answeredIn = (items: readonly Item[]): readonly Answered[] =>
     return [{ at, problem, given: answer, right, isRight: comesTo(answer, right) }]
   })
 
-/** How a suspect's answers stand to those given. */
-export interface Standing {
+/** A suspect, weighed by the answers given. */
+export interface Weighed {
   readonly suspect: Suspect
   readonly predictions: readonly Predicted[]
   /** The predictions as text: two suspects with the same key are not told apart by these problems. */
@@ -105,7 +105,7 @@ function marksChance(given: Worked, way: Worked): number {
 }
 
 /** How likely a sheet's answers are by a suspect. */
-export function standingOf(suspect: Suspect, answered: readonly Answered[], rate?: number): Standing {
+export function weigh(suspect: Suspect, answered: readonly Answered[], rate?: number): Weighed {
   const predictions = answered.map(({ problem }) => predicted(suspect, problem))
   const slips: number[] = []
   let [asMeant, either] = [0, 1]

@@ -1,3 +1,4 @@
+import type { Choices } from '../choices'
 import { CATALOGUE, procedureById, type Known } from '../mistakes/catalogue'
 import { printProblem, type Problem } from '../problem/problem'
 import type { Diagnosis } from './diagnose'
@@ -15,16 +16,20 @@ const LEAST = 0.01
 const MOST_RIVALS = 24
 
 /** The procedures of an explanation. Those that are not known here are left out. */
-export const suspectOf = (bug: readonly string[], form = 0): Suspect => ({
+export const suspectOf = (bug: readonly string[], form = 0, choices?: Choices): Suspect => ({
   of: bug.flatMap((id) => procedureById(id) ?? []),
   form,
+  ...(choices ? { choices } : {}),
 })
 
 /** What may still be behind some answers: what is ranked, all that is not told apart from it, and working with care. */
-export function rivalsIn({ ranked, none }: Diagnosis): readonly Rival[] {
+export function rivalsIn({ ranked, none }: Diagnosis, choices?: Choices): readonly Rival[] {
   const suspected = ranked.flatMap(({ bug, form, same, probability }): Rival[] => {
     const all = [bug, ...same]
-    return all.map((b, i) => ({ suspect: suspectOf(b, i === 0 ? form : 0), probability: probability / all.length }))
+    return all.map((b, i) => ({
+      suspect: suspectOf(b, i === 0 ? form : 0, choices),
+      probability: probability / all.length,
+    }))
   })
   const most = suspected.filter((r) => r.probability >= LEAST).slice(0, MOST_RIVALS)
   return none.probability >= LEAST ? [...most, { suspect: null, probability: none.probability }] : most

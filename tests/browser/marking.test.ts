@@ -86,6 +86,43 @@ test('what was typed is there again; a line that cannot be read is told, and not
   expect(await (await field('Problem 3')).getAttribute('value')).toMatch(/^\d+ - \d+$/)
 })
 
+test('what is typed is put aside before anything takes its place, and brought back', async () => {
+  await open()
+  await (await field('Problem 1')).click()
+  await type('52 - 37', Key.ENTER, '25', Key.ENTER, '81 - 38', Key.ENTER, '57', Key.ENTER)
+  await click('Empty the page')
+  expect(await (await field('Problem 1')).getAttribute('value')).toBe('')
+  await click('Bring back the page before')
+  expect(await (await field('Answer 2')).getAttribute('value')).toBe('57')
+  // With what is written above, Enter goes through all three fields of a line.
+  await (await byRole(driver, 'checkbox', /^What was written above/)).click()
+  await (await field('Problem 3')).click()
+  await type('64 - 28', Key.ENTER, '5 14', Key.ENTER, '36', Key.ENTER)
+  expect(await focused()).toBe('Problem 4')
+  expect(await (await field('Written above 3')).getAttribute('value')).toBe('5 14')
+  await click('Mark the page')
+  await text(driver, 'tbody', 'right')
+})
+
+test('kept twice it is kept once, and a page without answers says nothing', async () => {
+  await open()
+  await (await byRole(driver, 'combobox', 'Of')).sendKeys('Teal')
+  await (await field('Problem 1')).click()
+  for (const [problem, answer] of PAGE) await type(problem, Key.ENTER, answer, Key.ENTER)
+  await click('Mark the page')
+  for (let i = 0; i < 2; i++) {
+    await click('Keep with Teal')
+    await text(driver, '.left', 'Kept with Teal')
+  }
+  await text(driver, '[aria-label="Pages kept"]', 'Took the smaller digit')
+  expect(await driver.findElements(By.css('[aria-label="Pages kept"] li'))).toHaveLength(1)
+  await click('Empty the page')
+  await (await field('Problem 1')).click()
+  await type('52 - 37', Key.ENTER, Key.ENTER)
+  await click('Mark the page')
+  await text(driver, '[aria-label="What the answers say"]', 'Nothing was answered')
+})
+
 test('a table pasted fills as many lines; a set is found again by its code', async () => {
   await open()
   const pasted = PAGE.map((row) => row.join('\t')).join('\n')

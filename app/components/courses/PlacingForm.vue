@@ -8,28 +8,52 @@ const { learner, name } = defineProps<{ learner: string; name: string }>()
 const emit = defineEmits<{ choose: [step: string] }>()
 
 interface Sitting {
-  readonly strand: Strand
   readonly seed: number
   readonly asked: readonly Placed[]
 }
-const fresh = (strand: Strand): Sitting => ({
-  strand,
-  seed: crypto.getRandomValues(new Uint32Array(1))[0]! % 100_000,
-  asked: [],
+interface Sittings {
+  readonly strand: Strand
+  readonly by: Readonly<Partial<Record<Strand, Sitting>>>
+}
+/** Sittings by learner and strand, so that each goes on where it stopped. */
+const kept = useLocalStorage<Record<string, Sittings>>('sett.placing', {})
+/** What was kept by an earlier Sett, or by hand, may be no answers at all. */
+const isPlaced = (a: Partial<Placed> | null): a is Placed =>
+  typeof a?.step === 'string' &&
+  typeof a.problem === 'string' &&
+  (a.answer === null || typeof a.answer?.value === 'string') &&
+  'ok' in attempt(() => parseProblem(a.problem!))
+const strand = computed<Strand>(() => {
+  const chosen = kept.value[learner]?.strand
+  return chosen && STRANDS.includes(chosen) ? chosen : 'taking away'
 })
-/** Sittings by learner, so that each goes on where it stopped. */
-const sittings = useLocalStorage<Record<string, Sitting>>('sett.placing', {})
+const seedNow = crypto.getRandomValues(new Uint32Array(1))[0]! % 100_000
 const sitting = computed<Sitting>(() => {
-  const kept = sittings.value[learner]
-  // What was kept by an earlier Sett, or by hand, may be no sitting at all.
-  return kept && STRANDS.includes(kept.strand) && Array.isArray(kept.asked) && Number.isInteger(kept.seed)
-    ? kept
-    : fresh('taking away')
+  const found = kept.value[learner]?.by?.[strand.value]
+  return {
+    seed: Number.isInteger(found?.seed) ? found!.seed : seedNow,
+    asked: Array.isArray(found?.asked) ? found.asked.filter(isPlaced) : [],
+  }
 })
-const keep = (now: Sitting): void => void (sittings.value = { ...sittings.value, [learner]: now })
-if (!sittings.value[learner]) keep(fresh('taking away'))
+function keep(now: Sitting, of: Strand = strand.value): void {
+  const by = { ...kept.value[learner]?.by, [of]: now }
+  kept.value = { ...kept.value, [learner]: { strand: of, by } }
+}
+const choose = (of: Strand): void =>
+  void (kept.value = { ...kept.value, [learner]: { strand: of, by: kept.value[learner]?.by ?? {} } })
+/** What was asked before one began again. */
+const before = shallowRef<Sitting | null>(null)
+function again(): void {
+  before.value = sitting.value
+  keep({ seed: sitting.value.seed + 100, asked: [] })
+}
+function bringBack(): void {
+  if (before.value) keep(before.value)
+  before.value = null
+}
+watch(strand, () => (before.value = null))
 
-const steps = computed(() => STEPS.filter((s) => s.strand === sitting.value.strand))
+const steps = computed(() => STEPS.filter((s) => s.strand === strand.value))
 const now = computed(() => placement(steps.value, sitting.value.asked, sitting.value.seed))
 const typed = ref('')
 const trouble = ref('')
@@ -51,7 +75,6 @@ function answered(text: string): void {
   void nextTick(() => box.value?.focus())
 }
 const back = (): void => keep({ ...sitting.value, asked: sitting.value.asked.slice(0, -1) })
-const begin = (strand: Strand): void => keep(fresh(strand))
 
 /** The step to work on now: the first that does not stand; null where all do. */
 const here = computed(() => steps.value[now.value.stands] ?? null)
@@ -64,7 +87,7 @@ const stands = computed(() => steps.value.map((_, i) => now.value.places.slice(i
     <h2>Where {{ name }} stands</h2>
     <label
       >In
-      <select :value="sitting.strand" @change="begin(($event.target as HTMLSelectElement).value as Strand)">
+      <select :value="strand" @change="choose(($event.target as HTMLSelectElement).value as Strand)">
         <option v-for="s in STRANDS" :key="s" :value="s">{{ capital(s) }}</option>
       </select></label
     >
@@ -89,13 +112,16 @@ const stands = computed(() => steps.value.map((_, i) => now.value.places.slice(i
     <div class="known" role="status">
       <p v-if="sitting.asked.length === 0" class="quiet">
         Nothing is known yet. Work each problem with whatever is in hand.
+        <button v-if="before" type="button" class="stone-button bare" @click="bringBack">
+          Bring back what was asked
+        </button>
       </p>
       <p v-else>
         {{ now.next ? 'So far it looks as if' : 'It looks as if' }}
         <b v-if="here">{{ here.title }}</b><b v-else>everything here</b>
         {{ here ? 'is the step to work on' : 'stands' }} ({{ Math.round(100 * now.sure) }} of 100).
         <button v-if="here" type="button" class="stone-button" @click="emit('choose', here.id)">Go to that step</button>
-        <button type="button" class="stone-button bare" @click="begin(sitting.strand)">Begin again</button>
+        <button type="button" class="stone-button bare" @click="again">Begin again</button>
       </p>
     </div>
     <ol v-if="sitting.asked.length" class="bars">

@@ -15,7 +15,10 @@ const why = ref('')
 
 async function load(): Promise<void> {
   try {
-    pages.value = await request<KeptMarking[]>(`/api/markings?learner=${encodeURIComponent(learner)}`)
+    const whose = learner
+    const found = await request<KeptMarking[]>(`/api/markings?learner=${encodeURIComponent(whose)}`)
+    if (whose !== learner) return
+    pages.value = found
     trouble.value = ''
   } catch (error) {
     trouble.value = (error as Error).message

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FAMILIES, rivalsIn, type Diagnosis, type Family } from '../../../core/diagnose/index'
-import { capital, pretty } from '../../../core/door'
+import { capital, pretty, withDefaults as withChoices } from '../../../core/door'
 import type { Asked } from '../../../workers/marking'
 import { nameOfBug } from '../../utils/saidOf'
 
@@ -10,6 +10,7 @@ const family = defineModel<Family>('family', { required: true })
 const most = defineModel<number>('most', { required: true })
 const emit = defineEmits<{ add: [problems: readonly string[]]; bench: [problem: string] }>()
 
+const classroom = useClassroom()
 const { mark, busy } = useMarking()
 const question = shallowRef<Asked | null>(null)
 const apart = shallowRef<{
@@ -25,7 +26,8 @@ const alone = computed(() => rivalsIn(diagnosis).length < 2)
 async function look(job: 'next' | 'apart'): Promise<void> {
   trouble.value = ''
   question.value = apart.value = null
-  const wish = { diagnosis, family: family.value, most: Number(most.value), asked }
+  const choices = withChoices(classroom.classroom?.hands)
+  const wish = { choices, diagnosis, family: family.value, most: Number(most.value), asked }
   try {
     if (job === 'next') question.value = (await mark({ job: 'next', ...wish })).question
     else apart.value = await mark({ job: 'apart', ...wish })

@@ -15,6 +15,19 @@ const rows = defineModel<AnswerRow[]>({ required: true })
 const withMarks = defineModel<boolean>('above', { required: true })
 const emit = defineEmits<{ changed: [] }>()
 
+type ColumnId = keyof AnswerRow
+const COLUMNS: readonly {
+  readonly id: ColumnId
+  readonly head: string
+  readonly label: string
+  readonly most: number
+}[] = [
+  { id: 'problem', head: 'Problem', label: 'Problem', most: 200 },
+  { id: 'above', head: 'Above', label: 'Written above', most: 60 },
+  { id: 'answer', head: 'Answer', label: 'Answer', most: 40 },
+]
+const columns = computed(() => COLUMNS.filter((c) => c.id !== 'above' || withMarks.value))
+
 const table = useTemplateRef('table')
 /** There is always a line to go on with. */
 watch(
@@ -28,20 +41,21 @@ watch(
   { immediate: true },
 )
 
-const field = (row: number, column: 'problem' | 'answer' | 'above'): HTMLInputElement | null =>
+const field = (row: number, column: ColumnId): HTMLInputElement | null =>
   table.value?.querySelector(`[data-row="${row}"][data-column="${column}"]`) ?? null
-async function go(row: number, column: 'problem' | 'answer' | 'above'): Promise<void> {
+async function go(row: number, column: ColumnId): Promise<void> {
   await nextTick()
   const to = field(row, column)
   to?.focus()
   to?.select()
 }
-/** Enter: from a problem to its answer; from an answer to the next line, to its answer where the problem is there already. */
-function onward(row: number, column: 'problem' | 'answer' | 'above'): void {
-  if (column === 'problem') {
-    split(row)
-    void go(row, 'answer')
-  } else void go(row + 1, (rows.value[row + 1]?.problem ?? '') === '' ? 'problem' : 'answer')
+/** Enter: to the next field of the line; from its last one to the next line, past its problem where that is there already. */
+function onward(row: number, column: ColumnId): void {
+  if (column === 'problem') split(row)
+  const ids = columns.value.map((c) => c.id)
+  const next = ids[ids.indexOf(column) + 1]
+  if (next) return void go(row, next)
+  void go(row + 1, (rows.value[row + 1]?.problem ?? '') === '' ? 'problem' : ids[1]!)
 }
 /** A line typed whole, `52 - 37 = 25`, is parted where its equals sign is. */
 function split(row: number): void {
@@ -49,6 +63,10 @@ function split(row: number): void {
   const read = rowOf(now.problem)
   if (read.answer === '' || now.answer !== '') return
   Object.assign(now, { problem: read.problem, answer: read.answer })
+}
+function leave(row: number, column: ColumnId): void {
+  if (column === 'problem') split(row)
+  emit('changed')
 }
 function paste(row: number, event: ClipboardEvent): void {
   const text = event.clipboardData?.getData('text/plain') ?? ''
@@ -81,9 +99,7 @@ defineExpose({ go })
         <thead>
           <tr>
             <th scope="col"><span class="sr-only">Line</span></th>
-            <th scope="col">Problem</th>
-            <th v-if="withMarks" scope="col">Above</th>
-            <th scope="col">Answer</th>
+            <th v-for="c in columns" :key="c.id" scope="col">{{ c.head }}</th>
             <th scope="col"><span :class="{ 'sr-only': !marks }">Stands</span></th>
             <th scope="col"><span class="sr-only">Take away</span></th>
           </tr>
@@ -91,47 +107,19 @@ defineExpose({ go })
         <tbody>
           <tr v-for="(row, i) in rows" :key="i" :class="[marks?.[i]?.stands, { trouble: trouble === i }]">
             <td class="line">{{ i + 1 }}</td>
-            <td>
+            <td v-for="c in columns" :key="c.id">
               <input
-                v-model="row.problem"
+                v-model="row[c.id]"
                 class="learner"
+                :class="{ short: c.id !== 'problem' }"
                 type="text"
-                maxlength="200"
+                :maxlength="c.most"
                 autocomplete="off"
                 :data-row="i"
-                data-column="problem"
-                :aria-label="`Problem ${i + 1}`"
-                @keydown.enter.prevent="onward(i, 'problem')"
-                @change="(split(i), emit('changed'))"
-                @paste="paste(i, $event)"
-              />
-            </td>
-            <td v-if="withMarks">
-              <input
-                v-model="row.above"
-                class="learner short"
-                type="text"
-                maxlength="60"
-                autocomplete="off"
-                :data-row="i"
-                data-column="above"
-                :aria-label="`Written above ${i + 1}`"
-                @keydown.enter.prevent="onward(i, 'above')"
-                @change="emit('changed')"
-              />
-            </td>
-            <td>
-              <input
-                v-model="row.answer"
-                class="learner short"
-                type="text"
-                maxlength="40"
-                autocomplete="off"
-                :data-row="i"
-                data-column="answer"
-                :aria-label="`Answer ${i + 1}`"
-                @keydown.enter.prevent="onward(i, 'answer')"
-                @change="emit('changed')"
+                :data-column="c.id"
+                :aria-label="`${c.label} ${i + 1}`"
+                @keydown.enter.prevent="onward(i, c.id)"
+                @change="leave(i, c.id)"
                 @paste="paste(i, $event)"
               />
             </td>

@@ -9,14 +9,23 @@ import {
   type Ranked,
   type SideBySide,
 } from '../../../core/diagnose/index'
-import { attempt, parseProblem, pretty, printProblem, type Problem } from '../../../core/door'
+import {
+  attempt,
+  parseProblem,
+  pretty,
+  printProblem,
+  type Problem,
+  type RepresentationId,
+  withDefaults as withChoices,
+} from '../../../core/door'
 import { capitalised } from '../../utils/saidOf'
 
 /** A procedure's way and the right one, worked side by side, a step at a time, stopping where they part. */
 const { ranked, problems } = defineProps<{ ranked: Ranked; problems: readonly string[] }>()
-const emit = defineEmits<{ close: []; bench: [problem: string, material: string] }>()
+const emit = defineEmits<{ close: []; bench: [problem: string, material: RepresentationId] }>()
 
-const suspect = computed(() => suspectOf(ranked.bug, ranked.form))
+const classroom = useClassroom()
+const suspect = computed(() => suspectOf(ranked.bug, ranked.form, withChoices(classroom.classroom?.hands)))
 /** Problems of the page in which the two part; where there are none, some of the same kind. */
 const choices = computed(() => {
   const parts = (p: Problem): boolean => {
@@ -112,6 +121,7 @@ onMounted(() => heading.value?.focus())
       </label>
       <button type="button" class="stone-button" @click="emit('close')">Close</button>
     </header>
+    <p v-if="choices.length === 0" class="quiet">No problem was found in which the two part.</p>
     <div v-if="columns" class="sheets">
       <figure v-for="s in sides" :key="s.which" :class="s.which">
         <figcaption>{{ s.title }}</figcaption>
@@ -162,7 +172,7 @@ onMounted(() => heading.value?.focus())
       <button type="button" class="stone-button" :disabled="step >= most" @click="step++">Step</button>
       <button type="button" class="stone-button main" @click="toParting">To where they part</button>
     </div>
-    <div class="row">
+    <div v-if="chosen" class="row">
       <span>Work {{ pretty(chosen) }} at the Bench:</span>
       <button
         v-for="m in [...new Set(materials)]"

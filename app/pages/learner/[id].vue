@@ -24,6 +24,7 @@ const file = shallowRef<Everything | null>(null)
 const receipt = ref<Receipt | null>(null)
 const trouble = ref('')
 const sure = ref(false)
+const placings = useLocalStorage<Record<string, unknown>>('sett.placing', {})
 const typed = ref('')
 try {
   file.value = await request<Everything>(`/api/learners/${encodeURIComponent(id)}`)
@@ -43,7 +44,9 @@ async function erase(): Promise<void> {
     // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
     if (classroom.learnerId === id) bench.forget()
     // A page that is being marked does not say whose it is either.
-    for (const key of ['sett.marking', 'sett.marking-class', 'sett.placing']) localStorage.removeItem(key)
+    for (const key of ['sett.marking', 'sett.marking-class']) localStorage.removeItem(key)
+    const { [id]: _gone, ...sittings } = placings.value
+    placings.value = sittings
     file.value = null
     if (classroom.learnerId === id) classroom.learnerId = null
     await classroom.load()
