@@ -1,41 +1,19 @@
 import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
-import {
-  chmodSync,
-  copyFileSync,
-  existsSync,
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs'
-import { tmpdir } from 'node:os'
+import { chmodSync, existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { REPRESENTATIONS } from '../../core/representation/index'
-import { seedDemo } from '../../demo/lantern-walk'
 import { hold } from '../../server/db/hold'
 import { MIGRATIONS } from '../../server/db/migrations'
 import { answerFor, sentenceFor } from '../../server/db/trouble'
 import { backupsOf, listBackups, makeBackup, putBack } from '../../server/utils/backups'
-import { eraseLearner, everythingOf } from '../../server/utils/erasing'
 import { daily, goesBefore, setKeeping } from '../../server/utils/keeping'
-import { fileOf, readFile, takeIn } from '../../server/utils/keep'
-import { replayed, replayedOn, standsTo } from '../../server/utils/replaying'
-import { makeStore, type Store } from '../../server/utils/store'
+import { makeStore } from '../../server/utils/store'
 import { KEEPING_AT_FIRST } from '../../shared/people'
-import type { RecordFile, SavedRecord } from '../../shared/schemas'
 import { serve } from '../browser/world'
 import { killed, WORKS } from './killing'
+import { all, demo, folder } from './seeded'
 
-const folder = (): string => mkdtempSync(join(tmpdir(), 'sett-keeping-'))
-const demo = (at = join(folder(), 'sett.db')): Store => {
-  const store = makeStore(at)
-  seedDemo(store, new Date('2026-11-24T12:00:00Z'))
-  return store
-}
-const all = (store: Store): SavedRecord[] => [...store.records(null)]
 /** All of a database as text, to be compared. */
 const dump = (path: string): string => {
   const db = new Database(path, { readonly: true })
@@ -133,142 +111,6 @@ describe('backups', () => {
     // Opened again nothing is migrated again, and no other copy is made.
     makeStore(at).db.close()
     expect(existsSync(`${at}.before-v8`)).toBe(false)
-  })
-})
-
-describe('erasing', () => {
-  /** Every byte that lies in a data folder. */
-  const bytes = (path: string): string =>
-    readdirSync(path, { recursive: true, withFileTypes: true })
-      .filter((f) => f.isFile())
-      .map((f) => readFileSync(join(f.parentPath, f.name), 'latin1'))
-      .join('')
-
-  test('it goes for good, from the database, its log and every copy; the others stay', async () => {
-    const data = folder()
-    const store = demo(join(data, 'sett.db'))
-    const name = 'Grasshopperwarbler'
-    const id = randomUUID()
-    store.addLearner({ id, codeName: name })
-    const secret = 'counted the tea-lights under the table'
-    const record = {
-      ...all(store)[0]!,
-      id: randomUUID(),
-      learnerId: id,
-      outcome: { right: true, help: 'shown' as const, note: secret },
-    }
-    store.save(record, ['left a coin out'])
-    store.keepAnswer({
-      id: randomUUID(),
-      learnerId: id,
-      at: 1_790_000_000_000,
-      item: 'read 407',
-      given: 'grasshopper',
-      right: false,
-      ms: 9,
-    })
-    store.keepMarking({
-      id: randomUUID(),
-      learnerId: id,
-      markedAt: '2026-11-20T09:00:00.000Z',
-      with: 'paper',
-      items: [{ problem: '52 - 37', answer: '8765' }],
-      said: { ranked: [], none: 1 },
-    })
-    await makeBackup(store.path, 14)
-    const [others, otherAnswers] = [all(store).filter((r) => r.learnerId !== id), store.answers(null)]
-    expect(bytes(data)).toContain(secret)
-    const file = everythingOf(store, id)!
-    expect(file).toMatchObject({
-      learner: name,
-      records: [{ outcome: { note: secret }, slips: ['left a coin out'] }],
-      answers: [{ given: 'grasshopper' }],
-      markings: [{ items: [{ answer: '8765' }] }],
-    })
-    const receipt = eraseLearner(store, id, new Date('2026-11-24T12:00:00Z'))
-    expect(receipt).toEqual({
-      learner: name,
-      records: 1,
-      notes: 1,
-      answers: 1,
-      markings: 1,
-      copies: 1,
-      at: '2026-11-24T12:00:00.000Z',
-    })
-    const left = bytes(data)
-    for (const gone of [secret, name, name.toLowerCase(), 'grasshopper', '8765', record.id.slice(0, 8) + '-never'])
-      expect(left).not.toContain(gone)
-    expect([all(store), store.answers(null)]).toEqual([others, otherAnswers])
-    expect(eraseLearner(store, id)).toBeUndefined()
-    expect(store.erasedAt(record.id)).toBeDefined()
-    expect(store.db.pragma('foreign_key_check')).toEqual([])
-  })
-
-  test('the file is written anew: no page that once held something is left unused in it', () => {
-    const store = demo()
-    const id = randomUUID()
-    store.addLearner({ id, codeName: 'Siskin' })
-    const [record] = all(store)
-    for (let i = 0; i < 60; i++) store.save({ ...record!, id: randomUUID(), learnerId: id }, [])
-    eraseLearner(store, id)
-    expect(store.db.pragma('freelist_count', { simple: true })).toBe(0)
-  })
-
-  test('neither an old file nor a restored backup brings anybody back', async () => {
-    const store = demo()
-    const [wren] = store.learners()
-    const file = JSON.parse([...fileOf(store, store.records(null))].join('')) as RecordFile
-    const hers = file.records.filter((r) => r.learner === wren!.codeName).length
-    const { name } = await makeBackup(store.path, 14)
-    const copy = join(backupsOf(store.path), name)
-    const untouched = `${copy}.elsewhere`
-    copyFileSync(copy, untouched)
-    eraseLearner(store, wren!.id)
-    expect(takeIn(store, await readFile(file))).toEqual({ added: 0, already: file.records.length, learners: 0 })
-    expect(hers).toBeGreaterThan(0)
-    // Not even a copy that lay on another disk while it was erased.
-    copyFileSync(untouched, copy)
-    store.db.close()
-    putBack(store.path, name)
-    const back = makeStore(store.path)
-    expect(back.learnerNamed(wren!.codeName)).toBeUndefined()
-    expect(back.erasedAt(wren!.id)).toBeDefined()
-    // A keeper may say otherwise.
-    const record = file.records.find((r) => r.learner === wren!.codeName)!
-    back.allowBack(record.id)
-    expect(takeIn(back, await readFile({ ...file, records: [record] }))).toEqual({ added: 1, already: 0, learners: 1 })
-  })
-
-  test('by a server: what is sent late is gone, and says so', async () => {
-    const app = await serve({ demo: true })
-    try {
-      const { learners } = (await (await fetch(`${app.url}/api/classroom`)).json()) as { learners: { id: string }[] }
-      const { id } = learners[0]!
-      const { records } = (await (await fetch(`${app.url}/api/records?learner=${id}`)).json()) as {
-        records: { id: string }[]
-      }
-      const record = await (await fetch(`${app.url}/api/records/${records[0]!.id}`)).json()
-      const erased = await fetch(`${app.url}/api/learners/${id}`, { method: 'DELETE' })
-      expect(await erased.json()).toMatchObject({ records: records.length })
-      const late = await fetch(`${app.url}/api/records`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(record),
-      })
-      expect([late.status, ((await late.json()) as { detail: string }).detail]).toEqual([
-        410,
-        expect.stringContaining('erased for good'),
-      ])
-      expect((await fetch(`${app.url}/api/learners/${id}`)).status).toBe(404)
-      const back = await fetch(`${app.url}/api/learners`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ id, codeName: 'Wren' }),
-      })
-      expect(back.status).toBe(410)
-    } finally {
-      await app.stop()
-    }
   })
 })
 
@@ -377,44 +219,6 @@ describe('at the start', () => {
 
 test.each(WORKS)('killed while %s ten times: what was told is there, and the database is whole', async (work) => {
   await expect(killed(work, 10)).resolves.toBeUndefined()
-})
-
-test('how what is sent stands to what is kept', () => {
-  const [kept] = all(demo())
-  const longer = {
-    ...kept!,
-    work: { ...kept!.work, moves: [...kept!.work.moves, { at: 99_999_999, on: 'bench' as const, move: 'undo' }] },
-  }
-  const noted = { ...kept!, outcome: { ...kept!.outcome, note: 'more' } }
-  const shorter = { ...kept!, work: { ...kept!.work, moves: kept!.work.moves.slice(1) } }
-  expect([kept!, longer, noted, shorter, { ...kept!, learnerId: randomUUID() }].map((r) => standsTo(kept!, r))).toEqual(
-    [...['same', 'newer', 'newer', 'other', 'other']],
-  )
-  expect(standsTo(kept!, { ...kept!, work: { ...kept!.work, problem: '1 + 1' } })).toBe('other')
-})
-
-test('what is saved again a few moves later is worked on from there, and comes to the same', async () => {
-  const [kept] = all(demo()).filter((r) => r.work.moves.length > 6)
-  const id = randomUUID()
-  const upTo = (n: number): SavedRecord => ({
-    ...kept!,
-    id,
-    work: { ...kept!.work, moves: kept!.work.moves.slice(0, n) },
-  })
-  const { length } = kept!.work.moves
-  for (const n of [3, 5]) expect(await replayedOn(upTo(n))).toEqual(await replayed(upTo(n).work))
-  const read = jest.spyOn(REPRESENTATIONS[kept!.work.representation], 'parse')
-  const made = await replayedOn(upTo(length))
-  const onwards = read.mock.calls.length
-  read.mockClear()
-  expect(made).toEqual(await replayed(upTo(length).work))
-  // Only what was new has been read.
-  expect(onwards).toBeLessThan(read.mock.calls.length - 3)
-  expect(onwards).toBeGreaterThan(0)
-  read.mockRestore()
-  // Other work under the same id does not go on from what was there.
-  const other = { ...kept!, id, work: { ...kept!.work, moves: [{ at: 1, on: 'bench' as const, move: 'undo' }] } }
-  expect(await replayedOn(other)).toMatchObject({ pointer: '/moves/0' })
 })
 
 test('a file in a folder that cannot be written is told so', () => {
