@@ -24,15 +24,9 @@ export { sayMissing } from '../speech/missing'
 export { dropHeap, HEAP_RULES, type HeapRule, whichCoins } from './heaps'
 export { featuresIn, type Features } from './setter/features'
 export { checkLimits, OPERATIONS, type Limits, type Range } from './setter/limits'
-export {
-  conflictIn,
-  countProblems,
-  looksAlike,
-  MOST_SET,
-  setProblems,
-  type Conflict,
-  type SetWish,
-} from './setter/setter'
+export { conflictIn, type Conflict } from './setter/conflict'
+export { countProblems } from './setter/problems'
+export { looksAlike, MOST_SET, setProblems, type SetWish } from './setter/setter'
 export { STEPS, stepById } from './steps/all'
 export { MOVING_ON, STRANDS, type Step, type Strand } from './steps/step'
 export { laidSteps, nextStep, standingsOf, troublesIn, type Done, type StepStanding } from './steps/standing'

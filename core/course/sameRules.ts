@@ -3,6 +3,7 @@ import type { Choices } from '../choices'
 import { valueOf } from '../number/numeral'
 import type { Problem } from '../problem/problem'
 import { attempt } from '../refusal'
+import { lessonId } from './chains/lessons'
 import { REPRESENTATIONS } from '../representation/index'
 import { applyAll, type RepresentationId } from '../representation/representation'
 
@@ -11,11 +12,32 @@ import { applyAll, type RepresentationId } from '../representation/representatio
  * they are equal for problems of one kind there: `4 + 2` and `3 + 4` both need a five complement. Undefined for every other
  * material, and where a number cannot be worked.
  */
-export function rulesIn(
+export const rulesIn = (
   problem: Problem,
   representation: RepresentationId,
   choices: Choices,
-): readonly string[] | undefined {
+): readonly string[] | undefined =>
+  worksIn(problem, representation, choices)?.map((works) => works.map(ruleAndRipple).join(', '))
+
+/** Every digit that a chain works on beads, with those it sets off above, as the lesson it is: `five+2`. */
+export const lessonsIn = (
+  problem: Problem,
+  representation: RepresentationId,
+  choices: Choices,
+): readonly string[] | undefined =>
+  worksIn(problem, representation, choices)?.flatMap((works) => works.flatMap(withRipples).map(lessonId))
+
+const withRipples = (work: DigitWork): readonly DigitWork[] => [
+  work,
+  ...(work.next && work.next !== 'beyond' ? withRipples(work.next) : []),
+]
+
+/** How the digits of each number after the first go. */
+function worksIn(
+  problem: Problem,
+  representation: RepresentationId,
+  choices: Choices,
+): readonly (readonly DigitWork[])[] | undefined {
   const r = REPRESENTATIONS[representation]
   if (!r.byDigits) return undefined
   const worked = attempt(() => {
@@ -29,7 +51,7 @@ export function rulesIn(
         state,
         digits.flatMap((d) => d.moves),
       )
-      return digits.map((d) => ruleAndRipple(d.work)).join(', ')
+      return digits.map((d) => d.work)
     })
   })
   return 'ok' in worked ? worked.ok : undefined

@@ -3,6 +3,7 @@ import {
   conflictIn,
   countProblems,
   featuresIn,
+  isWithin,
   looksAlike,
   setProblems,
   type Limits,
@@ -32,6 +33,7 @@ function bruteForce(limits: Limits): Set<string> {
         }
         ok = inRange(times, limits.carries) && a + b < (limits.below ?? Infinity) && !twin
         if (limits.nearTen !== undefined) ok &&= near(a) || near(b)
+        if (limits.makes !== undefined) ok &&= a + b === limits.makes
       } else if (limits.operation === 'subtract') {
         if (a <= b) continue
         let [borrow, times, across] = [0, 0, false]
@@ -43,6 +45,7 @@ function bruteForce(limits: Limits): Set<string> {
         ok = inRange(times, limits.exchanges) && a - b < (limits.below ?? Infinity)
         if (limits.acrossNought !== undefined) ok &&= across === limits.acrossNought
         if (limits.nearTen !== undefined) ok &&= near(b)
+        if (limits.makes !== undefined) ok &&= a - b === limits.makes
       } else if (limits.operation === 'multiply') {
         let [carry, times] = [0, 0]
         for (const d of x) {
@@ -50,9 +53,11 @@ function bruteForce(limits: Limits): Set<string> {
           if (carry > 0) times++
         }
         ok = inRange(times, limits.carries) && a * b < (limits.below ?? Infinity)
+        if (limits.by) ok &&= limits.by.includes(b)
         if (limits.carries === undefined) ok &&= !twin
       } else {
         ok = a >= b && Math.floor(a / b) < (limits.below ?? Infinity)
+        if (limits.by) ok &&= limits.by.includes(b)
         if (limits.remainder !== undefined) ok &&= (a % b !== 0) === limits.remainder
       }
       if (ok) found.add(`${a},${b}`)
@@ -68,6 +73,8 @@ const ranges: fc.Arbitrary<Range> = fc.oneof(
 /** Limits of one- and two-digit numbers, some of three, whether they leave problems or not. */
 const limitsUpTo = (digits: number): fc.Arbitrary<Limits> => {
   const lengths = fc.tuple(fc.integer({ min: 1, max: digits }), fc.integer({ min: 1, max: digits }))
+  const made = fc.integer({ min: 1, max: 10 ** digits + 20 })
+  const tables = fc.array(fc.integer({ min: 1, max: 99 }), { minLength: 1, maxLength: 6 })
   const common = {
     digits: lengths,
     below: optional(fc.integer({ min: 1, max: 10 ** digits * 2 })),
@@ -80,6 +87,7 @@ const limitsUpTo = (digits: number): fc.Arbitrary<Limits> => {
       carries: optional(ranges),
       nearTen: optional(fc.integer({ min: 1, max: 4 })),
       turned: optional(fc.boolean()),
+      makes: optional(made),
     }),
     fc.record({
       operation: fc.constant('subtract' as const),
@@ -87,14 +95,21 @@ const limitsUpTo = (digits: number): fc.Arbitrary<Limits> => {
       exchanges: optional(ranges),
       nearTen: optional(fc.integer({ min: 1, max: 4 })),
       acrossNought: optional(fc.boolean()),
+      makes: optional(made),
     }),
     fc.record({
       operation: fc.constant('divide' as const),
       ...common,
       digits: lengths.map(([m, n]) => [Math.max(m, n), Math.min(m, n)] as const),
       remainder: optional(fc.boolean()),
+      by: optional(tables),
     }),
-    fc.record({ operation: fc.constant('multiply' as const), ...common, turned: optional(fc.boolean()) }),
+    fc.record({
+      operation: fc.constant('multiply' as const),
+      ...common,
+      turned: optional(fc.boolean()),
+      by: optional(tables),
+    }),
     fc.record({
       operation: fc.constant('multiply' as const),
       digits: fc.integer({ min: 1, max: digits }).map((m) => [m, 1] as const),
@@ -148,6 +163,45 @@ describe('how many there are', () => {
     expect(countProblems({ ...three, carries: 0 })).toBe(count((a, b, c) => a + b + c < 10))
     expect(countProblems({ ...three, below: 15 })).toBe(count((a, b, c) => a + b + c < 15))
     expect(countProblems({ ...three, nearTen: 2 })).toBe(count((...all) => all.some((d) => d <= 2 || d >= 8)))
+  })
+
+  test('by a lesson on beads: just the pairs whose beads go by it, and by nothing that was not taught', () => {
+    const some = ['direct+3', 'direct+6', 'five+2', 'ten+9', 'mixed+7', 'direct-7', 'five-4', 'ten-8', 'mixed-6']
+    for (const lesson of some)
+      for (const order of ['highest', 'ones'] as const) {
+        const limits: Limits = {
+          operation: lesson.includes('+') ? 'add' : 'subtract',
+          digits: [2, 1],
+          rule: { lesson, order },
+        }
+        let all = 0n
+        for (let a = 10; a < 100; a++)
+          for (let b = 1; b < 10; b++)
+            if (isWithin(parseProblem(`${a} ${limits.operation === 'add' ? '+' : '-'} ${b}`), limits)) all++
+        expect([lesson, order, countProblems(limits)]).toEqual([lesson, order, all])
+      }
+    // Worked by hand: with two fives complements and what comes before, 3 + 2 and 4 + 2 of one digit each.
+    expect(countProblems({ operation: 'add', digits: [1, 1], rule: { lesson: 'five+2' } })).toBe(2n)
+    const two: Limits = { operation: 'add', digits: [2, 2], rule: { lesson: 'ten+9', taught: ['direct+1'] } }
+    for (const text of setProblems({ limits: two, count: 30, seed: 4 }))
+      expect([text, isWithin(parseProblem(text), two)]).toEqual([text, true])
+  })
+
+  test('numbers to be counted out, and to be compared', () => {
+    expect(countProblems({ operation: 'count', upTo: 5 })).toBe(5n)
+    expect(countProblems({ operation: 'count', from: 20, upTo: 99 })).toBe(80n)
+    expect(countProblems({ operation: 'compare', upTo: 9 })).toBe(36n)
+    expect(countProblems({ operation: 'compare', upTo: 9, turned: true })).toBe(72n)
+    expect(countProblems({ operation: 'compare', denominators: [4] })).toBe(3n)
+    expect(countProblems({ operation: 'count', from: 6, upTo: 5 })).toBe(0n)
+    for (const limits of [
+      { operation: 'count', from: 11, upTo: 20 } as const,
+      { operation: 'compare', from: 3, upTo: 7 } as const,
+    ]) {
+      const set = setProblems({ limits, count: 60, seed: 2 })
+      expect(BigInt(set.length)).toBe(countProblems(limits))
+      for (const text of set) expect([text, isWithin(parseProblem(text), limits)]).toEqual([text, true])
+    }
   })
 
   test('fractions and numbers of either sign', () => {
@@ -263,6 +317,12 @@ describe('limits that cannot be', () => {
     [{ operation: 'multiply', digits: [3, 2], carries: 1 }, 'multiplies by one digit'],
     [{ operation: 'divide', digits: [6, 4] }, 'at most 3 digits'],
     [{ operation: 'add', carries: [2, 1] }, 'a number of columns'],
+    [{ operation: 'count', digits: [2, 2] }, 'means nothing where one is to count'],
+    [{ operation: 'add', upTo: 20 }, '“upTo” goes with “signs”'],
+    [{ operation: 'add', rule: { lesson: 'six+2' } }, 'a lesson on beads'],
+    [{ operation: 'add', rule: { lesson: 'five+2', taught: 'all' } }, 'a lesson on beads'],
+    [{ operation: 'add', rule: { lesson: 'five+2' }, addends: 3 }, '“rule” and “addends” do not go together'],
+    [{ operation: 'multiply', by: [] }, 'up to twenty numbers'],
   ])('%j', (limits, says) => {
     expect(refused(limits)).toContain(says)
   })

@@ -1,5 +1,6 @@
 import type { Random } from '../random'
 import { rangeOf, type Limits } from './limits'
+import { usesIn } from './ruled'
 
 /**
  * Adding and taking away in columns, counted and drawn without listing: column by column from the ones up, by what has been carried and
@@ -24,6 +25,8 @@ interface Seen {
   readonly none: boolean
   /** How the answer’s digits so far compare with the bound’s: −1, 0, 1. */
   readonly than: -1 | 0 | 1
+  /** Whether the lesson of a bead frame has come. */
+  readonly used: boolean
 }
 /** Digits of one column that do the same, how many such, and where they lead. */
 interface Choice {
@@ -32,8 +35,11 @@ interface Choice {
   pick(random: Random): readonly number[]
 }
 
-const keyOf = (s: Seen): string => `${s.over},${s.times},${Number(s.across)},${Number(s.none)},${s.than}`
-const START: Seen = { over: 0, times: 0, across: false, none: true, than: 0 }
+/** A number for each state of a column: there are few of them. */
+const keyOf = (at: number, s: Seen): number =>
+  (((((at * 16 + s.over) * 16 + s.times) * 2 + Number(s.across)) * 2 + Number(s.none)) * 3 + s.than + 1) * 2 +
+  Number(s.used)
+const START: Seen = { over: 0, times: 0, across: false, none: true, than: 0, used: false }
 
 /** A number up to `n`, not included; of big ones too. */
 function below(random: Random, n: bigint): bigint {
@@ -53,17 +59,17 @@ function spaceOf(
   choices: (at: number, seen: Seen) => readonly Choice[],
   ends: (seen: Seen) => boolean,
 ): Space {
-  const known = new Map<string, bigint>()
-  const made = new Map<string, readonly Choice[]>()
+  const known = new Map<number, bigint>()
+  const made = new Map<number, readonly Choice[]>()
   const choicesAt = (at: number, seen: Seen): readonly Choice[] => {
-    const key = `${at};${keyOf(seen)}`
+    const key = keyOf(at, seen)
     const found = made.get(key) ?? choices(at, seen)
     made.set(key, found)
     return found
   }
   const ways = (at: number, seen: Seen): bigint => {
     if (at === width) return ends(seen) ? 1n : 0n
-    const key = `${at};${keyOf(seen)}`
+    const key = keyOf(at, seen)
     const before = known.get(key)
     if (before !== undefined) return before
     let all = 0n
@@ -159,83 +165,159 @@ function sumsOf(lists: readonly (readonly number[])[], near: number | undefined)
   return { sums: [...tables.at(-1)!.keys()].filter((s) => ways(s) > 0n).sort((a, b) => a - b), ways, pick }
 }
 
-/** Sums of numbers of so many digits each. `same` counts only those whose two numbers are the same. */
-export function sumSpace(limits: Limits, lengths: readonly number[], same = false): Space {
+/** What the answer is held against: what it has to be, or what it has to stay below. */
+const boundOf = ({ makes, below: bound }: Limits): number | undefined => makes ?? bound
+
+/** Whether an answer whose digits compare so with the bound’s will do. */
+const isBounded = ({ makes, below: bound }: Limits, than: Seen['than']): boolean =>
+  makes !== undefined ? than === 0 && (bound === undefined || makes < bound) : bound === undefined || than < 0
+
+/** Column sums that carry the same, and compare in the same way with the bound’s digit. */
+interface SameSum {
+  readonly over: number
+  readonly than: -1 | 0 | 1
+  readonly count: bigint
+  readonly sums: readonly number[]
+}
+
+/** Sums of more than two numbers of so many digits each. */
+export function sumSpace(limits: Limits, lengths: readonly number[]): Space {
   const [least, most] = rangeOf(limits.carries, 99)
   const width = Math.max(...lengths)
-  const bound = limits.below
-  const columns = Array.from({ length: width }, (_, at) => {
-    const near = at === 0 ? limits.nearTen : undefined
-    if (!same)
-      return sumsOf(
-        lengths.map((length) => digitsAt(length, at)),
-        near,
-      )
-    const digits = digitsAt(lengths[0]!, at).filter((d) => near === undefined || isNear(d, near))
-    return {
-      sums: digits.map((d) => 2 * d),
-      ways: () => 1n,
-      pick: (_: Random, sum: number) => [sum / 2, sum / 2] as readonly number[],
+  const bound = boundOf(limits)
+  const columns = Array.from({ length: width }, (_, at) =>
+    sumsOf(
+      lengths.map((length) => digitsAt(length, at)),
+      at === 0 ? limits.nearTen : undefined,
+    ),
+  )
+  /** Sums of a column that do the same as far as anybody asks, for what is carried into it. */
+  const tables = columns.map((column, at) => {
+    const byOver = new Map<number, readonly SameSum[]>()
+    return (over: number): readonly SameSum[] => {
+      const known = byOver.get(over)
+      if (known) return known
+      const found = new Map<string, SameSum & { sums: number[]; count: bigint }>()
+      for (const sum of column.sums) {
+        const total = sum + over
+        const than = bound === undefined ? 0 : compared(0, total % 10, digitOf(bound, at))
+        const same = { over: Math.floor(total / 10), than }
+        const key = `${same.over},${than}`
+        const there = found.get(key) ?? { ...same, count: 0n, sums: [] }
+        found.set(key, there)
+        there.count += column.ways(sum)
+        there.sums.push(sum)
+      }
+      byOver.set(over, [...found.values()])
+      return byOver.get(over)!
     }
   })
   return spaceOf(
     width,
-    (at, seen) => {
-      const column = columns[at]!
-      return column.sums.flatMap((sum): Choice[] => {
-        const total = sum + seen.over
-        const times = seen.times + (total > 9 ? 1 : 0)
+    (at, seen) =>
+      tables[at]!(seen.over).flatMap(({ over, than, count, sums }): Choice[] => {
+        const times = limits.carries === undefined ? 0 : seen.times + (over > 0 ? 1 : 0)
         if (times > most) return []
-        const than = bound === undefined ? -1 : compared(seen.than, total % 10, digitOf(bound, at))
-        const to = { ...seen, over: Math.floor(total / 10), times, none: false, than } as const
-        return [{ to, count: column.ways(sum), pick: (random) => column.pick(random, sum) }]
-      })
-    },
+        const to: Seen = { ...seen, over, times, none: false, than: than === 0 ? seen.than : than }
+        const pick = (random: Random): readonly number[] => {
+          const column = columns[at]!
+          let left = below(random, count)
+          const sum = sums.find((n) => (left -= column.ways(n)) < 0n)!
+          return column.pick(random, sum)
+        }
+        return [{ to, count, pick }]
+      }),
     ({ over, times, than }) => {
       if (times < least) return false
       if (bound === undefined) return true
       const high = Math.floor(bound / 10 ** width)
-      return over === high ? than < 0 : over < high
+      return isBounded(limits, over === high ? than : over < high ? -1 : 1)
     },
   )
 }
 
-/** Differences of two numbers, the first the greater. */
-export function differenceSpace(limits: Limits, [first, second]: readonly [number, number]): Space {
-  const [least, most] = rangeOf(limits.exchanges, 99)
-  const width = Math.max(first, second)
-  const bound = limits.below
+/** What two digits do in a column, whatever was seen below but for what is carried or owed. */
+interface Done {
+  readonly over: 0 | 1
+  /** Whether ten are made, or something is exchanged. */
+  readonly made: boolean
+  readonly across: boolean
+  readonly digit: number
+}
+
+function doneIn(operation: Limits['operation'], x: number, y: number, over: number): Done {
+  if (operation === 'add') {
+    const total = x + y + over
+    return { over: total > 9 ? 1 : 0, made: total > 9, across: false, digit: total % 10 }
+  }
+  const stands = x - over
+  const made = stands < y
+  return { over: made ? 1 : 0, made, across: over === 1 && x === 0, digit: made ? stands + 10 - y : stands - y }
+}
+
+/** Digits of a column that do the same as far as anybody asks. */
+interface Alike extends Omit<Done, 'digit'> {
+  readonly none: boolean
+  /** How the digit compares with the bound’s. */
+  readonly than: -1 | 0 | 1
+  readonly used: boolean
+  readonly pairs: [number, number][]
+}
+
+/** Two numbers added, or the second taken from the first, which is the greater. `same` has only those whose numbers are the same. */
+export function pairSpace(limits: Limits, [first, second]: readonly [number, number], same = false): Space {
+  const { operation, nearTen, acrossNought } = limits
+  const counted = operation === 'add' ? limits.carries : limits.exchanges
+  const [least, most] = rangeOf(counted, 99)
+  // One column more than the numbers have, for what is carried out of the last.
+  const width = Math.max(first, second) + (operation === 'add' ? 1 : 0)
+  const bound = boundOf(limits)
+  const uses = limits.rule && usesIn(limits.rule, operation === 'add' ? 1 : -1)
+  const tables = Array.from({ length: width }, (_, at) => ([0, 1] as const).map((over) => alikeIn(at, over)))
+
+  function alikeIn(at: number, over: 0 | 1): readonly Alike[] {
+    const found = new Map<string, Alike>()
+    for (const x of digitsAt(first, at))
+      for (const y of digitsAt(second, at)) {
+        if (same && x !== y) continue
+        if (at === 0 && nearTen !== undefined && !isNear(y, nearTen) && !(operation === 'add' && isNear(x, nearTen)))
+          continue
+        const times = uses ? uses(x, y, over) : 0
+        if (times < 0) continue
+        const { digit, ...done } = doneIn(operation, x, y, over)
+        const than = bound === undefined ? 0 : compared(0, digit, digitOf(bound, at))
+        const alike = { ...done, none: digit === 0, than, used: times > 0 }
+        const key = JSON.stringify(alike)
+        const there = found.get(key) ?? { ...alike, pairs: [] }
+        found.set(key, there)
+        there.pairs.push([x, y])
+      }
+    return [...found.values()]
+  }
+
   return spaceOf(
     width,
-    (at, seen) => {
-      // Pairs of digits that do the same are one choice.
-      const alike = new Map<string, { readonly to: Seen; readonly pairs: [number, number][] }>()
-      for (const x of digitsAt(first, at))
-        for (const y of digitsAt(second, at)) {
-          if (at === 0 && limits.nearTen !== undefined && !isNear(y, limits.nearTen)) continue
-          const stands = x - seen.over
-          const exchanges = stands < y
-          const times = seen.times + (exchanges ? 1 : 0)
-          const across = seen.across || (seen.over === 1 && x === 0)
-          if (times > most || (across && limits.acrossNought === false)) continue
-          const digit = exchanges ? stands + 10 - y : stands - y
-          const than = bound === undefined ? -1 : compared(seen.than, digit, digitOf(bound, at))
-          const to = { over: exchanges ? 1 : 0, times, across, none: seen.none && digit === 0, than } as const
-          const same = alike.get(keyOf(to)) ?? { to, pairs: [] }
-          alike.set(keyOf(to), same)
-          same.pairs.push([x, y])
+    (at, seen) =>
+      tables[at]![seen.over]!.flatMap((alike): Choice[] => {
+        const times = counted === undefined ? 0 : seen.times + (alike.made ? 1 : 0)
+        if (times > most || (alike.across && acrossNought === false)) return []
+        const to: Seen = {
+          over: alike.over,
+          times,
+          across: acrossNought === true && (seen.across || alike.across),
+          none: seen.none && alike.none,
+          than: alike.than === 0 ? seen.than : alike.than,
+          used: seen.used || alike.used,
         }
-      return [...alike.values()].map(({ to, pairs }): Choice => ({
-        to,
-        count: BigInt(pairs.length),
-        pick: (random) => pairs[Math.floor(random() * pairs.length)]!,
-      }))
-    },
-    ({ over, times, across, none, than }) =>
+        const { pairs } = alike
+        return [{ to, count: BigInt(pairs.length), pick: (random) => pairs[Math.floor(random() * pairs.length)]! }]
+      }),
+    ({ over, times, across, none, than, used }) =>
       over === 0 &&
-      !none &&
+      !(none && operation === 'subtract') &&
       times >= least &&
-      (limits.acrossNought !== true || across) &&
-      (bound === undefined || (bound >= 10 ** width ? true : than < 0)),
+      (acrossNought !== true || across) &&
+      (!uses || used) &&
+      isBounded(limits, bound !== undefined && bound >= 10 ** width ? -1 : than),
   )
 }

@@ -3,11 +3,12 @@ import { digitsOf } from '../../number/places'
 import { valueOf } from '../../number/numeral'
 import { features } from '../../problem/features'
 import { parseProblem } from '../../problem/parse'
-import { answer, decimalsIn, quotientOf, type Problem } from '../../problem/problem'
+import type { Limits } from './limits'
+import { answer, decimalsIn, numbersIn, quotientOf, type Problem } from '../../problem/problem'
 
 /** What a problem asks of whoever works it in columns. */
 export interface Features {
-  readonly operation: 'add' | 'subtract' | 'multiply' | 'divide'
+  readonly operation: Limits['operation']
   /** Digits of each number, decimals included. */
   readonly digits: readonly number[]
   /** Columns in which ten are made, something is exchanged, or carried when multiplying by one digit. */
@@ -40,8 +41,8 @@ function carriesIn(top: number, by: number): readonly number[] {
 export function featuresIn(given: string | Problem): Features {
   const problem = typeof given === 'string' ? parseProblem(given) : given
   const decimals = decimalsIn(problem)
-  const values = [valueOf(problem.first), ...problem.terms.map((t) => valueOf(t.number))]
-  const operation = NAMES[problem.terms[0]?.operation ?? '+']
+  const values = numbersIn(problem).map(valueOf)
+  const operation = problem.others ? 'compare' : problem.terms[0] ? NAMES[problem.terms[0].operation] : 'count'
   const isPlaces = values.every((v) => isWhole(v) || decimals > 0) && values.every((v) => sign(v) >= 0)
   const digits = isPlaces ? values.map((v) => digitsOf(sizeOf(v), 1, decimals).length) : []
   const inColumns = isPlaces && (operation === 'add' || operation === 'subtract')

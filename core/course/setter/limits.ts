@@ -1,8 +1,9 @@
 import { Refusal } from '../../refusal'
+import { lessonOf } from '../chains/lessons'
 
 /** What problems must and must not have. What is left out may be any way. */
 export interface Limits {
-  readonly operation: 'add' | 'subtract' | 'multiply' | 'divide'
+  readonly operation: (typeof OPERATIONS)[number]
   /** How many digits each number has, in order, decimals included; 1 to 9. */
   readonly digits?: readonly number[]
   /** How many numbers are added, 2 to 8. */
@@ -15,6 +16,12 @@ export interface Limits {
   readonly acrossNought?: boolean
   /** The answer (of a division the quotient) is smaller than this. */
   readonly below?: number
+  /** The answer is this: numbers that make ten. */
+  readonly makes?: number
+  /** One multiplies or divides by one of these, as in the tables of two and five. */
+  readonly by?: readonly number[]
+  /** A lesson on beads that comes in it, with nothing that has not been taught before it. */
+  readonly rule?: BeadRuleLimit
   /** Some number added, or the one taken away, is so near a ten (1 to 4), but no ten itself. */
   readonly nearTen?: number
   /** Whether the numbers differ in length. */
@@ -27,6 +34,9 @@ export interface Limits {
   readonly decimals?: number
   /** The signs of the two numbers, which go up to `upTo`. */
   readonly signs?: readonly ('+' | '-')[]
+  /** Numbers with signs, or to be counted or compared, go from this one (1 where it is not said) … */
+  readonly from?: number
+  /** … up to this one (10 where it is not said). */
   readonly upTo?: number
   /** Fractions of these bottoms, 2 to 24; alike in both numbers, or not, where `alike` says so. */
   readonly denominators?: readonly number[]
@@ -35,12 +45,22 @@ export interface Limits {
   readonly turned?: boolean
 }
 
+/** A lesson on a frame with one upper and four lower beads: `five+2` (core/course/chains/lessons.ts). */
+export interface BeadRuleLimit {
+  readonly lesson: string
+  /** Lessons that have been taught; all that usually come before it where this is left out. */
+  readonly taught?: readonly string[]
+  /** From the highest rod (as is usual), or from the ones. */
+  readonly order?: 'highest' | 'ones'
+}
+
 /** A number, or from one to another. */
 export type Range = number | readonly [least: number, greatest: number]
 export const rangeOf = (range: Range | undefined, most: number): readonly [number, number] =>
   range === undefined ? [0, most] : typeof range === 'number' ? [range, range] : range
 
-export const OPERATIONS = ['add', 'subtract', 'multiply', 'divide'] as const
+/** Adding and so on; counting out a number; saying which of two is more. */
+export const OPERATIONS = ['add', 'subtract', 'multiply', 'divide', 'count', 'compare'] as const
 
 const isCount = (least: number, most: number) => (v: unknown) =>
   Number.isInteger(v) && Number(v) >= least && Number(v) <= most
@@ -52,19 +72,40 @@ const isRange = (v: unknown): boolean => {
 const listOf = (fits: (v: unknown) => boolean, least: number, most: number) => (v: unknown) =>
   Array.isArray(v) && v.length >= least && v.length <= most && v.every(fits)
 
+const isRule = (v: unknown): boolean => {
+  const { lesson, taught = [], order = 'highest', ...more } = (v ?? {}) as Partial<BeadRuleLimit>
+  const isLesson = (id: unknown): boolean => typeof id === 'string' && lessonOf(id) !== undefined
+  return (
+    isLesson(lesson) &&
+    listOf(isLesson, 0, 100)(taught) &&
+    ['highest', 'ones'].includes(order) &&
+    Object.keys(more).length === 0
+  )
+}
+
 /** Every limit: what it may be, in words, and for which operations it means anything. */
 const KNOWN: Readonly<
   Record<keyof Limits, { readonly fits: (v: unknown) => boolean; readonly says: string; readonly of?: string }>
 > = {
-  operation: { fits: (v) => OPERATIONS.includes(v as never), says: 'add, subtract, multiply or divide' },
-  digits: { fits: listOf(isCount(1, 9), 2, 8), says: 'a number of digits for each number, from 1 to 9' },
+  operation: {
+    fits: (v) => OPERATIONS.includes(v as never),
+    says: 'add, subtract, multiply, divide, count or compare',
+  },
+  digits: {
+    fits: listOf(isCount(1, 9), 2, 8),
+    says: 'a number of digits for each number, from 1 to 9',
+    of: 'add subtract multiply divide',
+  },
   addends: { fits: isCount(2, 8), says: 'from 2 to 8', of: 'add' },
   carries: { fits: isRange, says: 'a number of columns, or from one number to another', of: 'add multiply' },
   exchanges: { fits: isRange, says: 'a number of columns, or from one number to another', of: 'subtract' },
   acrossNought: { fits: isFlag, says: 'yes or no', of: 'subtract' },
-  below: { fits: isCount(1, 1_000_000_000), says: 'a whole number from 1' },
+  below: { fits: isCount(1, 1_000_000_000), says: 'a whole number from 1', of: 'add subtract multiply divide' },
+  makes: { fits: isCount(1, 1_000_000_000), says: 'a whole number from 1', of: 'add subtract' },
+  by: { fits: listOf(isCount(1, 999), 1, 20), says: 'up to twenty numbers from 1 to 999', of: 'multiply divide' },
+  rule: { fits: isRule, says: 'a lesson on beads, like five+2, with what has been taught', of: 'add subtract' },
   nearTen: { fits: isCount(1, 4), says: 'from 1 to 4', of: 'add subtract' },
-  ragged: { fits: isFlag, says: 'yes or no' },
+  ragged: { fits: isFlag, says: 'yes or no', of: 'add subtract multiply divide' },
   lookAlike: { fits: isFlag, says: 'yes or no' },
   remainder: { fits: isFlag, says: 'yes or no', of: 'divide' },
   decimals: { fits: isCount(0, 3), says: 'from 0 to 3', of: 'add subtract' },
@@ -73,9 +114,14 @@ const KNOWN: Readonly<
     says: 'a sign for each of two numbers',
     of: 'add subtract',
   },
-  upTo: { fits: isCount(1, 1000), says: 'from 1 to 1,000', of: 'add subtract' },
-  denominators: { fits: listOf(isCount(2, 24), 1, 8), says: 'up to eight bottoms from 2 to 24', of: 'add subtract' },
-  alike: { fits: isFlag, says: 'yes or no', of: 'add subtract' },
+  from: { fits: isCount(0, 999_999), says: 'from 0 to 999,999', of: 'count compare' },
+  upTo: { fits: isCount(1, 999_999), says: 'from 1 to 999,999', of: 'add subtract count compare' },
+  denominators: {
+    fits: listOf(isCount(2, 24), 1, 8),
+    says: 'up to eight bottoms from 2 to 24',
+    of: 'add subtract compare',
+  },
+  alike: { fits: isFlag, says: 'yes or no', of: 'add subtract compare' },
   turned: { fits: isFlag, says: 'yes or no' },
 }
 
@@ -93,11 +139,10 @@ export function checkLimits(limits: Limits): Limits {
     if (known.of && !known.of.split(' ').includes(limits.operation))
       throw new Refusal(
         `The limit “${name}” means nothing where one is to ${limits.operation}.`,
-        `It goes with ${known.of.replace(' ', ' and ')}.`,
+        `It goes with ${known.of.replaceAll(' ', ', ')}.`,
       )
   }
-  if (!OPERATIONS.includes(limits.operation))
-    throw new Refusal('Which operation is wanted: add, subtract, multiply or divide?')
+  if (!OPERATIONS.includes(limits.operation)) throw new Refusal(`Which operation is wanted: ${OPERATIONS.join(', ')}?`)
   const beside = (a: keyof Limits, b: keyof Limits): boolean => limits[a] !== undefined && limits[b] !== undefined
   for (const whole of ['signs', 'denominators'] as const)
     for (const other of [
@@ -109,11 +154,20 @@ export function checkLimits(limits: Limits): Limits {
       'nearTen',
       'ragged',
       'decimals',
+      'makes',
+      'rule',
+      'from',
     ] as const)
       if (beside(whole, other))
         throw new Refusal(`The limits “${whole}” and “${other}” do not go together.`, `Leave “${other}” out.`)
   if (beside('signs', 'denominators'))
     throw new Refusal('The limits “signs” and “denominators” do not go together.', 'Choose one of them.')
+  if (limits.upTo !== undefined && ['add', 'subtract'].includes(limits.operation) && !limits.signs)
+    throw new Refusal('The limit “upTo” goes with “signs” here.', 'Say it with “digits” or “below”.')
+  if (limits.rule)
+    for (const other of ['decimals', 'addends'] as const)
+      if (beside('rule', other))
+        throw new Refusal(`The limits “rule” and “${other}” do not go together.`, `Leave “${other}” out.`)
   const numbers = limits.addends ?? 2
   if (limits.digits && limits.digits.length !== numbers)
     throw new Refusal(

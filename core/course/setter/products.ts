@@ -5,6 +5,8 @@ import { rangeOf, type Limits } from './limits'
 /** Multiplying and dividing, counted by the smaller number in turn: for each by a formula, or by digits where carries are limited. */
 
 const first = (digits: number): number => (digits === 1 ? 2 : 10 ** (digits - 1))
+const numbers = (from: number, to: number): readonly number[] =>
+  Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i)
 const last = (digits: number): number => 10 ** digits - 1
 
 /** A list of stretches to draw from: for each number `by` so many others, and which the n-th of them is. */
@@ -14,14 +16,14 @@ interface Stretch {
   at(n: number): number
 }
 
-function spaceOf(stretches: readonly Stretch[], numbers: (by: number, other: number) => readonly number[]): Space {
+function spaceOf(stretches: readonly Stretch[], pair: (by: number, other: number) => readonly number[]): Space {
   const count = stretches.reduce((all, s) => all + s.count, 0)
   return {
     count: BigInt(count),
     draw(random: Random) {
       let left = Math.min(count - 1, Math.floor(random() * count))
       for (const { by, count, at } of stretches) {
-        if (left < count) return numbers(by, at(left))
+        if (left < count) return pair(by, at(left))
         left -= count
       }
       return []
@@ -74,13 +76,21 @@ function carried(digits: number, by: number, [least, most]: readonly [number, nu
 export function productSpace(limits: Limits, [top, by]: readonly [number, number]): Space {
   const stretches: Stretch[] = []
   for (let b = first(by); b <= last(by); b++) {
+    if (limits.by && !limits.by.includes(b)) continue
     if (limits.carries !== undefined) {
       const stretch = carried(top, b, rangeOf(limits.carries, 9), top === 1 ? 2 : 1)
       if (limits.below === undefined) stretches.push(stretch)
       continue
     }
-    const from = top === by && !limits.turned ? b : first(top)
+    const turned = limits.turned || top !== by
+    const from = turned || limits.by ? first(top) : b
     const to = limits.below === undefined ? last(top) : Math.min(last(top), Math.floor((limits.below - 1) / b))
+    if (limits.by && !turned) {
+      // Of two that are turned round, both by numbers of the list, the one by the lesser stands.
+      const left = numbers(from, to).filter((n) => n >= b || !limits.by!.includes(n))
+      stretches.push({ by: b, count: left.length, at: (n) => left[n]! })
+      continue
+    }
     stretches.push({ by: b, count: Math.max(0, to - from + 1), at: (n) => from + n })
   }
   return spaceOf(stretches, (b, a) => [a, b])
@@ -90,6 +100,7 @@ export function productSpace(limits: Limits, [top, by]: readonly [number, number
 export function quotientSpace(limits: Limits, [top, by]: readonly [number, number]): Space {
   const stretches: Stretch[] = []
   for (let d = first(by); d <= last(by); d++) {
+    if (limits.by && !limits.by.includes(d)) continue
     const from = Math.max(10 ** (top - 1), d)
     const to = Math.min(last(top), limits.below === undefined ? last(top) : d * limits.below - 1)
     const all = Math.max(0, to - from + 1)

@@ -1,21 +1,27 @@
+import { DEFAULT_CHOICES } from '../../choices'
 import { compare, exact, isWhole, sign, sizeOf, toCount } from '../../number/exact'
 import { denominatorOf } from '../../number/fractions'
 import { valueOf, type Numeral } from '../../number/numeral'
-import { answer, quotientOf, type Problem } from '../../problem/problem'
+import { answer, numbersIn, quotientOf, type Problem } from '../../problem/problem'
 import { featuresIn, type Features } from '../setter/features'
-import { rangeOf, type Limits } from '../setter/limits'
+import { lessonsIn } from '../sameRules'
+import { taughtBefore } from '../setter/ruled'
+import { rangeOf, type BeadRuleLimit, type Limits } from '../setter/limits'
 
 /**
  * Whether a problem is within limits, looked at by what it asks of whoever works it, and not by how the setter counts. Whoever asks of
  * many limits gives its features, so that they are found once.
  */
 export function isWithin(problem: Problem, limits: Limits, f: Features = featuresIn(problem)): boolean {
-  if (problem.groups || problem.others || problem.named || problem.terms.length === 0) return false
-  const numbers = [problem.first, ...problem.terms.map((t) => t.number)]
-  if (f.operation !== limits.operation || problem.terms.some((t) => t.operation !== problem.terms[0]!.operation))
+  if (problem.groups || problem.named || problem.pairs || problem.without || f.operation !== limits.operation)
     return false
+  if (problem.terms.some((t) => t.operation !== problem.terms[0]!.operation)) return false
+  const numbers = numbersIn(problem)
+  if (limits.operation === 'compare') return isCompared(problem, numbers, limits)
   const made = quotientOf(problem)?.value ?? answer(problem)
   if (limits.below !== undefined && compare(made, exact(limits.below)) >= 0) return false
+  if (limits.makes !== undefined && compare(made, exact(limits.makes)) !== 0) return false
+  if (limits.operation === 'count') return isPlain(numbers[0]!, limits)
   if (limits.denominators) return isOfParts(numbers, limits)
   if (numbers.some((n) => n.form === 'fraction')) return false
   if (limits.signs)
@@ -32,7 +38,30 @@ export function isWithin(problem: Problem, limits: Limits, f: Features = feature
   if (limits.acrossNought !== undefined && f.acrossNought !== limits.acrossNought) return false
   if (limits.remainder !== undefined && f.remainder !== limits.remainder) return false
   if (limits.ragged !== undefined && f.ragged !== limits.ragged) return false
-  return limits.nearTen === undefined || nearTen(numbers, limits)
+  if (limits.by && !limits.by.includes(toCount(valueOf(numbers[1]!)))) return false
+  if (limits.nearTen !== undefined && !nearTen(numbers, limits)) return false
+  return limits.rule === undefined || isByRule(problem, limits.rule)
+}
+
+/** A whole number from one to another. */
+function isPlain(n: Numeral, { from = 1, upTo = 10 }: Limits): boolean {
+  if (n.form === 'fraction' || n.decimals > 0) return false
+  const value = valueOf(n)
+  return isWhole(value) && compare(value, exact(from)) >= 0 && compare(value, exact(upTo)) <= 0
+}
+
+function isCompared({ terms, others = [] }: Problem, numbers: readonly Numeral[], limits: Limits): boolean {
+  if (terms.length > 0 || others.length !== 1 || numbers.length !== 2) return false
+  if (limits.denominators) return isOfParts(numbers, limits)
+  return numbers.every((n) => isPlain(n, limits)) && compare(valueOf(numbers[0]!), valueOf(numbers[1]!)) !== 0
+}
+
+/** By how the beads of the frame go, as the bench would have them move. */
+function isByRule(problem: Problem, rule: BeadRuleLimit): boolean {
+  const abacus = { ...DEFAULT_CHOICES.abacus, order: rule.order ?? 'highest' } as const
+  const lessons = lessonsIn(problem, 'abacus', { ...DEFAULT_CHOICES, abacus })
+  const known = [rule.lesson, ...taughtBefore(rule)]
+  return lessons !== undefined && lessons.includes(rule.lesson) && lessons.every((l) => known.includes(l))
 }
 
 const isUpTo = (n: Numeral, most: number): boolean => {
