@@ -29,6 +29,42 @@ export { countProblems } from './setter/problems'
 export { looksAlike, MOST_SET, setProblems, type SetWish } from './setter/setter'
 export { STEPS, stepById } from './steps/all'
 export { MOVING_ON, STRANDS, type Step, type Strand } from './steps/step'
-export { laidSteps, nextStep, standingsOf, troublesIn, type Done, type StepStanding } from './steps/standing'
+export {
+  laidSteps,
+  nextStep,
+  standingsOf,
+  StepFinder,
+  troublesIn,
+  type Done,
+  type StepStanding,
+} from './steps/standing'
 export { isWithin } from './steps/within'
-export { placement, PLACING, placesAfter, type Placed, type Placement, type Places } from './steps/placement'
+export { likelyAfter, placement, PLACING, type Placed, type Placement } from './steps/placement'
+export { COURSES, courseById } from './courses/all'
+export {
+  MOST_STEPS,
+  shownSteps,
+  strandOf,
+  troublesOf,
+  troublesOfOrder,
+  troublesOfStep,
+  withSteps,
+  type Course,
+  type CourseStep,
+  type Trouble,
+} from './courses/course'
+export { askedAs, saidAs } from './steps/phrases'
+export {
+  afterwards,
+  LESSON_MINUTES,
+  LONG_LESSON,
+  MOST_IN_LESSON,
+  PACE,
+  planLesson,
+  wayFor,
+  type Afterwards,
+  type Coming,
+  type LessonPlan,
+  type LessonWish,
+  type Turn,
+} from './lesson/lesson'

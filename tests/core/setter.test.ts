@@ -172,7 +172,7 @@ describe('how many there are', () => {
         const limits: Limits = {
           operation: lesson.includes('+') ? 'add' : 'subtract',
           digits: [2, 1],
-          rule: { lesson, order },
+          rule: { lessons: [lesson], order },
         }
         let all = 0n
         for (let a = 10; a < 100; a++)
@@ -181,8 +181,8 @@ describe('how many there are', () => {
         expect([lesson, order, countProblems(limits)]).toEqual([lesson, order, all])
       }
     // Worked by hand: with two fives complements and what comes before, 3 + 2 and 4 + 2 of one digit each.
-    expect(countProblems({ operation: 'add', digits: [1, 1], rule: { lesson: 'five+2' } })).toBe(2n)
-    const two: Limits = { operation: 'add', digits: [2, 2], rule: { lesson: 'ten+9', taught: ['direct+1'] } }
+    expect(countProblems({ operation: 'add', digits: [1, 1], rule: { lessons: ['five+2'] } })).toBe(2n)
+    const two: Limits = { operation: 'add', digits: [2, 2], rule: { lessons: ['ten+9'], taught: ['direct+1'] } }
     for (const text of setProblems({ limits: two, count: 30, seed: 4 }))
       expect([text, isWithin(parseProblem(text), two)]).toEqual([text, true])
   })
@@ -193,6 +193,9 @@ describe('how many there are', () => {
     expect(countProblems({ operation: 'compare', upTo: 9 })).toBe(36n)
     expect(countProblems({ operation: 'compare', upTo: 9, turned: true })).toBe(72n)
     expect(countProblems({ operation: 'compare', denominators: [4] })).toBe(3n)
+    // 1/2 of quarters; n times 1/2, 1/3, 2/3 for n from 2 to 10.
+    expect(countProblems({ operation: 'rename', denominators: [2, 3, 4] })).toBe(1n)
+    expect(countProblems({ operation: 'multiply', denominators: [2, 3] })).toBe(27n)
     expect(countProblems({ operation: 'count', from: 6, upTo: 5 })).toBe(0n)
     for (const limits of [
       { operation: 'count', from: 11, upTo: 20 } as const,
@@ -319,9 +322,9 @@ describe('limits that cannot be', () => {
     [{ operation: 'add', carries: [2, 1] }, 'a number of columns'],
     [{ operation: 'count', digits: [2, 2] }, 'means nothing where one is to count'],
     [{ operation: 'add', upTo: 20 }, '“upTo” goes with “signs”'],
-    [{ operation: 'add', rule: { lesson: 'six+2' } }, 'a lesson on beads'],
-    [{ operation: 'add', rule: { lesson: 'five+2', taught: 'all' } }, 'a lesson on beads'],
-    [{ operation: 'add', rule: { lesson: 'five+2' }, addends: 3 }, '“rule” and “addends” do not go together'],
+    [{ operation: 'add', rule: { lessons: ['six+2'] } }, 'lessons on beads'],
+    [{ operation: 'add', rule: { lessons: ['five+2'], taught: 'all' } }, 'lessons on beads'],
+    [{ operation: 'add', rule: { lessons: ['five+2'] }, addends: 3 }, '“rule” and “addends” do not go together'],
     [{ operation: 'multiply', by: [] }, 'up to twenty numbers'],
   ])('%j', (limits, says) => {
     expect(refused(limits)).toContain(says)

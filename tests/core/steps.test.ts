@@ -79,10 +79,10 @@ test('a step holds after three days of eight in ten without help, and the next i
     ['2 + 1', '2 + 3', '1 + 1', '3 + 1', '1 + 4'].map((p) => day(n, p, p !== '1 + 1')),
   )
   const standings = standingsOf(STEPS, good)
-  expect(standings[0]).toEqual({ step: 'add-5', worked: 15, right: 12, days: 3, holds: true })
-  expect(nextStep(STEPS, standings)!.id).toBe('add-10')
+  expect(standings.find((s) => s.step === 'add-5')).toMatchObject({ worked: 15, right: 12, days: 3, holds: true })
+  expect(nextStep(STEPS, standings)!.id).toBe('count-10')
   const poor = standingsOf(STEPS, [...good, day(4, '2 + 2', false)])
-  expect(poor[0]!.holds).toBe(false)
+  expect(poor.find((s) => s.step === 'add-5')!.holds).toBe(false)
   expect(nextStep(STEPS, poor)!.id).toBe('add-5')
   // What has been begun comes first, and what it rests on is taken as laid.
   const beyond = standingsOf(STEPS, [...good, day(4, '52 - 37', true)])

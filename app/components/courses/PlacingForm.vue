@@ -1,19 +1,31 @@
 <script setup lang="ts">
-import { placement, PLACING, STEPS, STRANDS, type Placed, type Strand } from '../../../core/course/index'
+import { placement, PLACING, STRANDS, strandOf, type Placed, type Step, type Strand } from '../../../core/course/index'
 import { parseAnswer } from '../../../core/diagnose/index'
 import { attempt, capital, parseProblem, pretty } from '../../../core/door'
 
-/** Finds where a learner stands on a strand: one question at a time, whatever it is worked with, in as many sittings as one likes. */
-const { learner, name } = defineProps<{ learner: string; name: string }>()
+/** Finds where a learner stands, on a strand or on all: one question at a time, whatever it is worked with, in as many sittings as one likes. */
+const {
+  learner,
+  name,
+  steps: all,
+  earlier,
+} = defineProps<{
+  learner: string
+  name: string
+  steps: readonly Step[]
+  /** Answers that were marked lately. */
+  earlier: readonly Placed[]
+}>()
 const emit = defineEmits<{ choose: [step: string] }>()
 
 interface Sitting {
   readonly seed: number
   readonly asked: readonly Placed[]
 }
+type Where = Strand | 'everything'
 interface Sittings {
-  readonly strand: Strand
-  readonly by: Readonly<Partial<Record<Strand, Sitting>>>
+  readonly strand: Where
+  readonly by: Readonly<Partial<Record<Where, Sitting>>>
 }
 /** Sittings by learner and strand, so that each goes on where it stopped. */
 const kept = useLocalStorage<Record<string, Sittings>>('sett.placing', {})
@@ -23,9 +35,14 @@ const isPlaced = (a: Partial<Placed> | null): a is Placed =>
   typeof a.problem === 'string' &&
   (a.answer === null || typeof a.answer?.value === 'string') &&
   'ok' in attempt(() => parseProblem(a.problem!))
-const strand = computed<Strand>(() => {
+/** Strands that the course has, and all of them together. */
+const places = computed<readonly Where[]>(() => [
+  'everything',
+  ...STRANDS.filter((s) => all.some((step) => step.strand === s)),
+])
+const strand = computed<Where>(() => {
   const chosen = kept.value[learner]?.strand
-  return chosen && STRANDS.includes(chosen) ? chosen : 'taking away'
+  return chosen && places.value.includes(chosen) ? chosen : 'everything'
 })
 const seedNow = crypto.getRandomValues(new Uint32Array(1))[0]! % 100_000
 const sitting = computed<Sitting>(() => {
@@ -35,11 +52,11 @@ const sitting = computed<Sitting>(() => {
     asked: Array.isArray(found?.asked) ? found.asked.filter(isPlaced) : [],
   }
 })
-function keep(now: Sitting, of: Strand = strand.value): void {
+function keep(now: Sitting, of: Where = strand.value): void {
   const by = { ...kept.value[learner]?.by, [of]: now }
   kept.value = { ...kept.value, [learner]: { strand: of, by } }
 }
-const choose = (of: Strand): void =>
+const choose = (of: Where): void =>
   void (kept.value = { ...kept.value, [learner]: { strand: of, by: kept.value[learner]?.by ?? {} } })
 /** What was asked before one began again. */
 const before = shallowRef<Sitting | null>(null)
@@ -53,8 +70,9 @@ function bringBack(): void {
 }
 watch(strand, () => (before.value = null))
 
-const steps = computed(() => STEPS.filter((s) => s.strand === strand.value))
-const now = computed(() => placement(steps.value, sitting.value.asked, sitting.value.seed))
+const steps = computed(() => (strand.value === 'everything' ? all : strandOf(all, strand.value)))
+const now = computed(() => placement(steps.value, sitting.value.asked, sitting.value.seed, earlier))
+const counted = computed(() => earlier.filter((a) => steps.value.some((s) => s.id === a.step)).length)
 const typed = ref('')
 const trouble = ref('')
 const box = useTemplateRef('box')
@@ -76,10 +94,7 @@ function answered(text: string): void {
 }
 const back = (): void => keep({ ...sitting.value, asked: sitting.value.asked.slice(0, -1) })
 
-/** The step to work on now: the first that does not stand; null where all do. */
-const here = computed(() => steps.value[now.value.stands] ?? null)
-/** How likely it is that each step stands. */
-const stands = computed(() => steps.value.map((_, i) => now.value.places.slice(i + 1).reduce((a, b) => a + b, 0)))
+const percent = (share: number): string => `${Math.round(100 * share)} of 100`
 </script>
 
 <template>
@@ -87,8 +102,8 @@ const stands = computed(() => steps.value.map((_, i) => now.value.places.slice(i
     <h2>Where {{ name }} stands</h2>
     <label
       >In
-      <select :value="strand" @change="choose(($event.target as HTMLSelectElement).value as Strand)">
-        <option v-for="s in STRANDS" :key="s" :value="s">{{ capital(s) }}</option>
+      <select :value="strand" @change="choose(($event.target as HTMLSelectElement).value as Where)">
+        <option v-for="s in places" :key="s" :value="s">{{ capital(s) }}</option>
       </select></label
     >
     <form v-if="now.next" class="ask" novalidate @submit.prevent="answered(typed)">
@@ -111,24 +126,35 @@ const stands = computed(() => steps.value.map((_, i) => now.value.places.slice(i
     </form>
     <div class="known" role="status">
       <p v-if="sitting.asked.length === 0" class="quiet">
-        Nothing is known yet. Work each problem with whatever is in hand.
+        {{ counted ? `${counted} answers that were marked lately count too.` : 'Nothing is known yet.' }} Work each
+        problem with whatever is in hand.
         <button v-if="before" type="button" class="stone-button bare" @click="bringBack">
           Bring back what was asked
         </button>
       </p>
-      <p v-else>
-        {{ now.next ? 'So far it looks as if' : 'It looks as if' }}
-        <b v-if="here">{{ here.title }}</b><b v-else>everything here</b>
-        {{ here ? 'is the step to work on' : 'stands' }} ({{ Math.round(100 * now.sure) }} of 100).
-        <button v-if="here" type="button" class="stone-button" @click="emit('choose', here.id)">Go to that step</button>
+      <template v-else>
+        <p>
+          {{ now.next ? 'So far it looks as if' : 'It looks as if' }}
+          {{ now.here.length === 1 ? 'this is the step to work on' : 'these are the steps to work on' }}:
+        </p>
+        <ul>
+          <li v-for="h in now.here" :key="h.strand">
+            <span class="strand">{{ capital(h.strand) }}</span>
+            <button v-if="h.step" type="button" class="stone-button" @click="emit('choose', h.step.id)">
+              {{ h.step.title }}
+            </button>
+            <span v-else>everything here stands</span>
+            <span class="quiet">{{ percent(h.sure) }}</span>
+          </li>
+        </ul>
         <button type="button" class="stone-button bare" @click="again">Begin again</button>
-      </p>
+      </template>
     </div>
-    <ol v-if="sitting.asked.length" class="bars">
+    <ol v-if="sitting.asked.length && strand !== 'everything'" class="bars">
       <li v-for="(step, i) in steps" :key="step.id">
-        <span class="fill" :style="{ width: `${Math.round(100 * stands[i]!)}%` }" />
+        <span class="fill" :style="{ width: `${Math.round(100 * now.likely[i]!)}%` }" />
         <span class="title">{{ step.title }}</span>
-        <span class="share">{{ Math.round(100 * stands[i]!) }} of 100</span>
+        <span class="share">{{ percent(now.likely[i]!) }}</span>
       </li>
     </ol>
   </section>
@@ -172,6 +198,22 @@ label {
 }
 .known p {
   margin: 0;
+}
+.known ul {
+  list-style: none;
+  margin: 0.4rem 0;
+  padding: 0;
+  display: grid;
+  gap: 0.3rem;
+}
+.known li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 0.8rem;
+  align-items: center;
+}
+.strand {
+  min-width: 8rem;
 }
 .bars {
   list-style: none;

@@ -42,7 +42,13 @@ export function featuresIn(given: string | Problem): Features {
   const problem = typeof given === 'string' ? parseProblem(given) : given
   const decimals = decimalsIn(problem)
   const values = numbersIn(problem).map(valueOf)
-  const operation = problem.others ? 'compare' : problem.terms[0] ? NAMES[problem.terms[0].operation] : 'count'
+  const operation = problem.named
+    ? 'rename'
+    : problem.others
+      ? 'compare'
+      : problem.terms[0]
+        ? NAMES[problem.terms[0].operation]
+        : 'count'
   const isPlaces = values.every((v) => isWhole(v) || decimals > 0) && values.every((v) => sign(v) >= 0)
   const digits = isPlaces ? values.map((v) => digitsOf(sizeOf(v), 1, decimals).length) : []
   const inColumns = isPlaces && (operation === 'add' || operation === 'subtract')

@@ -20,7 +20,7 @@ export interface Limits {
   readonly makes?: number
   /** One multiplies or divides by one of these, as in the tables of two and five. */
   readonly by?: readonly number[]
-  /** A lesson on beads that comes in it, with nothing that has not been taught before it. */
+  /** Lessons on beads of which one comes in it, with nothing that has not been taught before it. */
   readonly rule?: BeadRuleLimit
   /** Some number added, or the one taken away, is so near a ten (1 to 4), but no ten itself. */
   readonly nearTen?: number
@@ -45,9 +45,9 @@ export interface Limits {
   readonly turned?: boolean
 }
 
-/** A lesson on a frame with one upper and four lower beads: `five+2` (core/course/chains/lessons.ts). */
+/** Lessons on a frame with one upper and four lower beads, of which one comes: `five+2` (core/course/chains/lessons.ts). */
 export interface BeadRuleLimit {
-  readonly lesson: string
+  readonly lessons: readonly string[]
   /** Lessons that have been taught; all that usually come before it where this is left out. */
   readonly taught?: readonly string[]
   /** From the highest rod (as is usual), or from the ones. */
@@ -59,8 +59,8 @@ export type Range = number | readonly [least: number, greatest: number]
 export const rangeOf = (range: Range | undefined, most: number): readonly [number, number] =>
   range === undefined ? [0, most] : typeof range === 'number' ? [range, range] : range
 
-/** Adding and so on; counting out a number; saying which of two is more. */
-export const OPERATIONS = ['add', 'subtract', 'multiply', 'divide', 'count', 'compare'] as const
+/** Adding and so on; counting out a number; saying which of two is more; giving a fraction another name. */
+export const OPERATIONS = ['add', 'subtract', 'multiply', 'divide', 'count', 'compare', 'rename'] as const
 
 const isCount = (least: number, most: number) => (v: unknown) =>
   Number.isInteger(v) && Number(v) >= least && Number(v) <= most
@@ -73,10 +73,10 @@ const listOf = (fits: (v: unknown) => boolean, least: number, most: number) => (
   Array.isArray(v) && v.length >= least && v.length <= most && v.every(fits)
 
 const isRule = (v: unknown): boolean => {
-  const { lesson, taught = [], order = 'highest', ...more } = (v ?? {}) as Partial<BeadRuleLimit>
+  const { lessons, taught = [], order = 'highest', ...more } = (v ?? {}) as Partial<BeadRuleLimit>
   const isLesson = (id: unknown): boolean => typeof id === 'string' && lessonOf(id) !== undefined
   return (
-    isLesson(lesson) &&
+    listOf(isLesson, 1, 100)(lessons) &&
     listOf(isLesson, 0, 100)(taught) &&
     ['highest', 'ones'].includes(order) &&
     Object.keys(more).length === 0
@@ -89,7 +89,7 @@ const KNOWN: Readonly<
 > = {
   operation: {
     fits: (v) => OPERATIONS.includes(v as never),
-    says: 'add, subtract, multiply, divide, count or compare',
+    says: 'add, subtract, multiply, divide, count, compare or rename',
   },
   digits: {
     fits: listOf(isCount(1, 9), 2, 8),
@@ -103,7 +103,7 @@ const KNOWN: Readonly<
   below: { fits: isCount(1, 1_000_000_000), says: 'a whole number from 1', of: 'add subtract multiply divide' },
   makes: { fits: isCount(1, 1_000_000_000), says: 'a whole number from 1', of: 'add subtract' },
   by: { fits: listOf(isCount(1, 999), 1, 20), says: 'up to twenty numbers from 1 to 999', of: 'multiply divide' },
-  rule: { fits: isRule, says: 'a lesson on beads, like five+2, with what has been taught', of: 'add subtract' },
+  rule: { fits: isRule, says: 'lessons on beads, like five+2, with what has been taught', of: 'add subtract' },
   nearTen: { fits: isCount(1, 4), says: 'from 1 to 4', of: 'add subtract' },
   ragged: { fits: isFlag, says: 'yes or no', of: 'add subtract multiply divide' },
   lookAlike: { fits: isFlag, says: 'yes or no' },
@@ -115,11 +115,11 @@ const KNOWN: Readonly<
     of: 'add subtract',
   },
   from: { fits: isCount(0, 999_999), says: 'from 0 to 999,999', of: 'count compare' },
-  upTo: { fits: isCount(1, 999_999), says: 'from 1 to 999,999', of: 'add subtract count compare' },
+  upTo: { fits: isCount(1, 999_999), says: 'from 1 to 999,999', of: 'add subtract multiply count compare' },
   denominators: {
     fits: listOf(isCount(2, 24), 1, 8),
     says: 'up to eight bottoms from 2 to 24',
-    of: 'add subtract compare',
+    of: 'add subtract multiply compare rename',
   },
   alike: { fits: isFlag, says: 'yes or no', of: 'add subtract compare' },
   turned: { fits: isFlag, says: 'yes or no' },
@@ -164,6 +164,8 @@ export function checkLimits(limits: Limits): Limits {
     throw new Refusal('The limits “signs” and “denominators” do not go together.', 'Choose one of them.')
   if (limits.upTo !== undefined && ['add', 'subtract'].includes(limits.operation) && !limits.signs)
     throw new Refusal('The limit “upTo” goes with “signs” here.', 'Say it with “digits” or “below”.')
+  if (limits.upTo !== undefined && limits.operation === 'multiply' && !limits.denominators)
+    throw new Refusal('The limit “upTo” goes with “denominators” here.', 'Say it with “digits” or “below”.')
   if (limits.rule)
     for (const other of ['decimals', 'addends'] as const)
       if (beside('rule', other))

@@ -9,7 +9,15 @@ import { productSpace, quotientSpace, signedSpace } from './products'
 const usualDigits = ({ operation, addends = 2 }: Limits): readonly number[] =>
   operation === 'multiply' || operation === 'divide' ? [2, 1] : new Array<number>(addends).fill(2)
 
-export const SIGNS = { add: '+', subtract: '-', multiply: '*', divide: '/', compare: '?', count: '' } as const
+export const SIGNS = {
+  add: '+',
+  subtract: '-',
+  multiply: '*',
+  divide: '/',
+  compare: '?',
+  count: '',
+  rename: '',
+} as const
 
 /** Problems of some limits: how many, and one of them drawn by chance. */
 export interface Problems {
@@ -24,6 +32,8 @@ const MOST_BY = 3
 export function problemsOf(limits: Limits): Problems {
   if (limits.operation === 'count' || (limits.operation === 'compare' && !limits.denominators))
     return plainProblems(limits)
+  if (limits.operation === 'rename' && !limits.denominators)
+    throw new Refusal('Which bottoms are there to be?', 'Give “denominators”.')
   if (limits.denominators) return fractionProblems(limits, limits.denominators)
   if (limits.signs) return signedProblems(limits, limits.signs)
   const digits = limits.digits ?? usualDigits(limits)
@@ -96,6 +106,8 @@ function fractionProblems(limits: Limits, bottoms: readonly number[]): Problems 
   const all = [...new Set(bottoms)].flatMap((bottom) =>
     Array.from({ length: bottom - 1 }, (_, i) => ({ top: i + 1, bottom })),
   )
+  if (limits.operation === 'rename') return renamedProblems(limits, all)
+  if (limits.operation === 'multiply') return timesProblems(limits, all)
   const worth = ({ top, bottom }: (typeof all)[number]): Exact => divide(exact(top), exact(bottom))
   const pairs: string[] = []
   for (const [i, a] of all.entries())
@@ -109,11 +121,41 @@ function fractionProblems(limits: Limits, bottoms: readonly number[]): Problems 
       if (limits.below !== undefined && compare(made, exact(limits.below)) >= 0) continue
       pairs.push(`${a.top}/${a.bottom} ${SIGNS[limits.operation]} ${b.top}/${b.bottom}`)
     }
+  return listed(pairs)
+}
+
+type Fraction = { readonly top: number; readonly bottom: number }
+
+/** A fraction that is to have another name with a greater bottom of the list. */
+const renamedProblems = ({ denominators = [] }: Limits, all: readonly Fraction[]): Problems =>
+  listed(
+    all.flatMap(({ top, bottom }) =>
+      [...new Set(denominators)]
+        .filter((of) => of > bottom && of % bottom === 0)
+        .map((of) => `${top}/${bottom} = ?/${of}`),
+    ),
+  )
+
+/** A fraction taken several times, from twice on: of each so many as the greatest number and the bound allow. */
+function timesProblems({ upTo = 10, below: bound = Infinity }: Limits, all: readonly Fraction[]): Problems {
+  const each = all.map(({ top, bottom }) => Math.max(0, Math.min(upTo, Math.ceil((bound * bottom) / top) - 1) - 1))
+  const count = each.reduce((sum, n) => sum + n, 0)
   return {
-    count: BigInt(pairs.length),
-    draw: (random) => pairs[Math.min(pairs.length - 1, Math.floor(random() * pairs.length))]!,
+    count: BigInt(count),
+    draw(random) {
+      let left = Math.min(count - 1, Math.floor(random() * count))
+      const at = each.findIndex((n) => (left -= n) < 0)
+      const { top, bottom } = all[at]!
+      return `${left + each[at]! + 2} * ${top}/${bottom}`
+    },
   }
 }
+
+/** Few enough to be listed. */
+const listed = (texts: readonly string[]): Problems => ({
+  count: BigInt(texts.length),
+  draw: (random) => texts[Math.min(texts.length - 1, Math.floor(random() * texts.length))]!,
+})
 
 /** Exactly how many problems there are within limits. @throws Refusal where limits are unknown or cannot be. */
 export const countProblems = (limits: Limits): bigint => problemsOf(checkLimits(limits)).count

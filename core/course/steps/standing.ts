@@ -1,3 +1,4 @@
+import type { RepresentationId } from '../../materials'
 import { attempt } from '../../refusal'
 import { parseProblem } from '../../problem/parse'
 import { featuresIn } from '../setter/features'
@@ -9,6 +10,10 @@ export interface Done {
   readonly problem: string
   readonly startedAt: string
   readonly alone: boolean
+  /** With which material it was worked, where that is known. */
+  readonly with?: RepresentationId
+  /** How long it took, in milliseconds; nought where that is not known. */
+  readonly ms?: number
 }
 
 /** Where a learner stands on a step. */
@@ -21,41 +26,99 @@ export interface StepStanding {
   readonly days: number
   /** Held by the rule for moving on: in the last three days that it was worked, 8 of 10 or more right without help each day. */
   readonly holds: boolean
+  /** What to work it with next. */
+  readonly material: RepresentationId
+  /** How long a problem took there, on the median, in milliseconds; null where nothing is known. */
+  readonly ms: number | null
 }
 
-/** Where a learner stands on each step, from what has been worked. The first step that a problem is within counts: narrower ones come first. */
-export function standingsOf(steps: readonly Step[], done: readonly Done[]): readonly StepStanding[] {
-  const stepOf = new Map<string, string | undefined>()
-  const byStep = new Map<string, Done[]>()
-  for (const one of done) {
-    if (!stepOf.has(one.problem)) stepOf.set(one.problem, stepFor(steps, one.problem))
-    const id = stepOf.get(one.problem)
-    if (id !== undefined) byStep.set(id, [...(byStep.get(id) ?? []), one])
-  }
-  return steps.map(({ id }): StepStanding => {
-    const all = byStep.get(id) ?? []
-    const days = new Map<string, Done[]>()
-    for (const one of all) days.set(one.startedAt.slice(0, 10), [...(days.get(one.startedAt.slice(0, 10)) ?? []), one])
-    const latest = [...days].sort(([a], [b]) => (a < b ? 1 : -1)).slice(0, MOVING_ON.sessions)
-    const good = latest.filter(([, list]) => list.filter((d) => d.alone).length / list.length >= MOVING_ON.share)
-    return {
-      step: id,
-      worked: all.length,
-      right: all.filter((d) => d.alone).length,
-      days: days.size,
-      holds: latest.length === MOVING_ON.sessions && good.length === MOVING_ON.sessions,
+/** To which step work belongs, found once for each problem: of steps about a material the first it is within, else the first of the others. */
+export class StepFinder {
+  private readonly known = new Map<string, string | undefined>()
+  constructor(readonly steps: readonly Step[]) {}
+
+  /** The step's id; undefined where it is none's. */
+  find({ problem, with: material }: Pick<Done, 'problem' | 'with'>): string | undefined {
+    const about = this.steps.filter((s) => s.onlyWith && material && s.materials.includes(material))
+    const key = `${about.length > 0 ? material : ''} ${problem}`
+    if (!this.known.has(key)) {
+      if (this.known.size >= MOST_KNOWN) this.known.clear()
+      this.known.set(key, firstWithin([...about, ...this.steps.filter((s) => !s.onlyWith)], problem))
     }
-  })
+    return this.known.get(key)
+  }
 }
+const MOST_KNOWN = 20_000
 
-/** The first step that a problem is within; undefined where it is none's. */
-function stepFor(steps: readonly Step[], text: string): string | undefined {
+function firstWithin(steps: readonly Step[], text: string): string | undefined {
   const found = attempt(() => {
     const problem = parseProblem(text)
     const features = featuresIn(problem)
     return steps.find((s) => isWithin(problem, s.limits, features))?.id
   })
   return 'ok' in found ? found.ok : undefined
+}
+
+/** Where a learner stands on each step, from what has been worked. The first step that a problem is within counts: narrower ones come first. */
+export function standingsOf(
+  steps: readonly Step[],
+  done: readonly Done[],
+  finder = new StepFinder(steps),
+): readonly StepStanding[] {
+  const byStep = new Map<string, Done[]>()
+  for (const one of done) {
+    const id = finder.find(one)
+    if (id === undefined) continue
+    const list = byStep.get(id) ?? []
+    byStep.set(id, list)
+    list.push(one)
+  }
+  return steps.map((step) => standingOn(step, byStep.get(step.id) ?? []))
+}
+
+const dayOf = ({ startedAt }: Done): string => startedAt.slice(0, 10)
+const shareOf = (done: readonly Done[]): number => done.filter((d) => d.alone).length / done.length
+
+/** The days on which something was done, the latest first, each with what was done. */
+function daysOf(done: readonly Done[]): readonly (readonly Done[])[] {
+  const days = new Map<string, Done[]>()
+  for (const one of done) {
+    const list = days.get(dayOf(one)) ?? []
+    days.set(dayOf(one), list)
+    list.push(one)
+  }
+  return [...days].sort(([a], [b]) => (a < b ? 1 : -1)).map(([, list]) => list)
+}
+
+function standingOn({ id, moveOn = MOVING_ON, materials }: Step, all: readonly Done[]): StepStanding {
+  const days = daysOf(all)
+  const latest = days.slice(0, moveOn.sessions)
+  return {
+    step: id,
+    worked: all.length,
+    right: all.filter((d) => d.alone).length,
+    days: days.length,
+    holds: latest.length === moveOn.sessions && latest.every((list) => shareOf(list) >= moveOn.share),
+    material: materialNow(materials, days),
+    ms: median(all.flatMap((d) => (d.ms ? [d.ms] : []))),
+  }
+}
+
+/** What to work it with next: what it was worked with last; after three days running below half the one before that, which is more concrete. */
+function materialNow(materials: readonly RepresentationId[], days: readonly (readonly Done[])[]): RepresentationId {
+  const latest = [...(days[0] ?? [])].sort((a, b) => (a.startedAt < b.startedAt ? 1 : -1))
+  const last = latest.find((d) => d.with && materials.includes(d.with))?.with
+  const at = last ? materials.indexOf(last) : 0
+  const poor = days.slice(0, MOVING_ON.sessions)
+  const hard = poor.length === MOVING_ON.sessions && poor.every((list) => shareOf(list) < MOVING_ON.concreteBelow)
+  return materials[hard ? Math.max(0, at - 1) : at]!
+}
+
+function median(numbers: readonly number[]): number | null {
+  if (numbers.length === 0) return null
+  const sorted = [...numbers].sort((a, b) => a - b)
+  const middle = sorted.length >> 1
+  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
 }
 
 /** Every step below some others: what they rest on, and what that rests on. */

@@ -1,8 +1,10 @@
 import type { RepresentationId } from '../../materials'
+import type { WayId } from '../../way/way'
 import type { Limits } from '../setter/limits'
 
 /** What steps are grouped by on the map. */
 export const STRANDS = [
+  'counting',
   'adding',
   'taking away',
   'multiplying',
@@ -10,6 +12,8 @@ export const STRANDS = [
   'plus and minus',
   'fractions',
   'decimals',
+  'money',
+  'beads',
 ] as const
 export type Strand = (typeof STRANDS)[number]
 
@@ -23,10 +27,19 @@ export interface Step {
   readonly restsOn: readonly string[]
   /** Something to hold, something drawn, something written, in this order. */
   readonly materials: readonly RepresentationId[]
+  /** Whether only work with these materials counts for it, since it is about them: coins, beads. */
+  readonly onlyWith?: true
+  /** Ways of working that suit it, the usual one first. */
+  readonly ways: readonly WayId[]
+  /** What is said, and what is asked before a move: phrases by their ids (phrases.ts), or a school's own words. */
+  readonly say: readonly string[]
+  readonly ask: readonly string[]
   /** Mistakes that are usual here, by the ids of their procedures (core/mistakes/catalogue.ts). */
   readonly usual: readonly string[]
   /** Statements of published curricula that it serves, from memory (docs/coverage.md). */
   readonly serves: readonly string[]
+  /** When to move on, where a school has it otherwise than MOVING_ON. */
+  readonly moveOn?: { readonly share: number; readonly sessions: number }
 }
 
 /** When to move on, change, and check again (practice, section 15; common practice, no source; a school may set its own). */

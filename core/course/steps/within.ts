@@ -5,7 +5,7 @@ import { valueOf, type Numeral } from '../../number/numeral'
 import { answer, numbersIn, quotientOf, type Problem } from '../../problem/problem'
 import { featuresIn, type Features } from '../setter/features'
 import { lessonsIn } from '../sameRules'
-import { taughtBefore } from '../setter/ruled'
+import { taughtWith } from '../setter/ruled'
 import { rangeOf, type BeadRuleLimit, type Limits } from '../setter/limits'
 
 /**
@@ -13,6 +13,7 @@ import { rangeOf, type BeadRuleLimit, type Limits } from '../setter/limits'
  * many limits gives its features, so that they are found once.
  */
 export function isWithin(problem: Problem, limits: Limits, f: Features = featuresIn(problem)): boolean {
+  if (limits.operation === 'rename') return isRenamed(problem, limits)
   if (problem.groups || problem.named || problem.pairs || problem.without || f.operation !== limits.operation)
     return false
   if (problem.terms.some((t) => t.operation !== problem.terms[0]!.operation)) return false
@@ -22,7 +23,10 @@ export function isWithin(problem: Problem, limits: Limits, f: Features = feature
   if (limits.below !== undefined && compare(made, exact(limits.below)) >= 0) return false
   if (limits.makes !== undefined && compare(made, exact(limits.makes)) !== 0) return false
   if (limits.operation === 'count') return isPlain(numbers[0]!, limits)
-  if (limits.denominators) return isOfParts(numbers, limits)
+  if (limits.denominators)
+    return limits.operation === 'multiply'
+      ? numbers.length === 2 && isPlain(numbers[0]!, { ...limits, from: 2 }) && isOfParts(numbers.slice(1), limits)
+      : numbers.length === 2 && isOfParts(numbers, limits)
   if (numbers.some((n) => n.form === 'fraction')) return false
   if (limits.signs)
     return (
@@ -50,6 +54,15 @@ function isPlain(n: Numeral, { from = 1, upTo = 10 }: Limits): boolean {
   return isWhole(value) && compare(value, exact(from)) >= 0 && compare(value, exact(upTo)) <= 0
 }
 
+/** A proper fraction that is to have another name with a greater bottom of the list. */
+function isRenamed({ first, named }: Problem, { denominators = [] }: Limits): boolean {
+  if (named?.kind !== 'parts' || first.form !== 'fraction' || first.whole !== '') return false
+  const bottom = Number(first.denominator)
+  return (
+    denominators.includes(bottom) && denominators.includes(named.of) && named.of > bottom && named.of % bottom === 0
+  )
+}
+
 function isCompared({ terms, others = [] }: Problem, numbers: readonly Numeral[], limits: Limits): boolean {
   if (terms.length > 0 || others.length !== 1 || numbers.length !== 2) return false
   if (limits.denominators) return isOfParts(numbers, limits)
@@ -60,8 +73,10 @@ function isCompared({ terms, others = [] }: Problem, numbers: readonly Numeral[]
 function isByRule(problem: Problem, rule: BeadRuleLimit): boolean {
   const abacus = { ...DEFAULT_CHOICES.abacus, order: rule.order ?? 'highest' } as const
   const lessons = lessonsIn(problem, 'abacus', { ...DEFAULT_CHOICES, abacus })
-  const known = [rule.lesson, ...taughtBefore(rule)]
-  return lessons !== undefined && lessons.includes(rule.lesson) && lessons.every((l) => known.includes(l))
+  const known = taughtWith(rule)
+  return (
+    lessons !== undefined && rule.lessons.some((l) => lessons.includes(l)) && lessons.every((l) => known.includes(l))
+  )
 }
 
 const isUpTo = (n: Numeral, most: number): boolean => {
