@@ -99,6 +99,7 @@ export interface Receipt {
   readonly answers: number
   /** Marked pages of answers. */
   readonly markings: number
+  readonly lessons: number
   /** Earlier copies of the data from which it was erased too. */
   readonly copies: number
   readonly at: string

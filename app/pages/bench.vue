@@ -83,8 +83,11 @@ function saved(): void {
   void tell('Saved', `${pretty(bench.problem)} is in the Daybook. N sets the next one.`)
 }
 async function next(): Promise<void> {
-  await bench.another()
-  void whispered(`Next problem: ${askInWords(setup.value.problem, pack.value)}`)
+  const refused = await bench.another()
+  trouble.value = refused?.message ?? ''
+  if (refused) return
+  const whose = bench.lesson && classroom.learner ? `${classroom.learner.codeName}: ` : 'Next problem: '
+  void whispered(`${whose}${askInWords(setup.value.problem, pack.value)}`)
   void nextTick(() => focusHome()?.focus())
 }
 function offer(): void {

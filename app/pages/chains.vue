@@ -4,6 +4,7 @@ import { placeName, pretty, ruleName } from '../../core/door'
 
 /** Chains for a rule: which lesson, at which rod, with what has been taught; and how many there are at all. */
 const bench = useBench()
+const { workThrough } = useSetToWork()
 const names = computed(() => bench.abacus.names)
 const order = computed(() => bench.abacus.order)
 
@@ -93,12 +94,7 @@ const counted = computed(() => {
 })
 function work(from: number): void {
   const all = (chains.value?.chains ?? []).slice(from).map(chainText)
-  const [first, ...rest] = all
-  if (first === undefined) return
-  bench.queue = rest
-  const refused = bench.ask(first, { material: kept.value.single ? 'frame' : 'abacus' })
-  if (refused) return
-  void navigateTo('/bench')
+  void workThrough(all, { material: kept.value.single ? 'frame' : 'abacus' })
 }
 const sheet = (): void => window.print()
 useHead({ title: 'Chains for a bead rule – Sett' })

@@ -262,7 +262,7 @@ useHead({ title: 'Marking – Sett' })
     <div v-if="tab === 'page'" class="two">
       <div class="left no-print">
         <PageSheet v-model="kept.rows" v-model:above="kept.above" :marks="marks" @changed="changed" />
-        <div class="row">
+        <div class="in-row">
           <button v-if="!busy" type="button" class="stone-button main" @click="markPage">Mark the page</button>
           <button v-else type="button" class="stone-button" @click="stop">Stop</button>
           <button type="button" class="stone-button" @click="put([])">Empty the page</button>
@@ -366,20 +366,9 @@ h1 {
   gap: 0.9rem;
   align-content: start;
 }
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: center;
-}
 .waiting {
   margin: 0;
   max-width: 34rem;
-}
-.trouble {
-  margin: 0;
-  color: var(--plum);
-  font-weight: 700;
 }
 summary {
   min-height: 44px;

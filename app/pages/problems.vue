@@ -2,15 +2,7 @@
 import { MOST_SET } from '../../core/course/index'
 import { pretty } from '../../core/door'
 import type { RecordPage } from '../../shared/schemas'
-import {
-  kindsOf,
-  LIMIT_NAMES,
-  LIMITS_AT_FIRST,
-  limitsOf,
-  soundForm,
-  withChange,
-  type LimitsForm,
-} from '../utils/limitsForm'
+import { formOf, LIMIT_NAMES, LIMITS_AT_FIRST, limitsOf, soundForm, withChange } from '../utils/limitsForm'
 import { rowsWith } from '../utils/answerRows'
 import { request } from '../utils/request'
 
@@ -32,6 +24,14 @@ const kept = useLocalStorage('sett.problems', {
 kept.value.form = soundForm(kept.value.form)
 if (!Number.isInteger(kept.value.seed)) kept.value.seed = 1
 const form = computed(() => kept.value.form)
+// A step's limits, where the address names one.
+const route = useRoute()
+const courses = useCourses()
+if (typeof route.query.step === 'string') {
+  await courses.load().catch(() => undefined)
+  const step = courses.stepOf(route.query.step)
+  if (step) kept.value.form = formOf(step.limits)
+}
 const trouble = ref('')
 
 /** What the learner at the bench has had lately, so that it is not set again. */
@@ -47,15 +47,6 @@ watch(
   { immediate: true },
 )
 
-const OPERATIONS = { add: 'Adding', subtract: 'Taking away', multiply: 'Multiplying', divide: 'Dividing' } as const
-const KINDS: Readonly<Record<LimitsForm['kind'], string>> = {
-  whole: 'whole numbers',
-  decimals: 'decimals',
-  signs: 'plus and minus numbers',
-  fractions: 'fractions',
-}
-const kind = computed(() => (kindsOf(form.value.operation).includes(form.value.kind) ? form.value.kind : 'whole'))
-const inColumns = computed(() => kind.value === 'whole' || kind.value === 'decimals')
 const wish = computed(() => ({
   limits: limitsOf(form.value),
   count: Math.min(MOST_SET, Math.max(1, Number(kept.value.count) || 1)),
@@ -113,115 +104,15 @@ useHead({ title: 'Problems – Sett' })
       </p>
     </div>
     <div class="two">
-      <form class="limits no-print" aria-label="Limits" @submit.prevent>
-        <label
-          >Operation
-          <select v-model="kept.form.operation">
-            <option v-for="(name, id) in OPERATIONS" :key="id" :value="id">{{ name }}</option>
-          </select></label
-        >
-        <label v-if="kindsOf(form.operation).length > 1"
-          >With
-          <select v-model="kept.form.kind">
-            <option v-for="k in kindsOf(form.operation)" :key="k" :value="k">{{ KINDS[k] }}</option>
-          </select></label
-        >
-        <template v-if="inColumns">
-          <label v-if="form.operation === 'add'"
-            >Numbers added
-            <select v-model.number="kept.form.addends">
-              <option v-for="n in 7" :key="n" :value="n + 1">{{ n + 1 }}</option>
-            </select></label
+      <form class="no-print" aria-label="Limits" @submit.prevent>
+        <LimitsFields v-model="kept.form">
+          <label>How many <input v-model.number="kept.count" type="number" min="1" :max="MOST_SET" /></label>
+          <label class="tick"><input v-model="kept.hardestLast" type="checkbox" /> The hardest last</label>
+          <label v-if="classroom.learner" class="tick"
+            ><input v-model="kept.notHad" type="checkbox" /> Nothing that {{ classroom.learner.codeName }} has had
+            lately</label
           >
-          <label
-            >Digits of the first
-            <select v-model.number="kept.form.first">
-              <option v-for="n in 9" :key="n" :value="n">{{ n }}</option>
-            </select></label
-          >
-          <label
-            >{{ form.operation === 'add' && form.addends > 2 ? 'Digits of the others' : 'Digits of the second' }}
-            <select v-model.number="kept.form.others">
-              <option
-                v-for="n in form.operation === 'multiply' || form.operation === 'divide' ? 3 : 9"
-                :key="n"
-                :value="n"
-              >
-                {{ n }}
-              </option>
-            </select></label
-          >
-          <label v-if="kind === 'decimals'"
-            >Decimals
-            <select v-model.number="kept.form.decimals">
-              <option v-for="n in 3" :key="n" :value="n">{{ n }}</option>
-            </select></label
-          >
-          <label v-if="form.operation !== 'divide'"
-            >{{ form.operation === 'subtract' ? 'Columns that exchange' : 'Columns that carry' }}
-            <select v-model="kept.form.columns">
-              <option value="any">any</option>
-              <option v-for="n in 10" :key="n" :value="String(n - 1)">{{ n === 1 ? 'none' : n - 1 }}</option>
-            </select></label
-          >
-          <label v-if="form.operation === 'subtract'"
-            >Across a nought
-            <select v-model="kept.form.across">
-              <option value="any">either way</option>
-              <option value="yes">yes</option>
-              <option value="no">no</option>
-            </select></label
-          >
-          <label v-if="form.operation === 'add' || form.operation === 'subtract'"
-            >Near a ten
-            <select v-model="kept.form.near">
-              <option value="">either way</option>
-              <option v-for="n in 4" :key="n" :value="String(n)">within {{ n }}</option>
-            </select></label
-          >
-          <label v-if="form.operation === 'divide'"
-            >Something left over
-            <select v-model="kept.form.remainder">
-              <option value="any">either way</option>
-              <option value="yes">yes</option>
-              <option value="no">no</option>
-            </select></label
-          >
-        </template>
-        <template v-else-if="kind === 'signs'">
-          <label
-            >Signs
-            <select v-model="kept.form.signs">
-              <option value="++">both plus</option>
-              <option value="-+">first minus, second plus</option>
-              <option value="+-">first plus, second minus</option>
-              <option value="--">both minus</option>
-            </select></label
-          >
-          <label>Up to <input v-model.number="kept.form.upTo" type="number" min="1" max="1000" /></label>
-        </template>
-        <template v-else>
-          <label>Bottoms <input v-model="kept.form.bottoms" type="text" maxlength="40" /></label>
-          <label
-            >Bottoms alike
-            <select v-model="kept.form.alike">
-              <option value="any">either way</option>
-              <option value="yes">yes</option>
-              <option value="no">no</option>
-            </select></label
-          >
-        </template>
-        <label
-          >{{ form.operation === 'divide' ? 'Each gets fewer than' : 'Answers below' }}
-          <input v-model="kept.form.below" type="text" inputmode="numeric" maxlength="10"
-        /></label>
-        <label>How many <input v-model.number="kept.count" type="number" min="1" :max="MOST_SET" /></label>
-        <label class="tick"><input v-model="kept.form.lookAlike" type="checkbox" /> Numbers that look alike</label>
-        <label class="tick"><input v-model="kept.hardestLast" type="checkbox" /> The hardest last</label>
-        <label v-if="classroom.learner" class="tick"
-          ><input v-model="kept.notHad" type="checkbox" /> Nothing that {{ classroom.learner.codeName }} has had
-          lately</label
-        >
+        </LimitsFields>
       </form>
       <section class="set" aria-label="The problems">
         <p v-if="answer?.refused" class="trouble" role="alert">{{ answer.refused }}</p>
@@ -231,7 +122,7 @@ useHead({ title: 'Problems – Sett' })
         <ol class="learner">
           <li v-for="p in problems" :key="p">{{ pretty(p) }} =</li>
         </ol>
-        <div v-if="problems.length" class="row no-print">
+        <div v-if="problems.length" class="in-row no-print">
           <button type="button" class="stone-button main" @click="work">Work them at the Bench</button>
           <button type="button" class="stone-button" @click="others">Others</button>
           <button type="button" class="stone-button" @click="mark">Put them on the marking page</button>
@@ -271,22 +162,6 @@ h1 {
   gap: 2rem;
   align-items: start;
 }
-.limits {
-  display: grid;
-  gap: 0.5rem;
-}
-.limits label:not(.tick) {
-  display: grid;
-  grid-template-columns: 11rem minmax(0, 1fr);
-  gap: 0.6rem;
-  align-items: center;
-}
-.tick {
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  min-height: 44px;
-}
 .set {
   display: grid;
   gap: 1rem;
@@ -301,11 +176,6 @@ h1 {
   border: 1.5px solid var(--edge);
   font-variant-numeric: tabular-nums;
 }
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-}
 .conflict {
   padding: 0.7rem 1rem;
   border-left: 6px solid var(--plum);
@@ -313,10 +183,6 @@ h1 {
 }
 .conflict p {
   margin: 0.2rem 0;
-}
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
 }
 @media (max-width: 800px) {
   .two {

@@ -189,7 +189,7 @@ export const useBench = defineStore('bench', () => {
   /** Starts the same problem again, in another mode or way if asked. */
   const again = (over: Over = {}): Refusal | null => ask(problem.value, over)
 
-  const { queue, another, asked } = benchQueue(lying, ask)
+  const { queue, lesson, begin, another, asked } = benchQueue(lying, ask)
 
   async function save(learnerId: string, given: Outcome): Promise<void> {
     const length = bench.value.log.length
@@ -288,6 +288,8 @@ export const useBench = defineStore('bench', () => {
     setBeside,
     lend,
     queue,
+    lesson,
+    begin,
     another,
     save,
     resume,

@@ -23,7 +23,7 @@ export { numbersOf, parseMissing, printMissing, solveMissing } from '../problem/
 export { sayMissing } from '../speech/missing'
 export { dropHeap, HEAP_RULES, type HeapRule, whichCoins } from './heaps'
 export { featuresIn, type Features } from './setter/features'
-export { checkLimits, OPERATIONS, type Limits, type Range } from './setter/limits'
+export { checkLimits, OPERATIONS, type BeadRuleLimit, type Limits, type Range } from './setter/limits'
 export { conflictIn, type Conflict } from './setter/conflict'
 export { countProblems } from './setter/problems'
 export { looksAlike, MOST_SET, setProblems, type SetWish } from './setter/setter'

@@ -6,6 +6,7 @@ export interface KeptOf {
   readonly answers: number
   readonly notes: number
   readonly markings: number
+  readonly lessons: number
 }
 
 /** Removes a learner and all that hangs on them from one database, of whatever version, and nothing else. */
@@ -15,8 +16,11 @@ export function eraseIn(db: Db, id: string): void {
   db.transaction(() => {
     if (tables.includes('record_slip'))
       db.prepare('DELETE FROM record_slip WHERE record_id IN (SELECT id FROM record WHERE learner_id = ?)').run(id)
-    for (const table of ['record', 'rehearsal', 'marking', 'person_learner'])
+    for (const table of ['record', 'rehearsal', 'marking', 'person_learner', 'lesson_learner'])
       if (tables.includes(table)) db.prepare(`DELETE FROM ${table} WHERE learner_id = ?`).run(id)
+    // A lesson to which nobody comes any more goes too.
+    if (tables.includes('lesson'))
+      db.prepare('DELETE FROM lesson WHERE id NOT IN (SELECT lesson_id FROM lesson_learner)').run()
     db.prepare('DELETE FROM learner WHERE id = ?').run(id)
   })()
 }
@@ -34,7 +38,8 @@ export function erasingTable(db: Db) {
     `SELECT (SELECT count(*) FROM record WHERE learner_id = @id) AS records,
        (SELECT count(*) FROM rehearsal WHERE learner_id = @id) AS answers,
        (SELECT count(*) FROM record WHERE learner_id = @id AND note <> '') AS notes,
-       (SELECT count(*) FROM marking WHERE learner_id = @id) AS markings`,
+       (SELECT count(*) FROM marking WHERE learner_id = @id) AS markings,
+       (SELECT count(*) FROM lesson_learner WHERE learner_id = @id) AS lessons`,
   )
   const remember = db.prepare<[{ at: number; id: string }]>(
     `INSERT OR IGNORE INTO erased (id, kind, erased_at)

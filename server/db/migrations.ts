@@ -6,6 +6,7 @@ import words from './migrations/005-words'
 import school from './migrations/006-school'
 import people from './migrations/007-people'
 import markings from './migrations/008-markings'
+import courses from './migrations/009-courses'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
 export const MIGRATIONS: readonly string[] = [
@@ -17,4 +18,5 @@ export const MIGRATIONS: readonly string[] = [
   school,
   people,
   markings,
+  courses,
 ]

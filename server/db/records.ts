@@ -17,6 +17,12 @@ function saved(row: Row): SavedRecord {
   return { id, learnerId, startedAt, work: JSON.parse(body), outcome: { right: right === 1, help, note } }
 }
 
+/** A record as far as it says where its learner stands. */
+export interface DoneRow extends Pick<RecordSummary, 'problem' | 'material' | 'startedAt' | 'help'> {
+  readonly ms: number
+  readonly right: number
+}
+
 /** What a list of records may be narrowed by, as SQL; `slip` is looked up in its own table, which has it in the order of time. */
 const NARROWED = {
   learner: 'learner_id = @learner',
@@ -56,6 +62,10 @@ export function recordTable(db: Db) {
   const ofLearner = db.prepare<[string, string, string, number], Row>(
     `SELECT ${SUMMARY}, body FROM record WHERE learner_id = ? AND (started_at, id) > (?, ?)
      ORDER BY started_at, id LIMIT ?`,
+  )
+  const done = db.prepare<[string, number], DoneRow>(
+    `SELECT problem, material, started_at AS startedAt, duration_ms AS ms, is_right AS "right", help
+     FROM record WHERE learner_id = ? ORDER BY started_at DESC, id DESC LIMIT ?`,
   )
   const remove = db.prepare<[string]>('DELETE FROM record WHERE id = ?')
   const older = db.prepare<[string], number>('SELECT count(*) FROM record WHERE started_at < ?').pluck()
@@ -135,6 +145,8 @@ export function recordTable(db: Db) {
       const row = one.get(id)
       return row && saved(row)
     },
+    /** What a learner worked last, the latest first, without how it was worked. */
+    doneBy: (learnerId: string, limit: number): readonly DoneRow[] => done.all(learnerId, limit),
     /** All records of one learner, or of all, the oldest first. */
     records: each,
     /** What a list may be narrowed by: every slip and every material that some record has. */

@@ -14,6 +14,13 @@ export function everythingOf(store: Store, id: string) {
     records: [...store.records(id)].map(({ learnerId: _, ...r }) => ({ ...r, slips: store.slipsOf(r.id) })),
     answers: store.answers(id).map(({ learnerId: _, ...a }) => ({ ...a, at: new Date(a.at).toISOString() })),
     markings: store.markings(id).map(({ learnerId: _, ...m }) => m),
+    lessons: store.lessonsOf(id).map((l) => ({
+      day: l.day,
+      at: l.at,
+      minutes: l.minutes,
+      turns: l.turns.filter((t) => t.learner === id).map(({ learner: _, ...t }) => t),
+      note: l.notes[id] ?? '',
+    })),
     seenBy: store.people().flatMap((p) => (p.role === 'helper' && p.learners.includes(id) ? [p.name] : [])),
   }
 }

@@ -38,7 +38,8 @@ export async function daily(store: Store, now = new Date()): Promise<void> {
   store.forgetHappenings(now.getTime() - keeping.logDays * DAY_MS)
   const before = goesBefore(keeping, now)
   if (before === null || now.getTime() < holdsFrom(store)) return
-  const removed = store.removeBefore(before) + store.removeMarkingsBefore(before)
+  const removed =
+    store.removeBefore(before) + store.removeMarkingsBefore(before) + store.removeLessonsBefore(before.slice(0, 10))
   if (removed > 0)
     store.note({
       at: now.getTime(),

@@ -1,8 +1,10 @@
 import { homedir } from 'node:os'
 import { join } from 'node:path'
 import { classroomTable } from '../db/classroom'
+import { courseTable } from '../db/courses'
 import { erasingTable } from '../db/erasing'
 import { hold, type Hold } from '../db/hold'
+import { lessonTable } from '../db/lessons'
 import { markingTable } from '../db/markings'
 import { notchTable } from '../db/notches'
 import { openDb, type Db } from '../db/open'
@@ -21,6 +23,8 @@ const tables = (db: Db) => ({
   ...classroomTable(db),
   ...recordTable(db),
   ...notchTable(db),
+  ...courseTable(db),
+  ...lessonTable(db),
   ...markingTable(db),
   ...rehearsalTable(db),
   ...erasingTable(db),

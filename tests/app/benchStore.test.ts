@@ -324,12 +324,46 @@ describe('the next problem', () => {
   test('those set beforehand come first, in order, also over a closed lid', async () => {
     const b = fresh()
     b.ask('3 + 4', { material: 'abacus' })
-    b.queue = ['4 + 2 - 1', '3 + 3']
+    b.queue = [{ problem: '4 + 2 - 1' }, { problem: '3 + 3' }]
     expect(await b.another()).toBeNull()
     expect(b.problem).toBe('4 + 2 - 1')
     const again = reopened()
     expect(await again.another()).toBeNull()
     expect([again.problem, again.queue.length]).toEqual(['3 + 3', 0])
+  })
+
+  test('in a lesson they come with whose turn it is, and how it is worked; what was kept otherwise is read too', async () => {
+    const b = fresh()
+    const room = useClassroom()
+    const turns = [
+      { problem: '3 + 4', learner: 'pip', lesson: 'monday', material: 'counters', mode: 'together' },
+      { problem: '52 - 37', learner: 'fen', lesson: 'monday', material: 'drawn', mode: 'alone' },
+    ] as const
+    expect(b.begin(turns)).toBeNull()
+    expect([b.problem, b.bench.mode, b.bench.setup.representation, room.learnerId, b.lesson]).toEqual([
+      '3 + 4',
+      'together',
+      'counters',
+      'pip',
+      'monday',
+    ])
+    expect(await b.another()).toBeNull()
+    expect([b.problem, b.bench.mode, b.bench.setup.representation, room.learnerId]).toEqual([
+      '52 - 37',
+      'alone',
+      'drawn',
+      'fen',
+    ])
+    // What follows the lesson is no part of it.
+    expect(await b.another()).toBeNull()
+    expect(b.lesson).toBeNull()
+    stored.set('sett.queue', '["3 + 3",{"problem":"2 + 2","material":"lava","learner":7},5,{"material":"blocks"}]')
+    expect(reopened().queue).toEqual([{ problem: '3 + 3' }, { problem: '2 + 2' }])
+    stored.set('sett.queue', 'no list')
+    expect(reopened().queue).toEqual([])
+    // What cannot be asked changes nothing.
+    expect(b.begin([{ problem: 'reeds', learner: 'ash' }])!.message).not.toBe('')
+    expect(room.learnerId).toBe('fen')
   })
 
   test('then the same kind comes, with other numbers that the material holds', async () => {

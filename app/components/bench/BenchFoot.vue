@@ -13,6 +13,17 @@ const { predicts, forward, back, play, playing } = props.showing
 const more = ref<{ advise: () => void } | null>(null)
 const moveLine = ref<{ focus: () => void } | null>(null)
 const undoable = computed(() => bench.bench.past.length > 0)
+const classroom = useClassroom()
+/** Whose turn is next, where that is somebody else's. */
+const then = computed(() => {
+  const next = bench.queue[0]?.learner
+  return next && next !== classroom.learnerId ? classroom.nameOf(next) : ''
+})
+const waiting = computed(() => {
+  const n = bench.queue.length
+  const many = n === 1 ? '1 problem is waiting' : `${n} problems are waiting`
+  return then.value ? `${many}, the next for ${then.value}` : many
+})
 defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine.value?.focus() })
 </script>
 
@@ -84,11 +95,14 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
         v-if="bench.queue.length > 0"
         type="button"
         class="stone-button bare"
-        :aria-label="`${bench.queue.length} chains are waiting. Discard them`"
+        :aria-label="`${waiting}. Discard them`"
         @click="bench.queue = []"
       >
-        {{ bench.queue.length }} waiting <i class="pi pi-times" aria-hidden="true" />
+        {{ bench.queue.length }} waiting{{ then ? `, then ${then}` : '' }} <i class="pi pi-times" aria-hidden="true" />
       </button>
+      <NuxtLink v-if="bench.lesson && !presenting" class="stone-button" :to="`/lesson/${bench.lesson}`">
+        Back to the lesson
+      </NuxtLink>
       <template v-if="!presenting">
         <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">
           <i class="pi pi-expand" aria-hidden="true" />

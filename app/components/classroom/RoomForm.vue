@@ -280,10 +280,6 @@ label {
   flex: 1;
   font-weight: 700;
 }
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
-}
 .trouble::before {
   content: '↻ ';
 }

@@ -112,7 +112,7 @@ const percent = (share: number): string => `${Math.round(100 * share)} of 100`
         >What {{ name }} answered
         <input ref="box" v-model="typed" class="learner" type="text" maxlength="40" autocomplete="off"
       /></label>
-      <div class="row">
+      <div class="in-row">
         <button type="submit" class="stone-button main" :disabled="typed.trim() === ''">On</button>
         <button type="button" class="stone-button" @click="answered('')">Nothing written</button>
         <button v-if="sitting.asked.length" type="button" class="stone-button bare" @click="back">
@@ -191,11 +191,6 @@ label {
   font-size: 1.3rem;
   width: 10rem;
 }
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-}
 .known p {
   margin: 0;
 }
@@ -238,10 +233,5 @@ label {
 .title,
 .share {
   position: relative;
-}
-.trouble {
-  margin: 0;
-  color: var(--plum);
-  font-weight: 700;
 }
 </style>

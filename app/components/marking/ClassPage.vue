@@ -175,11 +175,6 @@ textarea {
 .file:focus-within {
   outline: 3px solid var(--focus);
 }
-.trouble {
-  margin: 0;
-  color: var(--plum);
-  font-weight: 700;
-}
 .troubles {
   padding: 0.6rem 0.9rem;
   border-left: 6px solid var(--plum);

@@ -115,8 +115,4 @@ li {
   gap: 0.5rem;
   align-items: end;
 }
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
-}
 </style>

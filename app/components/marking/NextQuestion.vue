@@ -146,8 +146,4 @@ input[type='number'] {
   font-size: 1.5rem;
   font-weight: 700;
 }
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
-}
 </style>

@@ -107,8 +107,4 @@ input[type='number'] {
 .foot {
   margin: 0.4rem 0;
 }
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
-}
 </style>

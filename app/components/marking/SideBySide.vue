@@ -167,12 +167,12 @@ onMounted(() => heading.value?.focus())
       </figure>
     </div>
     <p class="parting" :class="{ here: columns && step - 1 === columns.partsAt }" role="status">{{ says }}</p>
-    <div v-if="columns" class="row">
+    <div v-if="columns" class="in-row">
       <button type="button" class="stone-button" :disabled="step === 0" @click="step--">Back</button>
       <button type="button" class="stone-button" :disabled="step >= most" @click="step++">Step</button>
       <button type="button" class="stone-button main" @click="toParting">To where they part</button>
     </div>
-    <div v-if="chosen" class="row">
+    <div v-if="chosen" class="in-row">
       <span>Work {{ pretty(chosen) }} at the Bench:</span>
       <button
         v-for="m in [...new Set(materials)]"
@@ -284,11 +284,5 @@ td {
   border-left-color: var(--plum);
   background: var(--plum-wash);
   font-weight: 700;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: center;
 }
 </style>

@@ -273,10 +273,6 @@ meter::-webkit-meter-bar {
 meter::-webkit-meter-optimum-value {
   background: var(--clay);
 }
-.trouble {
-  color: var(--plum);
-  font-weight: 700;
-}
 @media (max-width: 1100px) {
   .mat-room {
     height: 46vh;

@@ -59,11 +59,15 @@ const otherDigits = (digits: readonly number[]): readonly (readonly number[])[] 
     digits.flatMap((d, at) => [d + by, d - by].filter((n) => n >= 1 && n <= 9).map((n) => digits.with(at, n))),
   )
 
+const KINDS: readonly (keyof Limits)[] = ['denominators', 'signs', 'rule']
+
 /** Values of a limit from the nearest on; leaving it out comes last. */
 function nearerAndNearer(
   limit: keyof Limits,
   value: Limits[keyof Limits],
 ): readonly (Limits[keyof Limits] | undefined)[] {
+  // Without these they would be problems of another kind.
+  if (KINDS.includes(limit)) return []
   if (typeof value === 'boolean') return [!value, undefined]
   if (limit === 'digits' && Array.isArray(value)) return otherDigits(value as readonly number[])
   if (typeof value === 'number')

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { askedAs, MOVING_ON, saidAs, setProblems, type Step } from '../../../core/course/index'
+import { attempt, packOf, pretty, type RepresentationId } from '../../../core/door'
+
+/** One step: problems for just it, what it rests on, how it is shown and said, what to watch for, when to move on. */
+const { step, had, told } = defineProps<{
+  step: Step
+  /** What the learner at the bench has had lately. */
+  had: readonly string[]
+  told: string
+}>()
+const emit = defineEmits<{ choose: [step: string]; print: [] }>()
+const classroom = useClassroom()
+const courses = useCourses()
+const { workThrough } = useSetToWork()
+const pack = computed(() => packOf(classroom.words))
+const trouble = ref('')
+const seed = ref(1)
+const COUNT = 8
+const setOf = (without: readonly string[]): readonly string[] => {
+  const found = attempt(() =>
+    setProblems({ limits: step.limits, count: COUNT, seed: seed.value, hardestLast: true, without }),
+  )
+  return 'ok' in found ? found.ok : []
+}
+/** What has not been had lately; where too few are left, some that have been come again. */
+const fresh = computed(() => setOf(had))
+const problems = computed(() => [...fresh.value, ...setOf(fresh.value)].slice(0, COUNT))
+const again = computed(() => problems.value.length - fresh.value.length)
+const work = async (material?: RepresentationId): Promise<void> =>
+  void (trouble.value = await workThrough(problems.value, material ? { material } : {}))
+const names = useMistakeNames()
+const moveOn = computed(() => step.moveOn ?? MOVING_ON)
+</script>
+
+<template>
+  <section class="about" aria-label="The step">
+    <h2>{{ step.title }}</h2>
+    <p v-if="classroom.learner">{{ classroom.learner.codeName }}: {{ told }}.</p>
+    <ol class="learner problems" aria-label="Problems">
+      <li v-for="p in problems" :key="p">{{ pretty(p) }}</li>
+    </ol>
+    <p v-if="again > 0 && had.length" class="quiet">
+      {{ again === problems.length ? 'All of these' : `${again} of these` }} have been had lately: there are no others
+      left.
+    </p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <div class="in-row no-print">
+      <button type="button" class="stone-button main" :disabled="problems.length === 0" @click="work()">
+        Work them at the Bench
+      </button>
+      <button type="button" class="stone-button" @click="seed++">Others</button>
+      <NuxtLink class="stone-button" :to="`/problems?step=${step.id}`">Set more of them</NuxtLink>
+      <button type="button" class="stone-button" @click="emit('print')">Print</button>
+    </div>
+    <dl>
+      <dt>Rests on</dt>
+      <dd>
+        <template v-if="step.restsOn.length === 0">nothing before it</template>
+        <button
+          v-for="id in step.restsOn"
+          :key="id"
+          type="button"
+          class="stone-button bare"
+          @click="emit('choose', id)"
+        >
+          {{ courses.stepOf(id)?.title ?? id }}
+        </button>
+      </dd>
+      <dt>Shown with</dt>
+      <dd>
+        <button v-for="m in step.materials" :key="m" type="button" class="stone-button" @click="work(m)">
+          {{ nameOfMaterial(m) }}
+        </button>
+      </dd>
+      <dt>Say</dt>
+      <dd>
+        <ul>
+          <li v-for="t in step.say" :key="t">{{ saidAs(t, pack) }}</li>
+        </ul>
+      </dd>
+      <dt>Ask first</dt>
+      <dd>
+        <ul>
+          <li v-for="t in step.ask" :key="t">{{ askedAs(t, pack) }}</li>
+        </ul>
+      </dd>
+      <template v-if="step.usual.length">
+        <dt>Watch for</dt>
+        <dd>
+          <ul>
+            <li v-for="id in step.usual" :key="id">{{ names(id) }}</li>
+          </ul>
+        </dd>
+      </template>
+      <dt>Move on</dt>
+      <dd>
+        after {{ moveOn.sessions }} days running with {{ Math.round(100 * moveOn.share) }} of 100 right without help
+        {{ step.moveOn ? '(as this course has it)' : '(common practice)' }}
+      </dd>
+      <template v-if="step.serves.length">
+        <dt>Serves</dt>
+        <dd class="quiet">{{ step.serves.join('; ') }} (from memory)</dd>
+      </template>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+.about {
+  padding: 0.9rem 1.1rem;
+  background: var(--paper-2);
+  border-left: 6px solid var(--clay);
+  display: grid;
+  gap: 0.7rem;
+}
+h2 {
+  margin: 0 0 0.3rem;
+  font-size: 1.3rem;
+}
+.about p {
+  margin: 0;
+}
+.problems {
+  columns: 9rem;
+  margin: 0;
+  padding: 0.6rem 0.6rem 0.6rem 2.4rem;
+  background: var(--sheet);
+  font-size: 1.25rem;
+  line-height: 1.8;
+}
+dl {
+  display: grid;
+  grid-template-columns: 6.5rem minmax(0, 1fr);
+  gap: 0.4rem 0.8rem;
+  margin: 0;
+  align-items: baseline;
+}
+dt {
+  font-weight: 700;
+}
+dd {
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+  align-items: center;
+}
+dd ul {
+  margin: 0;
+  padding-left: 1.1rem;
+}
+</style>

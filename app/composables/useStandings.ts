@@ -1,0 +1,73 @@
+import { laidSteps, nextStep, type Placed, type Step, type StepStanding } from '../../core/course/index'
+import { MOST_STANDINGS, type LearnerStanding } from '../../shared/courses'
+import { request } from '../utils/request'
+
+/** What somebody who has worked nothing stands on. */
+const nothing = (step: Step): StepStanding => ({
+  step: step.id,
+  worked: 0,
+  right: 0,
+  days: 0,
+  holds: false,
+  material: step.materials[0]!,
+  ms: null,
+})
+
+/** Where learners stand on the room's course. */
+export function useStandings() {
+  const courses = useCourses()
+  const all = shallowRef<ReadonlyMap<string, LearnerStanding>>(new Map())
+  const trouble = ref('')
+  let asked = 0
+
+  /** Looks after some learners, so many at a time; those that were looked after before stay where this fails. */
+  async function look(learners: readonly string[]): Promise<void> {
+    const turn = ++asked
+    trouble.value = ''
+    try {
+      const found: LearnerStanding[] = []
+      for (let i = 0; i < learners.length; i += MOST_STANDINGS)
+        found.push(
+          ...(await request<LearnerStanding[]>(
+            `/api/standings?learners=${learners.slice(i, i + MOST_STANDINGS).join(',')}`,
+          )),
+        )
+      if (turn === asked) all.value = new Map(found.map((s) => [s.learnerId, s]))
+    } catch (error) {
+      if (turn === asked) trouble.value = (error as Error).message
+    }
+  }
+
+  /** Where somebody stands on every step. */
+  const standings = (learner: string | null): readonly StepStanding[] => {
+    const known = new Map(all.value.get(learner ?? '')?.standings.map((s) => [s.step, s]))
+    return courses.steps.map((step) => known.get(step.id) ?? nothing(step))
+  }
+  const next = (learner: string): Step | null => nextStep(courses.steps, standings(learner))
+  const laid = (learner: string | null): ReadonlySet<string> => laidSteps(courses.steps, standings(learner))
+  return { all, look, standings, next, laid, trouble }
+}
+
+/** What is to be said of a standing. */
+export function standingTold({ worked, right, days, holds }: StepStanding): string {
+  if (worked === 0) return 'not worked yet'
+  return `${right} of ${worked} without help, on ${days} ${days === 1 ? 'day' : 'days'}${holds ? '; it holds' : ''}`
+}
+
+/** Why a step comes next: what it rests on is laid, and how it went there so far. */
+export function whyNext(step: Step, standing: StepStanding, titleOf: (id: string) => string): string {
+  const rests = step.restsOn.map(titleOf).join(', ')
+  return `${rests === '' ? 'It rests on nothing' : `What it rests on is laid (${rests})`}; ${standingTold(standing)}.`
+}
+
+/** Answers of marked pages as a placement takes them; what cannot be read is left out. */
+export async function placedFrom(marked: LearnerStanding['marked']): Promise<readonly Placed[]> {
+  const [{ parseAnswer }, { attempt, parseProblem }] = await Promise.all([
+    import('../../core/diagnose/index'),
+    import('../../core/door'),
+  ])
+  return marked.flatMap(({ step, problem, answer }) => {
+    const read = attempt(() => (answer.trim() === '' ? null : parseAnswer(answer, parseProblem(problem))))
+    return 'ok' in read ? [{ step, problem, answer: read.ok }] : []
+  })
+}

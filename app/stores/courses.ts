@@ -1,0 +1,36 @@
+import { defineStore } from 'pinia'
+import { COURSES, shownSteps, type Course, type Step } from '../../core/course/index'
+import type { CoursesHere, KeptCourse } from '../../shared/courses'
+import { request } from '../utils/request'
+
+/** The courses that the school may take, and the one that the room takes. */
+export const useCourses = defineStore('courses', () => {
+  const here = shallowRef<CoursesHere | null>(null)
+  const own = computed<readonly KeptCourse[]>(() => here.value?.own ?? [])
+  const all = computed<readonly Course[]>(() => [...COURSES, ...own.value])
+  const byId = (id: string): Course | undefined => all.value.find((c) => c.id === id)
+  const course = computed<Course>(() => byId(here.value?.chosen ?? '') ?? COURSES[0]!)
+  const steps = computed<readonly Step[]>(() => shownSteps(course.value))
+  const stepOf = (id: string): Step | undefined =>
+    steps.value.find((s) => s.id === id) ?? course.value.steps.find((s) => s.id === id)
+
+  async function load(): Promise<void> {
+    here.value = await request<CoursesHere>('/api/courses')
+  }
+  async function choose(id: string): Promise<void> {
+    here.value = await request<CoursesHere>('/api/courses/chosen', { method: 'PUT', body: { course: id } })
+  }
+  /** Keeps a course of the school's own, changed from a version (0: new). */
+  async function keep(changed: Course, version: number): Promise<KeptCourse> {
+    const kept = await request<KeptCourse>(`/api/courses/${changed.id}`, {
+      method: 'PUT',
+      body: { ...changed, version },
+    })
+    await load()
+    return kept
+  }
+  async function remove(id: string): Promise<void> {
+    here.value = await request<CoursesHere>(`/api/courses/${id}`, { method: 'DELETE' })
+  }
+  return { here, own, all, byId, course, steps, stepOf, load, choose, keep, remove }
+})

@@ -1,0 +1,48 @@
+import { standingsOf, StepFinder, type Done } from '../../core/course/index'
+import type { RepresentationId } from '../../core/door'
+import type { LearnerStanding } from '../../shared/courses'
+import { stepsHere } from './courses'
+import type { Store } from './store'
+
+/** So much of what a learner worked is looked at, the latest; so much of it is told; and so many marked answers of the last weeks. */
+const LOOKED_AT = 600
+const TOLD = 120
+const MARKED = 60
+const MARKED_DAYS = 60
+
+let finder: StepFinder | undefined
+const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve))
+
+/** Where a learner stands on the room's course. Looked through in slices, so that others are answered in between. */
+export async function standingOf(store: Store, learnerId: string, now = Date.now()): Promise<LearnerStanding> {
+  const steps = stepsHere(store)
+  if (finder?.steps !== steps) finder = new StepFinder(steps)
+  const done = store.doneBy(learnerId, LOOKED_AT).map(({ problem, material, startedAt, ms, right, help }): Done => ({
+    problem,
+    startedAt,
+    alone: right === 1 && help === 'independent',
+    with: material as RepresentationId,
+    ms,
+  }))
+  for (const [i, one] of done.entries()) {
+    finder.find(one)
+    if (i % 40 === 39) await breath()
+  }
+  const marked: LearnerStanding['marked'][number][] = []
+  const since = new Date(now - MARKED_DAYS * 86_400_000).toISOString()
+  for (const page of store.markings(learnerId, 10)) {
+    if (page.withdrawn !== null || page.markedAt < since) continue
+    for (const { problem, answer } of page.items) {
+      const step = finder.find({ problem })
+      if (step !== undefined && marked.length < MARKED) marked.push({ step, problem, answer })
+    }
+    await breath()
+  }
+  return {
+    learnerId,
+    standings: standingsOf(steps, done, finder).filter((s) => s.worked > 0),
+    had: [...new Set(done.map((d) => d.problem))].slice(0, TOLD),
+    marked,
+    seenAt: done[0]?.startedAt ?? null,
+  }
+}

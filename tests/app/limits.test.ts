@@ -1,0 +1,42 @@
+import { formOf, LIMITS_AT_FIRST, limitsOf, soundForm, withChange } from '../../app/utils/limitsForm'
+import { checkLimits, conflictIn, countProblems, STEPS, type Limits } from '../../core/course/index'
+import '../../core/index'
+
+test.each(STEPS.map((s) => [s.id, s.limits] as const))('%s: the form asks for just its limits', (_, limits) => {
+  const form = formOf(limits)
+  expect(countProblems(checkLimits(limitsOf(form)))).toBe(countProblems(limits))
+  expect(formOf(limitsOf(form))).toEqual(form)
+})
+
+const conflicts: readonly Limits[] = [
+  { operation: 'add', digits: [2, 2], carries: 2, below: 100 },
+  { operation: 'subtract', digits: [2, 2], exchanges: 0, acrossNought: true },
+  { operation: 'add', digits: [2, 2], ragged: true },
+  { operation: 'subtract', digits: [1, 2] },
+  { operation: 'add', denominators: [4], alike: false },
+  { operation: 'divide', digits: [1, 2] },
+  { operation: 'multiply', digits: [1, 1], by: [12] },
+  { operation: 'add', digits: [1, 1], makes: 40 },
+  { operation: 'count', from: 12, upTo: 10 },
+  { operation: 'add', digits: [1, 1], carries: 1, rule: { lessons: ['five+2'] } },
+]
+test.each(conflicts.map((l) => [JSON.stringify(l), l] as const))(
+  '%s: the change that is proposed can be made in the form, and leaves as many as was said',
+  (_, limits) => {
+    const form = formOf(limits)
+    const { change } = conflictIn(limitsOf(form))!
+    expect(change).not.toBeNull()
+    const changed = withChange(form, change!.limit, change!.to)
+    expect(countProblems(checkLimits(limitsOf(changed)))).toBe(change!.leaves)
+  },
+)
+
+test('what was kept by an earlier Sett, or by hand, is taken with doubt', () => {
+  expect(soundForm(null)).toEqual(LIMITS_AT_FIRST)
+  expect(soundForm({ operation: 'root' })).toEqual(LIMITS_AT_FIRST)
+  expect(soundForm({ operation: 'add', first: '3', rule: { lessons: 5 } })).toEqual({
+    ...LIMITS_AT_FIRST,
+    operation: 'add',
+  })
+  expect(soundForm({ ...LIMITS_AT_FIRST, first: 4 })).toEqual({ ...LIMITS_AT_FIRST, first: 4 })
+})
