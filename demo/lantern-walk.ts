@@ -1,9 +1,12 @@
+import { addDays, format } from 'date-fns'
+import { askedAs, planLesson, saidAs, stepById } from '../core/course/index'
 import {
   type Bench,
   enter,
   type Mode,
   openBench,
   outcome,
+  packOf,
   plan,
   recordOf,
   REPRESENTATIONS,
@@ -21,7 +24,15 @@ export const ROOM: Classroom = {
   words: WORD_SETS.exchange,
   hands: handsSchema.parse({}),
 }
+/** Who comes when, and to which step. */
+const LESSONS = [
+  { who: ['Wren', 'Pip'], step: ['take-2-2-ten'], daysAhead: 0, at: '09:30', minutes: 12 },
+  { who: ['Fen', 'Moth'], step: ['add-2-2-ten', 'add-2-1'], daysAhead: 0, at: '10:15', minutes: 15 },
+  { who: ['Ash', 'Teal'], step: ['take-across', 'add-3-3'], daysAhead: 1, at: '09:30', minutes: 15 },
+] as const
 const LEARNERS = ['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth']
+
+const PACK = packOf(WORD_SETS.exchange)
 
 /** One piece of work: who, what, how, days before today, milliseconds a move, help, a note; and what was done instead of the plan. */
 interface Work {
@@ -226,4 +237,35 @@ export function seedDemo(store: Store, today: Date): void {
     }),
   )()
   rehearse(store, today)
+  teach(store, today)
+}
+
+/** Lessons of today and of tomorrow, as they are planned. */
+function teach(store: Store, today: Date): void {
+  for (const [i, { who, step, daysAhead, at, minutes }] of LESSONS.entries()) {
+    const learners = who.map((name) => idFor(1, LEARNERS.indexOf(name)))
+    const steps = step.map((id) => stepById(id)!)
+    const { turns } = planLesson({
+      learners: learners.map((id, k) => ({ id, step: steps[k % steps.length]! })),
+      minutes,
+      seed: 7 + i,
+    })
+    const words = steps.flatMap((s) => [
+      ...s.say.map((t) => saidAs(t, PACK)),
+      ...s.ask.map((t) => `Ask: ${askedAs(t, PACK)}`),
+    ])
+    const day = format(addDays(today, daysAhead), 'yyyy-MM-dd')
+    const lesson = {
+      id: idFor(3, i),
+      day,
+      at,
+      minutes,
+      learners,
+      turns: [...turns],
+      words: words.join('\n'),
+      notes: {},
+      version: 0,
+    }
+    store.keepLesson(lesson)
+  }
 }

@@ -11,6 +11,7 @@ const nothing = (step: Step): StepStanding => ({
   holds: false,
   material: step.materials[0]!,
   ms: null,
+  last: null,
 })
 
 /** Where learners stand on the room's course. */
@@ -54,10 +55,11 @@ export function standingTold({ worked, right, days, holds }: StepStanding): stri
   return `${right} of ${worked} without help, on ${days} ${days === 1 ? 'day' : 'days'}${holds ? '; it holds' : ''}`
 }
 
-/** Why a step comes next: what it rests on is laid, and how it went there so far. */
+/** Why a step comes next: after what that is laid, and how it went there so far. */
 export function whyNext(step: Step, standing: StepStanding, titleOf: (id: string) => string): string {
-  const rests = step.restsOn.map(titleOf).join(', ')
-  return `${rests === '' ? 'It rests on nothing' : `What it rests on is laid (${rests})`}; ${standingTold(standing)}.`
+  const rests = step.restsOn.map((id) => `“${titleOf(id)}”`)
+  const ground = rests.length === 0 ? 'Nothing comes before it' : `After ${rests.join(' and ')}`
+  return `${ground}; ${standingTold(standing)}.`
 }
 
 /** Answers of marked pages as a placement takes them; what cannot be read is left out. */

@@ -21,6 +21,7 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
         Sett
       </NuxtLink>
       <nav v-if="classroom.classroom" aria-label="Places">
+        <NuxtLink to="/today">Today</NuxtLink>
         <NuxtLink to="/courses">Courses</NuxtLink>
         <NuxtLink to="/bench">Bench</NuxtLink>
         <NuxtLink to="/daybook">Daybook</NuxtLink>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { type Placed, type Step } from '../../core/course/index'
+import { saidAs, type Placed, type Step } from '../../core/course/index'
 import { packOf } from '../../core/door'
-import { saidAs } from '../../core/course/index'
 import type { Stone } from '../components/courses/StepMap.vue'
 
 /** The room's course as laid stones: where a learner stands, what comes next and why, and problems for just this step. */
@@ -57,7 +56,7 @@ const stones = computed(() =>
     if (isSeen === false || !textOf(step).includes(sought.value.trim().toLowerCase())) return []
     const full = holds ? 100 : worked === 0 ? 0 : Math.round((100 * right) / worked)
     const ready = isLaid || step.restsOn.every((id) => laid.value.has(id))
-    return [{ step, full, holds, ready, next: isNext, told: standingTold(standing) }]
+    return [{ step, full, holds, ready, laid: isLaid, next: isNext, told: standingTold(standing) }]
   }),
 )
 const titleOf = (id: string): string => courses.stepOf(id)?.title ?? id
@@ -85,15 +84,6 @@ useHead({ title: 'Courses – Sett' })
   <div class="courses" :class="`paper-${paper}`">
     <header>
       <h1>Courses</h1>
-      <p v-if="next" class="next">
-        Next for {{ classroom.learner!.codeName }}:
-        <button type="button" class="stone-button main" @click="choose(next.id)">{{ next.title }}</button>
-        <span class="quiet">{{ why }}</span>
-      </p>
-      <p v-else-if="classroom.learner">Every step holds for {{ classroom.learner.codeName }}.</p>
-      <p v-else class="quiet">
-        Choose a learner at the top right, and their stones are filled from what they have worked.
-      </p>
       <div class="in-row no-print">
         <button
           v-if="classroom.learner"
@@ -107,6 +97,15 @@ useHead({ title: 'Courses – Sett' })
         <NuxtLink v-if="session.may('teacher')" class="stone-button" to="/lesson/new">Plan a lesson</NuxtLink>
         <NuxtLink class="stone-button" to="/problems">Set problems by limits</NuxtLink>
       </div>
+      <p v-if="next" class="next">
+        Next for {{ classroom.learner!.codeName }}:
+        <button type="button" class="stone-button main" @click="choose(next.id)">{{ next.title }}</button>
+        <span class="quiet">{{ why }}</span>
+      </p>
+      <p v-else-if="classroom.learner">Every step holds for {{ classroom.learner.codeName }}.</p>
+      <p v-else class="quiet">
+        Choose a learner at the top right, and their stones are filled from what they have worked.
+      </p>
     </header>
     <p v-if="failed || trouble" class="trouble" role="alert">{{ failed || trouble }}</p>
     <PlacingForm
@@ -159,7 +158,13 @@ useHead({ title: 'Courses – Sett' })
     </div>
     <p class="quiet about-course">{{ courses.course.about }}</p>
     <div class="two">
-      <StepMap :model-value="chosen.id" :stones="stones" :size="size" @update:model-value="choose" />
+      <StepMap
+        :model-value="chosen.id"
+        :stones="stones"
+        :size="size"
+        :filled="classroom.learner !== null"
+        @update:model-value="choose"
+      />
       <StepPanel
         :step="chosen"
         :had="had"
@@ -189,6 +194,9 @@ header,
 }
 header {
   column-gap: 1.4rem;
+}
+header > p {
+  width: 100%;
 }
 h1 {
   margin: 0;

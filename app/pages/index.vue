@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const classroom = useClassroom()
-if (classroom.classroom) await navigateTo('/bench', { replace: true })
+if (classroom.classroom) await navigateTo('/today', { replace: true })
 const stones = [
   { act: 'lay 52', line: '52 = 50 + 2' },
   { act: 'exchange 1 ten', line: '52 = 40 + 12' },

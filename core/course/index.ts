@@ -30,6 +30,7 @@ export { looksAlike, MOST_SET, setProblems, type SetWish } from './setter/setter
 export { STEPS, stepById } from './steps/all'
 export { MOVING_ON, STRANDS, type Step, type Strand } from './steps/step'
 export {
+  isToCheck,
   laidSteps,
   nextStep,
   standingsOf,
@@ -53,7 +54,7 @@ export {
   type CourseStep,
   type Trouble,
 } from './courses/course'
-export { askedAs, saidAs } from './steps/phrases'
+export { askedAs, askIdOf, saidAs, sayIdOf } from './steps/phrases'
 export {
   afterwards,
   LESSON_MINUTES,

@@ -1,3 +1,4 @@
+import '../../core/index'
 import {
   COURSES,
   courseById,

@@ -1,3 +1,4 @@
+import '../../core/index'
 import { standingsOf, StepFinder, type Done } from '../../core/course/index'
 import type { RepresentationId } from '../../core/door'
 import type { LearnerStanding } from '../../shared/courses'

@@ -1,5 +1,6 @@
 import {
   countProblems,
+  isToCheck,
   isWithin,
   laidSteps,
   nextStep,
@@ -84,6 +85,13 @@ test('a step holds after three days of eight in ten without help, and the next i
   const poor = standingsOf(STEPS, [...good, day(4, '2 + 2', false)])
   expect(poor.find((s) => s.step === 'add-5')!.holds).toBe(false)
   expect(nextStep(STEPS, poor)!.id).toBe('add-5')
+  // A step that holds is looked at again after a week, and later after four.
+  const held = standings.find((s) => s.step === 'add-5')!
+  const at = (iso: string): boolean => isToCheck(held, STEPS, Date.parse(iso))
+  expect([at('2026-11-09T09:00:00Z'), at('2026-11-10T10:00:00Z')]).toEqual([false, true])
+  const again = standingsOf(STEPS, [...good, day(9, '2 + 1', true)]).find((s) => s.step === 'add-5')!
+  expect(isToCheck(again, STEPS, Date.parse('2026-11-20T09:00:00Z'))).toBe(false)
+  expect(isToCheck(again, STEPS, Date.parse('2026-12-08T09:00:00Z'))).toBe(true)
   // What has been begun comes first, and what it rests on is taken as laid.
   const beyond = standingsOf(STEPS, [...good, day(4, '52 - 37', true)])
   expect(nextStep(STEPS, beyond)!.id).toBe('take-2-2-ten')

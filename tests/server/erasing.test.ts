@@ -65,6 +65,7 @@ describe('erasing', () => {
       notes: 1,
       answers: 1,
       markings: 1,
+      lessons: 0,
       copies: 1,
       at: '2026-11-24T12:00:00.000Z',
     })

@@ -28,7 +28,7 @@ async function call(cookie: string, method: string, path: string, body?: unknown
   })
   const text = await response.text()
   const [set] = response.headers.getSetCookie()
-  return { status: response.status, body: text.startsWith('{') ? JSON.parse(text) : {}, cookie: set ?? '' }
+  return { status: response.status, body: /^[[{]/.test(text) ? JSON.parse(text) : {}, cookie: set ?? '' }
 }
 const token = (set: string): string => set.split(';')[0]!
 const PASS = 'seven lanterns in a row'
@@ -118,6 +118,41 @@ describe('people', () => {
     expect((await call(helper, 'GET', `/api/records/${other.id}`)).status).toBe(404)
     expect((await call(helper, 'GET', `/api/rehearsals?of=${pip}`)).status).toBe(404)
     expect((await call(helper, 'GET', '/api/rehearsals?of=teacher')).status).toBe(404)
+    expect((await call(helper, 'GET', `/api/standings?learners=${wren},${pip}`)).status).toBe(404)
+    expect((await call(helper, 'GET', `/api/standings?learners=${wren}`)).status).toBe(200)
+    // Of a lesson they see what is for those given to them.
+    const turn = (learner: string | null) => ({
+      learner,
+      step: 'take-2-2-ten',
+      problem: '52 - 37',
+      material: 'blocks',
+      way: null,
+      mode: learner ? 'alone' : 'show',
+    })
+    const lesson = {
+      id: randomUUID(),
+      day: '2026-11-24',
+      at: '09:30',
+      minutes: 10,
+      learners: [wren, pip],
+      turns: [turn(null), turn(wren), turn(pip)],
+      words: '',
+      notes: { [pip]: 'asked for the drawn tens' },
+      version: 0,
+    }
+    const path = `/api/lessons/${lesson.id}`
+    expect((await call(keeper, 'PUT', path, lesson)).status).toBe(200)
+    expect((await call(helper, 'GET', path)).body).toMatchObject({
+      learners: [wren],
+      notes: {},
+      turns: [turn(null), turn(wren)],
+    })
+    expect((await call(helper, 'PUT', path, { ...lesson, version: 1 })).status).toBe(403)
+    const others = { ...lesson, id: randomUUID(), learners: [pip], turns: [turn(pip)] }
+    expect((await call(keeper, 'PUT', `/api/lessons/${others.id}`, others)).status).toBe(200)
+    expect((await call(helper, 'GET', `/api/lessons/${others.id}`)).status).toBe(404)
+    const listed = await call(helper, 'GET', '/api/lessons?from=2026-11-24&to=2026-11-24')
+    expect((listed.body as unknown as { id: string }[]).map((l) => l.id)).toEqual([lesson.id])
     expect((await call(helper, 'GET', `/api/rehearsals?of=${wren}`)).status).toBe(200)
     const { body: record } = await call(keeper, 'GET', `/api/records/${page.records[0]!.id}`)
     expect((await call(helper, 'POST', '/api/records', { ...record, id: randomUUID() })).status).toBe(200)

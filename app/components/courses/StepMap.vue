@@ -9,10 +9,17 @@ export interface Stone {
   readonly full: number
   readonly holds: boolean
   readonly ready: boolean
+  /** It holds, or is taken as laid because one above it has been begun. */
+  readonly laid: boolean
   readonly next: boolean
   readonly told: string
 }
-const { stones, size } = defineProps<{ stones: readonly Stone[]; size: number }>()
+const { stones, size } = defineProps<{
+  stones: readonly Stone[]
+  size: number
+  /** Whether they are some learner's. */
+  filled: boolean
+}>()
 const chosen = defineModel<string>({ required: true })
 const rows = computed(() =>
   STRANDS.flatMap((strand: Strand) => {
@@ -48,14 +55,21 @@ function go(event: KeyboardEvent): void {
 
 <template>
   <div ref="map" class="map" :style="{ '--size': size }" @keydown="go">
+    <ul v-if="filled" class="key quiet" aria-label="What the stones mean">
+      <li><span class="sample" />what it rests on is not laid</li>
+      <li><span class="sample ready" />ready to begin</li>
+      <li><span class="sample ready begun" />right without help so far</li>
+      <li><span class="sample ready laid" />taken as laid</li>
+      <li>✓ it holds</li>
+    </ul>
     <section v-for="{ strand, own } in rows" :key="strand" :aria-label="strand">
       <h2>{{ capital(strand) }}</h2>
       <ol>
-        <li v-for="{ step, full, holds, ready, next, told } in own" :key="step.id">
+        <li v-for="{ step, full, holds, ready, laid, next, told } in own" :key="step.id">
           <button
             type="button"
             class="step"
-            :class="{ holds, ready, now: chosen === step.id }"
+            :class="{ holds, ready, laid: laid && full === 0, now: chosen === step.id }"
             :data-step="step.id"
             :tabindex="stop === step.id ? 0 : -1"
             :aria-pressed="chosen === step.id"
@@ -107,6 +121,9 @@ ol {
 .step.holds {
   border-style: solid;
 }
+.step.laid {
+  background: var(--moss-wash);
+}
 .step.now {
   outline: 4px solid var(--clay);
   outline-offset: 1px;
@@ -131,6 +148,36 @@ ol {
 .sign {
   font-weight: 700;
   margin-left: 0.3rem;
+}
+.key {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 1.2rem;
+  font-size: 0.9rem;
+}
+.key li {
+  display: inline-flex;
+  gap: 0.4rem;
+  align-items: center;
+}
+.sample {
+  width: 34px;
+  height: 20px;
+  border: 1.5px dashed var(--edge);
+  border-radius: 3px;
+  background: var(--sheet);
+}
+.sample.ready {
+  border-style: solid;
+}
+.sample.begun {
+  background: linear-gradient(90deg, var(--moss-wash) 55%, var(--moss) 55% 62%, var(--sheet) 62%);
+}
+.sample.laid {
+  background: var(--moss-wash);
 }
 @media print {
   .step {

@@ -51,13 +51,7 @@ const groups = computed(() => {
   for (const i of said.keys()) if (wayOf(i)) found.set(wayOf(i), [...(found.get(wayOf(i)) ?? []), i])
   return [...found].sort((a, b) => b[1].length - a[1].length)
 })
-function download(): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([marksAsCsv(table, said)], { type: 'text/csv' }))
-  link.download = 'sett-marks.csv'
-  link.click()
-  URL.revokeObjectURL(link.href)
-}
+const asFile = (): void => download('sett-marks.csv', marksAsCsv(table, said), 'text/csv')
 const print = (): void => window.print()
 </script>
 
@@ -74,7 +68,7 @@ const print = (): void => window.print()
       >
       <label><input v-model="hardest" type="checkbox" /> Hardest problems first</label>
       <span class="gap" />
-      <button type="button" class="stone-button" @click="download">As CSV</button>
+      <button type="button" class="stone-button" @click="asFile">As CSV</button>
       <button type="button" class="stone-button" @click="print">Print</button>
     </div>
     <div class="scroll">

@@ -174,7 +174,7 @@ function fitting(step: Step, material: RepresentationId, problem: string): Repre
   return [material, ...step.materials].find((m) => REPRESENTATIONS[m].fits(read.ok).fits) ?? material
 }
 
-/** What to do next after a step: if it goes well the steps that rest on it; if it does not, what it rests on, and a material before this one. */
+/** What to do next after a step: if it goes well the steps that rest on it, those of its strand where there are any; if it does not, what it rests on, and a material before this one. */
 export interface Afterwards {
   readonly well: readonly Step[]
   readonly badly: { readonly material: RepresentationId | null; readonly steps: readonly Step[] }
@@ -182,8 +182,10 @@ export interface Afterwards {
 
 export function afterwards(steps: readonly Step[], step: Step, material: RepresentationId): Afterwards {
   const at = step.materials.indexOf(material)
+  const after = steps.filter((s) => s.restsOn.includes(step.id))
+  const own = after.filter((s) => s.strand === step.strand)
   return {
-    well: steps.filter((s) => s.restsOn.includes(step.id)),
+    well: own.length > 0 ? own : after,
     badly: {
       material: at > 0 ? step.materials[at - 1]! : null,
       steps: steps.filter((s) => step.restsOn.includes(s.id)),

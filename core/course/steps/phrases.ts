@@ -75,3 +75,10 @@ export const saidAs = (text: string, pack: WordPack): string =>
 /** What to ask before a move, likewise. */
 export const askedAs = (text: string, pack: WordPack): string =>
   filled(Object.hasOwn(ASK, text) ? ASK[text as AskId] : text, pack)
+
+const idOf = (phrases: Readonly<Record<string, string>>, text: string, pack: WordPack): string =>
+  Object.keys(phrases).find((id) => filled(phrases[id]!, pack) === text.trim()) ?? text.trim()
+
+/** A line as a step keeps it: a phrase's id where it is one in the class's words, else the text itself. */
+export const sayIdOf = (text: string, pack: WordPack): string => idOf(SAY, text, pack)
+export const askIdOf = (text: string, pack: WordPack): string => idOf(ASK, text, pack)

@@ -30,6 +30,8 @@ export interface StepStanding {
   readonly material: RepresentationId
   /** How long a problem took there, on the median, in milliseconds; null where nothing is known. */
   readonly ms: number | null
+  /** When it was worked last; null where it has not been. */
+  readonly last: string | null
 }
 
 /** To which step work belongs, found once for each problem: of steps about a material the first it is within, else the first of the others. */
@@ -100,6 +102,7 @@ function standingOn({ id, moveOn = MOVING_ON, materials }: Step, all: readonly D
     days: days.length,
     holds: latest.length === moveOn.sessions && latest.every((list) => shareOf(list) >= moveOn.share),
     material: materialNow(materials, days),
+    last: all.reduce<string | null>((l, { startedAt }) => (l === null || startedAt > l ? startedAt : l), null),
     ms: median(all.flatMap((d) => (d.ms ? [d.ms] : []))),
   }
 }
@@ -149,6 +152,15 @@ export function nextStep(steps: readonly Step[], standings: readonly StepStandin
   const open = steps.filter((s) => !laid.has(s.id) && s.restsOn.every((id) => laid.has(id)))
   const worked = (s: Step): number => standings.find((t) => t.step === s.id)?.worked ?? 0
   return open.find((s) => worked(s) > 0) ?? open[0] ?? null
+}
+
+/** Whether a step that holds is to be looked at again: a week after it came to hold, then after four weeks each time. */
+export function isToCheck({ holds, last, days, step }: StepStanding, steps: readonly Step[], now: number): boolean {
+  if (!holds || last === null) return false
+  const sessions = steps.find((s) => s.id === step)?.moveOn?.sessions ?? MOVING_ON.sessions
+  const [first, later] = MOVING_ON.checkAfterWeeks
+  const weeks = (now - Date.parse(last)) / (7 * 86_400_000)
+  return weeks >= (days <= sessions ? first : later)
 }
 
 /** What is wrong with steps: a circle, an id that is not there, or one that is there twice; empty where all is well. */
