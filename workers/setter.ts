@@ -2,7 +2,7 @@ import { conflictIn, countProblems, setProblems, type Conflict, type Limits, typ
 import { attempt } from '../core/door'
 
 /** Problems are to be counted, and some of them set. */
-export type SetterWish = Omit<SetWish, 'limits'> & { readonly limits: Limits }
+export type SetterWish = Extract<SetWish, { readonly limits: Limits }>
 /** How many there are, with the problems; or why there are none. Counts are text, since they may be longer than a number holds. */
 export interface SetterAnswer {
   readonly count: string

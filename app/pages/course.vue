@@ -372,6 +372,16 @@ li {
   background: var(--paper-2);
   border-left: 6px solid var(--clay);
 }
+/* Steps and the one that is changed stay beside each other. */
+@media (min-width: 901px) {
+  .steps {
+    position: sticky;
+    top: 0.5rem;
+    max-height: calc(100vh - 76px);
+    overflow: auto;
+    padding: 4px;
+  }
+}
 @media (max-width: 900px) {
   .two {
     grid-template-columns: minmax(0, 1fr);

@@ -43,6 +43,7 @@ export { isWithin } from './steps/within'
 export { likelyAfter, placement, PLACING, type Placed, type Placement } from './steps/placement'
 export { COURSES, courseById } from './courses/all'
 export {
+  canWork,
   MOST_STEPS,
   shownSteps,
   strandOf,

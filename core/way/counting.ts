@@ -60,16 +60,19 @@ const only = (p: Problem, operation: Operation): Exact | undefined =>
 
 const oneSum = (p: Problem): boolean => p.terms.length === 1 && p.terms[0]!.operation === '+'
 const adds = (p: Problem): boolean => p.terms.length > 0 && p.terms.every((t) => t.operation === '+')
+/** One number, to be counted out. */
+const alone = (p: Problem): boolean =>
+  isChain(p) && p.terms.length === 0 && !p.named && !p.others && !p.pairs && !p.groups && !p.without
 const takes = (p: Problem): boolean => isChain(p) && p.terms.some((t) => t.operation === '-')
 
 /** Practice sections 2 to 5; common practice, no source. */
 export const countAll: Way = {
   id: 'count-all',
   title: 'count all',
-  school: 'Both numbers are counted out, put together, and counted from one.',
+  school: 'Each number is counted out; all are put together and counted from one.',
   at: 'Counters and tallies show both numbers at once; fingers do up to ten, and then remember a ten.',
   sort: 'counting',
-  suits: adds,
+  suits: (p) => adds(p) || alone(p),
   next: (problem, s) => next(problem, s, { hold: false }),
 }
 

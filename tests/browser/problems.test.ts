@@ -70,7 +70,7 @@ test('they are worked at the Bench one after another, and put on the marking pag
   const box = await byRole(driver, 'textbox', 'Problem')
   expect(((await box.getAttribute('value')) ?? '').replaceAll('−', '-')).toBe(again[0])
   expect(JSON.parse((await driver.executeScript<string>("return localStorage.getItem('sett.queue')"))!)).toEqual(
-    again.slice(1),
+    again.slice(1).map((problem) => ({ problem })),
   )
 })
 

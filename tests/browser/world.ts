@@ -115,6 +115,7 @@ const WAIT = 10_000
 export async function byRole(driver: WebDriver, role: string, name: string | RegExp): Promise<WebElement> {
   const css: Record<string, string> = {
     button: 'button, [role="button"]',
+    searchbox: 'input[type="search"]',
     textbox: 'input:not([type]), input[type="text"], textarea',
     link: 'a[href]',
     radio: 'input[type="radio"]',

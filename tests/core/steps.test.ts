@@ -11,7 +11,7 @@ import {
   type Done,
 } from '../../core/course/index'
 import { CATALOGUE } from '../../core/diagnose/index'
-import { parseProblem, representationsFor, REPRESENTATIONS } from '../../core/index'
+import { parseProblem, REPRESENTATIONS, waysFor } from '../../core/index'
 
 test('steps rest on steps that are there, in no circle; their mistakes and materials are known', () => {
   expect(troublesIn(STEPS)).toEqual([])
@@ -35,7 +35,7 @@ test('a circle, what is not there, and what is there twice are told', () => {
 })
 
 test.each(STEPS.map((s) => [s.id, s] as const))(
-  '%s: a thousand problems, each within it by another look, and held by its first material',
+  '%s: a thousand problems, each within it by another look; its materials can be worked with in its ways',
   (_, step) => {
     const there = Number(countProblems(step.limits))
     expect(there).toBeGreaterThan(3)
@@ -44,11 +44,13 @@ test.each(STEPS.map((s) => [s.id, s] as const))(
       seen.push(...setProblems({ limits: step.limits, count: 60, seed, spread: seed % 2 === 0 }))
     expect(seen.length).toBeGreaterThanOrEqual(Math.min(1000, there))
     expect(seen.filter((text) => !isWithin(parseProblem(text), step.limits))).toEqual([])
-    const [first] = setProblems({ limits: step.limits, count: 1, seed: 1 })
-    const fits = representationsFor(first!)
-      .filter((o) => o.fits)
-      .map((o) => o.representation)
-    expect([step.id, first, step.materials.some((m) => fits.includes(m))]).toEqual([step.id, first, true])
+    // Each of its materials can be worked with, in one of its ways.
+    for (const m of step.materials) {
+      const ways = setProblems({ limits: step.limits, count: 6, seed: 1 }).flatMap((p) =>
+        waysFor(p, m).map((w) => w.way),
+      )
+      expect([step.id, m, step.ways.some((w) => ways.includes(w))]).toEqual([step.id, m, true])
+    }
   },
 )
 

@@ -122,16 +122,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'stall',
-    path: '/stall',
-    act: async (d) => {
-      for (const thing of [/^paper lantern/, /^length of ribbon/]) await (await byRole(d, 'button', thing)).click()
-      await (await byRole(d, 'button', 'Receipt')).click()
-      await text(d, '[aria-label="Receipt"]', 'change')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
     name: 'division',
     path: '/bench',
     act: async (d) => {
@@ -141,6 +131,24 @@ const SHOTS: readonly Shot[] = [
       await move(d, 'set 6105', 'quotient 0', 'bring', 'say 12', 'say 24', 'say 36', 'say 48', 'say 60')
       await move(d, 'quotient 4', 'product 48', 'difference 13', 'quotient 5', 'product 60', 'difference 1')
       await move(d, 'bring', 'say 12')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  { name: 'today', path: '/today', act: async (d) => text(d, '.rows', 'Across a nought') },
+  {
+    name: 'lesson',
+    path: '/today',
+    act: async (d) => {
+      await (await byRole(d, 'link', 'The lesson of Fen, Moth')).click()
+      await text(d, '.sheet', 'Watch for')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'problems',
+    path: '/problems?step=take-across',
+    act: async (d) => {
+      await text(d, '.how-many', /problems fit/)
       await d.executeScript('document.activeElement.blur()')
     },
   },
@@ -214,33 +222,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },
-  {
-    name: 'people',
-    path: '/people',
-    act: async (d) => {
-      const words = 'seven lanterns in a row'
-      await byRole(d, 'button', 'Become the keeper')
-      const [name, one, other] = await d.findElements(By.css('.people-form input'))
-      await name!.sendKeys('Rowan')
-      await one!.sendKeys(words)
-      await other!.sendKeys(words, Key.ENTER)
-      await text(d, '.list', 'Rowan')
-      await (await byRole(d, 'textbox', 'Name')).sendKeys('Alder')
-      await (await byRole(d, 'combobox', 'May')).sendKeys('helper')
-      await d.findElement(By.css('form .given input')).click()
-      await (await byRole(d, 'button', 'Make an invitation')).click()
-      await text(d, '.told', 'Alder')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
-    name: 'keeping',
-    path: '/keeping',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Make a backup now')).click()
-      await text(d, '.told', 'it is whole')
-    },
-  },
   {
     name: 'first-screen',
     path: '/',

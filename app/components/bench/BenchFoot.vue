@@ -98,10 +98,16 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
         :aria-label="`${waiting}. Discard them`"
         @click="bench.queue = []"
       >
-        {{ bench.queue.length }} waiting{{ then ? `, then ${then}` : '' }} <i class="pi pi-times" aria-hidden="true" />
+        {{ then ? `then ${then} (${bench.queue.length})` : `${bench.queue.length} waiting` }}
+        <i class="pi pi-times" aria-hidden="true" />
       </button>
-      <NuxtLink v-if="bench.lesson && !presenting" class="stone-button" :to="`/lesson/${bench.lesson}`">
-        Back to the lesson
+      <NuxtLink
+        v-if="bench.lesson && !presenting"
+        class="stone-button"
+        :to="`/lesson/${bench.lesson}`"
+        aria-label="Back to the lesson"
+      >
+        Lesson
       </NuxtLink>
       <template v-if="!presenting">
         <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">

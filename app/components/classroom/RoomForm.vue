@@ -29,14 +29,17 @@ const said = ref('')
 
 async function add(): Promise<void> {
   learnerTrouble.value = ''
-  if (codeName.value.trim() === '') return
+  const typed = codeName.value
+  if (typed.trim() === '') return
+  // Emptied at once: the next name may be typed while this one is on its way.
+  codeName.value = ''
   try {
-    const learner = await classroom.addLearner(codeName.value)
+    const learner = await classroom.addLearner(typed)
     if (!classroom.learnerId) classroom.learnerId = learner.id
     said.value = `${learner.codeName} is in the class.`
-    codeName.value = ''
   } catch (error) {
     learnerTrouble.value = (error as Error).message
+    if (codeName.value === '') codeName.value = typed
   }
 }
 

@@ -18,9 +18,7 @@ const trouble = ref('')
 const seed = ref(1)
 const COUNT = 8
 const setOf = (without: readonly string[]): readonly string[] => {
-  const found = attempt(() =>
-    setProblems({ limits: step.limits, count: COUNT, seed: seed.value, hardestLast: true, without }),
-  )
+  const found = attempt(() => setProblems({ step, count: COUNT, seed: seed.value, hardestLast: true, without }))
   return 'ok' in found ? found.ok : []
 }
 /** What has not been had lately; where too few are left, some that have been come again. */
@@ -113,6 +111,15 @@ const moveOn = computed(() => step.moveOn ?? MOVING_ON)
   border-left: 6px solid var(--clay);
   display: grid;
   gap: 0.7rem;
+}
+/* Beside a long map it stays in sight. */
+@media screen and (min-width: 901px) {
+  .about {
+    position: sticky;
+    top: 0.5rem;
+    max-height: calc(100vh - 76px);
+    overflow: auto;
+  }
 }
 h2 {
   margin: 0 0 0.3rem;

@@ -99,9 +99,7 @@ function add(mode: Turn['mode']): void {
   const model = turns.findLast((t) => t.learner === learner) ?? turns.at(-1)!
   const step = courses.stepOf(model.step)
   if (!step) return
-  const set1 = attempt(() =>
-    setProblems({ limits: step.limits, count: 1, seed: turns.length, without: turns.map((t) => t.problem) }),
-  )
+  const set1 = attempt(() => setProblems({ step, count: 1, seed: turns.length, without: turns.map((t) => t.problem) }))
   const problem = ('ok' in set1 ? set1.ok[0] : undefined) ?? model.problem
   const at =
     turns.findLastIndex((t) => PARTS.findIndex(([m]) => m === t.mode) <= PARTS.findIndex(([m]) => m === mode)) + 1
@@ -186,7 +184,7 @@ const whose = (turn: Turn): string => (turn.learner === null ? 'all' : classroom
           rows="8"
           maxlength="4000"
           aria-label="What to say and to ask"
-          @change="set({ words: ($event.target as HTMLTextAreaElement).value })"
+          @input="set({ words: ($event.target as HTMLTextAreaElement).value })"
         />
         <p class="on-paper words">{{ lesson.words }}</p>
       </section>
@@ -217,7 +215,7 @@ const whose = (turn: Turn): string => (turn.learner === null ? 'all' : classroom
             rows="2"
             maxlength="1000"
             :value="lesson.notes[id] ?? ''"
-            @change="set({ notes: { ...lesson.notes, [id]: ($event.target as HTMLTextAreaElement).value } })"
+            @input="set({ notes: { ...lesson.notes, [id]: ($event.target as HTMLTextAreaElement).value } })"
           />
         </label>
       </section>
@@ -315,10 +313,26 @@ dd {
   }
 }
 @media print {
+  /* One page: what is said and watched for stands close, each part after its word. */
   .sheet {
-    grid-template-columns: 1.2fr 1fr;
-    gap: 0.8rem;
-    font-size: 10pt;
+    grid-template-columns: 1fr 1.3fr;
+    gap: 5mm;
+    font-size: 8.5pt;
+    line-height: 1.25;
+  }
+  .turns,
+  .beside {
+    gap: 3mm;
+  }
+  h2 {
+    font-size: 10.5pt;
+  }
+  table {
+    background: none;
+  }
+  th {
+    width: 4rem;
+    padding: 0.1rem 0.4rem;
   }
   .on-paper {
     display: block;
@@ -326,20 +340,40 @@ dd {
     margin: 0;
   }
   td input {
-    font-size: 12pt;
+    font-size: 11pt;
+    line-height: 1.15;
     padding: 0;
     min-height: 0;
   }
   td select {
     appearance: none;
     border: 0;
+    padding: 0;
     min-height: 0;
     background: none;
   }
-  textarea {
-    min-height: 2.2rem;
+  dl {
+    display: block;
+  }
+  dt,
+  dd {
+    display: inline;
+  }
+  dt::after {
+    content: ': ';
+  }
+  dd::after {
+    content: '\A';
+    white-space: pre;
+  }
+  .note textarea {
+    height: 8mm;
+    min-height: 0;
     border: 0;
     border-bottom: 1px solid #000;
+    border-radius: 0;
+    background: none;
+    resize: none;
   }
 }
 </style>

@@ -1,7 +1,9 @@
 import { attempt } from '../../refusal'
 import { parseProblem } from '../../problem/parse'
-import { REPRESENTATION_IDS } from '../../materials'
+import type { Problem } from '../../problem/problem'
+import { REPRESENTATION_IDS, type RepresentationId } from '../../materials'
 import { REPRESENTATIONS } from '../../representation/index'
+import { waysOf } from '../../way/index'
 import { WAY_IDS } from '../../way/way'
 import { conflictIn } from '../setter/conflict'
 import { checkLimits, type Limits } from '../setter/limits'
@@ -83,11 +85,15 @@ export function troublesOfStep(step: Step, why = true): readonly string[] {
   const looked = attempt(() => limitTroubles(step.limits, why))
   if ('refused' in looked) return [`${named}: ${looked.refused.message}`]
   if (looked.ok !== '') return [`${named}: ${looked.ok}`]
-  const set = attempt(() => setProblems({ limits: step.limits, count: 4, seed: 1 }).map(parseProblem))
+  const set = attempt(() => setProblems({ step, count: 4, seed: 1 }).map(parseProblem))
   if ('refused' in set) return [`${named}: ${set.refused.message}`]
-  const unfit = step.materials.filter((m) => !set.ok.some((p) => REPRESENTATIONS[m].fits(p).fits))
+  const unfit = step.materials.filter((m) => !set.ok.some((p) => canWork(p, m)))
   return unfit.map((m) => `${named}: ${REPRESENTATIONS[m].title} cannot hold its problems.`)
 }
+
+/** Whether a material can hold a problem, and there is a way to work it there. */
+export const canWork = (problem: Problem, material: RepresentationId): boolean =>
+  REPRESENTATIONS[material].fits(problem).fits && waysOf(problem, REPRESENTATIONS[material]).length > 0
 
 /** Why limits leave nothing, with the smallest change that leaves some; nothing where they leave some. @throws Refusal where they cannot be. */
 function limitTroubles(limits: Limits, why: boolean): string {

@@ -5,6 +5,7 @@ import { attempt, Refusal } from '../../refusal'
 import { REPRESENTATIONS } from '../../representation/index'
 import { waysOf } from '../../way/index'
 import type { WayId } from '../../way/way'
+import { canWork } from '../courses/course'
 import { setProblems } from '../setter/setter'
 import type { Step } from '../steps/step'
 
@@ -82,7 +83,7 @@ function rounds(learners: readonly Coming[], left: number): readonly number[] {
 /** So many problems of a step, those first that nobody has had lately; how many of them have been. */
 function problemsFor(step: Step, count: number, seed: number, had: readonly string[]) {
   const set = (without: readonly string[]): readonly string[] => {
-    const found = attempt(() => setProblems({ limits: step.limits, count, seed, without, hardestLast: true }))
+    const found = attempt(() => setProblems({ step, count, seed, without, hardestLast: true }))
     return 'ok' in found ? found.ok : []
   }
   const fresh = set(had)
@@ -171,7 +172,7 @@ function materialFor({ materials }: Step, learners: readonly Coming[]): Represen
 function fitting(step: Step, material: RepresentationId, problem: string): RepresentationId {
   const read = attempt(() => parseProblem(problem))
   if (!('ok' in read)) return material
-  return [material, ...step.materials].find((m) => REPRESENTATIONS[m].fits(read.ok).fits) ?? material
+  return [material, ...step.materials].find((m) => canWork(read.ok, m)) ?? material
 }
 
 /** What to do next after a step: if it goes well the steps that rest on it, those of its strand where there are any; if it does not, what it rests on, and a material before this one. */

@@ -6,9 +6,10 @@ import { featuresIn } from './features'
 import { checkLimits, type Limits } from './limits'
 import { isTurned, problemsOf, SIGNS } from './problems'
 
-/** What is to be set. */
-export interface SetWish {
-  readonly limits: Limits
+/** What is to be set: problems within limits, or of a step. */
+export type SetWish = ({ readonly limits: Limits } | { readonly step: { readonly limits: Limits } }) & SetHow
+
+interface SetHow {
   /** How many, 1 to 60. */
   readonly count: number
   readonly seed: number
@@ -33,14 +34,9 @@ function twinKey(text: string, limits: Limits): string {
 }
 
 /** Problems within limits, no two alike; the same seed gives the same ones. Fewer than wanted where there are no more. @throws Refusal where limits are unknown or cannot be, or leave none. */
-export function setProblems({
-  limits,
-  count,
-  seed,
-  without = [],
-  spread = true,
-  hardestLast = false,
-}: SetWish): readonly string[] {
+export function setProblems(wish: SetWish): readonly string[] {
+  const { count, seed, without = [], spread = true, hardestLast = false } = wish
+  const limits = 'step' in wish ? wish.step.limits : wish.limits
   const problems = problemsOf(checkLimits(limits))
   if (problems.count === 0n) throw new Refusal('There are no such problems.', 'Loosen a limit.')
   const wanted = Math.min(MOST_SET, Math.max(1, Math.round(count)))

@@ -153,7 +153,7 @@ export function placement(
   const without = [...earlier, ...asked].map((a) => a.problem)
   const problem = telling(
     step,
-    setProblems({ limits: step.limits, count: TO_CHOOSE, seed: seed + asked.length, without }),
+    setProblems({ step, count: TO_CHOOSE, seed: seed + asked.length, without }),
   )
   return { likely: each, here, next: problem === undefined ? null : { step, problem } }
 }

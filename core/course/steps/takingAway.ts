@@ -23,7 +23,7 @@ export const TAKING_AWAY: readonly Step[] = [
     limits: { operation: 'subtract', digits: [2, 1], exchanges: 1, below: 10 },
     restsOn: ['take-10', 'add-over-10'],
     materials: ['fingers', 'counters', 'openline'],
-    ways: ['count-up', 'count-back'],
+    ways: ['count-up', 'count-back', 'hop-up', 'hops'],
     say: ['downToTen'],
     ask: ['more'],
     usual: ['counts-start-back', 'touch-missed-back'],

@@ -1,0 +1,248 @@
+import type { WebDriver } from 'selenium-webdriver'
+import { browser, By, byRole, Key, noViolations, serve, text, type Running } from './world'
+import type { Lesson } from '../../shared/lessons'
+
+/** A day of a teacher: Today, a lesson planned, taken to the Bench, and looked at afterwards. */
+
+let app: Running
+let driver: WebDriver
+beforeAll(async () => {
+  app = await serve()
+  driver = await browser()
+})
+afterAll(async () => {
+  await driver?.quit()
+  await app?.stop()
+})
+const click = async (name: string | RegExp): Promise<void> => (await byRole(driver, 'button', name)).click()
+const follow = async (name: string | RegExp): Promise<void> => (await byRole(driver, 'link', name)).click()
+const at = (path: RegExp): Promise<unknown> =>
+  driver.wait(async () => path.test(new URL(await driver.getCurrentUrl()).pathname), 10_000)
+const problem = async (): Promise<string> =>
+  ((await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) ?? '').replaceAll('−', '-')
+const whose = (): Promise<string> =>
+  driver.executeScript<string>("return document.querySelector('.who strong').innerText")
+const lessons = async (): Promise<Lesson[]> => {
+  const answer = await fetch(`${app.url}/api/lessons?from=2026-01-01&to=2026-12-31`)
+  return (await answer.json()) as Lesson[]
+}
+const size = (width: number, height: number): Promise<void> =>
+  (driver as unknown as { sendDevToolsCommand(c: string, p: object): Promise<void> }).sendDevToolsCommand(
+    'Emulation.setDeviceMetricsOverride',
+    { width, height, deviceScaleFactor: 1, mobile: false },
+  )
+
+test('a new teacher goes from an empty room to a placement, a lesson for two, the Bench and back', async () => {
+  const began = Date.now()
+  await driver.get(app.url)
+  // The room and who learns in it.
+  await (await byRole(driver, 'textbox', /room/i)).sendKeys('the Loft')
+  const who = await byRole(driver, 'textbox', /^Who learns here/)
+  await who.sendKeys('Wren', Key.ENTER, 'Pip', Key.ENTER)
+  await click('Go to the bench')
+  await at(/^\/bench/)
+  await follow('Today')
+  await text(driver, '.rows', /Wren[\s\S]*Counting: Count to 5[\s\S]*Nothing comes before it/)
+  await noViolations(driver)
+  // Where Wren stands, with few questions.
+  await follow('Courses')
+  await click('Find where Wren stands')
+  const select = await byRole(driver, 'combobox', 'In')
+  await select.findElement(By.xpath('./option[.="Adding"]')).click()
+  const ask = () => driver.executeScript<string>("return document.querySelector('.ask .big')?.innerText ?? ''")
+  for (let now = await ask(); now !== ''; now = await ask()) {
+    const [a, b] = now.replace(' = ?', '').split(' + ').map(Number) as [number, number]
+    // Whatever stays below twenty is known.
+    const answer = a + b < 20 ? String(a + b) : ''
+    if (answer) await (await byRole(driver, 'textbox', 'What Wren answered')).sendKeys(answer, Key.ENTER)
+    else await click('Nothing written')
+    await driver.wait(async () => (await ask()) !== now, 5000)
+  }
+  await text(driver, '.known', /It looks as if this is the step to work on/)
+  // A lesson for both.
+  await follow('Plan a lesson')
+  for (const name of ['Wren', 'Pip']) await (await byRole(driver, 'checkbox', name)).click()
+  const steps = await driver.findElements(By.css('.at select'))
+  await steps[0]!.findElement(By.xpath('./option[contains(., "Add over ten")]')).click()
+  await noViolations(driver)
+  await click('Plan it')
+  await at(/^\/lesson\/[0-9a-f-]{36}$/)
+  await text(driver, '.sheet', /Shown to all[\s\S]*Together[\s\S]*Alone, in turn/)
+  await noViolations(driver)
+  const [lesson] = await lessons()
+  expect(lesson!.learners).toHaveLength(2)
+  // To the Bench: the first is for all, then each in turn.
+  await click('Begin at the Bench')
+  await at(/^\/bench/)
+  expect(await problem()).toBe(lesson!.turns[0]!.problem)
+  for (const turn of lesson!.turns.slice(1, 4)) {
+    await click('Next problem')
+    await driver.wait(async () => (await problem()) === turn.problem, 5000)
+    const name = turn.learner === null ? 'nobody chosen' : turn.learner === lesson!.learners[0] ? 'Wren' : 'Pip'
+    expect(await whose()).toBe(name)
+  }
+  await follow('Back to the lesson')
+  await at(/^\/lesson\//)
+  await text(driver, 'h1', 'Wren, Pip')
+  expect(Date.now() - began).toBeLessThan(180_000)
+})
+
+test('what was worked in a lesson is seen in it, and it goes on after that', async () => {
+  const [lesson] = await lessons()
+  const first = lesson!.turns.findIndex((t) => t.learner !== null)
+  const turn = lesson!.turns[first]
+  const today = new Date().toLocaleDateString('sv-SE')
+  await fetch(`${app.url}/api/lessons/${lesson!.id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ ...lesson, day: today }),
+  })
+  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await click('Begin at the Bench')
+  await at(/^\/bench/)
+  for (const next of lesson!.turns.slice(1, first + 1)) {
+    await click('Next problem')
+    await driver.wait(async () => (await problem()) === next.problem, 5000)
+  }
+  expect(await problem()).toBe(turn!.problem)
+  await (await byRole(driver, 'textbox', 'Type a move')).sendKeys('read 1', Key.ENTER)
+  await click('Save')
+  await (await byRole(driver, 'radio', 'Right')).click()
+  await (await byRole(driver, 'radio', 'Spoken hint')).click()
+  await driver.findElement(By.css('.p-dialog button[type=submit]')).click()
+  await driver.wait(async () => {
+    const page = (await (await fetch(`${app.url}/api/records`)).json()) as { records: unknown[] }
+    return page.records.length === 1
+  }, 5000)
+  await follow('Back to the lesson')
+  await text(driver, '.turns', 'right, spoken hint')
+  await click('Go on at the Bench')
+  await at(/^\/bench/)
+  expect(await problem()).toBe(lesson!.turns[first + 1]!.problem)
+})
+
+test('a lesson is changed in every part, and what is changed is kept by itself; a problem that nothing holds is told', async () => {
+  const [lesson] = await lessons()
+  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await text(driver, '.sheet', 'Alone, in turn')
+  const boxes = await driver.findElements(By.css('[aria-label^="Problem for"]'))
+  const box = boxes[1]!
+  await box.sendKeys(Key.chord(Key.CONTROL, 'a'), '8 + 6', Key.TAB)
+  await (await byRole(driver, 'textbox', 'What to say and to ask')).sendKeys('Reeds are counted in tens.')
+  await (await byRole(driver, 'textbox', 'Pip')).sendKeys('liked the counters')
+  await driver.wait(async () => {
+    const [now] = await lessons()
+    return now!.turns[1]!.problem === '8 + 6' && Object.values(now!.notes)[0] === 'liked the counters'
+  }, 8000)
+  const [now] = await lessons()
+  expect(now!.words).toContain('Reeds are counted in tens.')
+  await boxes[2]!.sendKeys(Key.chord(Key.CONTROL, 'a'), 'reeds and reeds', Key.TAB)
+  await text(driver, '.turns .trouble', /\S/)
+  await click(/8 \+ 6: take out/)
+  await click('Add a problem')
+  await driver.wait(async () => (await lessons())[0]!.turns.length === lesson!.turns.length, 8000)
+  await noViolations(driver)
+})
+
+/** Goes with the Tab key to what is called so. */
+async function tabTo(name: RegExp): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    await driver.actions().sendKeys(Key.TAB).perform()
+    const now = await driver.switchTo().activeElement()
+    if (name.test(await now.getAccessibleName())) return
+  }
+  throw new Error(`the Tab key does not come to ${name}`)
+}
+
+test('by keyboard alone a lesson is planned and begun', async () => {
+  const before = (await lessons()).length
+  await driver.get(`${app.url}/today`)
+  await text(driver, '.rows', 'Pip')
+  const press = (...keys: string[]): Promise<void> =>
+    driver
+      .actions()
+      .sendKeys(...keys)
+      .perform()
+  await tabTo(/^Pip comes$/)
+  await press(Key.SPACE)
+  // The links stand before the learners: once round.
+  await tabTo(/^Plan a lesson for Pip$/)
+  await press(Key.ENTER)
+  await at(/^\/lesson\/new$/)
+  await text(driver, '.planner', 'At which step')
+  await tabTo(/^Plan it$/)
+  await press(Key.ENTER)
+  await at(/^\/lesson\/[0-9a-f-]{36}$/)
+  expect(await lessons()).toHaveLength(before + 1)
+  await text(driver, 'h1', 'Pip')
+  await tabTo(/^Begin at the Bench$/)
+  await press(Key.ENTER)
+  await at(/^\/bench/)
+  const planned = (await lessons()).find((l) => l.learners.length === 1)!
+  expect(await problem()).toBe(planned.turns[0]!.problem)
+  await fetch(`${app.url}/api/lessons/${planned.id}`, { method: 'DELETE' })
+})
+
+test('by touch at 1024 x 768 a lesson is planned and begun', async () => {
+  await size(1024, 768)
+  const tools = driver as unknown as { sendDevToolsCommand(c: string, p: object): Promise<void> }
+  await tools.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: true })
+  const tap = async (role: string, name: string | RegExp): Promise<void> => {
+    const element = await byRole(driver, role, name)
+    await driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", element)
+    const box = await driver.executeScript<{ x: number; y: number }>(
+      'const r = arguments[0].getBoundingClientRect(); return { x: r.x + r.width / 2, y: r.y + r.height / 2 }',
+      element,
+    )
+    await tools.sendDevToolsCommand('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [box] })
+    await tools.sendDevToolsCommand('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+  }
+  await driver.get(`${app.url}/lesson/new`)
+  await tap('checkbox', 'Wren')
+  await text(driver, '.planner', 'At which step')
+  await tap('button', 'Plan it')
+  await at(/^\/lesson\/[0-9a-f-]{36}$/)
+  await tap('button', 'Begin at the Bench')
+  await at(/^\/bench/)
+  await tools.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: false })
+  await size(1280, 800)
+  const planned = (await lessons()).find((l) => l.learners.length === 1)!
+  await fetch(`${app.url}/api/lessons/${planned.id}`, { method: 'DELETE' })
+})
+
+test('by keyboard alone: one key begins what is first today', async () => {
+  await driver.get(`${app.url}/`)
+  await at(/^\/today$/)
+  await text(driver, '.lessons', 'Wren, Pip')
+  await driver.findElement(By.css('body')).sendKeys('b')
+  await at(/^\/bench/)
+  await byRole(driver, 'button', /^Next problem/)
+})
+
+test.each([
+  ['/today', 390, 844],
+  ['/today', 1024, 768],
+  ['/lesson/new', 390, 844],
+  ['lesson', 390, 844],
+  ['lesson', 1024, 768],
+  ['/course', 390, 844],
+])('%s at %d x %d: nothing is out of reach', async (path, width, height) => {
+  await size(width, height)
+  const [lesson] = await lessons()
+  await driver.get(app.url + (path === 'lesson' ? `/lesson/${lesson!.id}` : path))
+  await byRole(driver, 'heading', /./)
+  await driver.wait(async () => (await driver.findElements(By.css('main .page'))).length > 0, 5000)
+  const over = await driver.executeScript('return document.documentElement.scrollWidth - window.innerWidth')
+  expect(over).toBeLessThanOrEqual(0)
+  await noViolations(driver)
+  await size(1280, 800)
+})
+
+test('a lesson that is removed is gone from Today', async () => {
+  const [lesson] = await lessons()
+  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await click('Remove')
+  await click('Remove this lesson')
+  await at(/^\/today$/)
+  expect(await lessons()).toEqual([])
+})
