@@ -43,7 +43,7 @@ module.exports = {
         path: '^core/',
         pathNot: [
           '^core/(index|door|whole)\\.ts$',
-          '^core/(course|diagnose|rehearse|representation/abacus|representation/touch)/index\\.ts$',
+          '^core/(course|diagnose|kit|rehearse|representation/abacus|representation/touch)/index\\.ts$',
         ],
       },
     ),

@@ -9,7 +9,12 @@ useHead({
   title: () => (missing.value ? 'No such page – Sett' : 'Something went wrong – Sett'),
   htmlAttrs: { 'data-theme': theme },
 })
-const home = (): Promise<void> => clearError({ redirect: '/' })
+const classroom = useClassroom()
+/** To the bench; where there is no room yet, to where one is named. */
+async function home(): Promise<void> {
+  await classroom.load().catch(() => undefined)
+  await clearError({ redirect: classroom.classroom ? '/bench' : '/' })
+}
 const reload = (): void => location.reload()
 </script>
 

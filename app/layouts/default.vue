@@ -23,6 +23,7 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
       <nav v-if="classroom.classroom" aria-label="Places">
         <NuxtLink to="/today">Today</NuxtLink>
         <NuxtLink to="/courses">Courses</NuxtLink>
+        <NuxtLink to="/cupboard">Cupboard</NuxtLink>
         <NuxtLink to="/bench">Bench</NuxtLink>
         <NuxtLink to="/daybook">Daybook</NuxtLink>
         <NuxtLink to="/rehearse">Rehearse</NuxtLink>

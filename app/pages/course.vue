@@ -145,7 +145,7 @@ useHead({ title: 'A school’s courses – Sett' })
 </script>
 
 <template>
-  <div class="page">
+  <div class="place">
     <header>
       <h1>A school’s courses</h1>
       <label
@@ -200,7 +200,7 @@ useHead({ title: 'A school’s courses – Sett' })
         </li>
       </ul>
     </div>
-    <fieldset class="two" :disabled="!isOwn">
+    <div class="two">
       <div class="steps">
         <label
           >Name
@@ -208,6 +208,7 @@ useHead({ title: 'A school’s courses – Sett' })
             :value="course.name"
             type="text"
             maxlength="60"
+            :disabled="!isOwn"
             @change="change({ ...course, name: ($event.target as HTMLInputElement).value.trim() || course.name })"
         /></label>
         <label
@@ -216,10 +217,11 @@ useHead({ title: 'A school’s courses – Sett' })
             :value="course.about"
             rows="2"
             maxlength="300"
+            :disabled="!isOwn"
             @change="change({ ...course, about: ($event.target as HTMLTextAreaElement).value.trim() })"
           />
         </label>
-        <button type="button" class="stone-button" @click="add">
+        <button type="button" class="stone-button" :disabled="!isOwn" @click="add">
           Add a step {{ chosen ? `after “${chosen.title}”` : '' }}
         </button>
         <section v-for="strand in STRANDS" :key="strand" :aria-label="strand">
@@ -238,7 +240,7 @@ useHead({ title: 'A school’s courses – Sett' })
                 type="button"
                 class="stone-button bare"
                 :aria-label="`${s.title}: earlier`"
-                :disabled="i === 0"
+                :disabled="!isOwn || i === 0"
                 @click="earlier(s)"
               >
                 ↑
@@ -247,6 +249,7 @@ useHead({ title: 'A school’s courses – Sett' })
                 type="button"
                 class="stone-button bare"
                 :aria-label="`${s.title}: ${s.hidden ? 'show' : 'hide'}`"
+                :disabled="!isOwn"
                 @click="setStep({ ...s, hidden: !s.hidden })"
               >
                 {{ s.hidden ? 'Show' : 'Hide' }}
@@ -264,7 +267,7 @@ useHead({ title: 'A school’s courses – Sett' })
           </ol>
         </section>
       </div>
-      <div class="one">
+      <fieldset class="one" :disabled="!isOwn">
         <StepForm
           v-if="chosen"
           :key="`${course.id} ${chosen.id}`"
@@ -275,33 +278,16 @@ useHead({ title: 'A school’s courses – Sett' })
         <p v-else class="quiet">
           Choose a step, and what is asked of its problems, what it rests on and how it is shown stand here.
         </p>
-      </div>
-    </fieldset>
+      </fieldset>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.page {
-  max-width: 86rem;
-  margin: 0 auto;
-  padding: 0.8rem 1.2rem 2rem;
-  display: grid;
-  gap: 0.8rem;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem 1.2rem;
-  align-items: center;
-}
 header > label {
   display: inline-flex;
   gap: 0.5rem;
   align-items: center;
-}
-h1 {
-  margin: 0;
-  font-size: 1.4rem;
 }
 h2 {
   margin: 0.6rem 0 0.3rem;
@@ -321,10 +307,6 @@ h2 {
   margin: 0;
 }
 .two {
-  margin: 0;
-  padding: 0;
-  border: 0;
-  min-width: 0;
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 1.6rem;
@@ -368,6 +350,9 @@ li {
   color: var(--ink-soft);
 }
 .one {
+  margin: 0;
+  min-width: 0;
+  border: 0;
   padding: 0.9rem 1.1rem;
   background: var(--paper-2);
   border-left: 6px solid var(--clay);

@@ -145,7 +145,7 @@ useHead({ title: 'Today – Sett' })
 </script>
 
 <template>
-  <div class="page">
+  <div class="place today">
     <header>
       <h1>{{ dayInWords(today) }}</h1>
       <div class="in-row">
@@ -247,22 +247,14 @@ useHead({ title: 'Today – Sett' })
 </template>
 
 <style scoped>
-.page {
+.today {
   max-width: 72rem;
-  margin: 0 auto;
-  padding: 1rem 1.2rem 2rem;
-  display: grid;
   gap: 1.2rem;
 }
 header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem 2rem;
-  align-items: center;
   justify-content: space-between;
 }
-h1 {
-  margin: 0;
+.today h1 {
   font-size: 1.6rem;
 }
 h2 {

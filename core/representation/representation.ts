@@ -4,7 +4,7 @@ import type { Choices } from '../choices'
 import type { RepresentationId } from '../materials'
 import type { Exact } from '../number/exact'
 import type { Place } from '../number/places'
-import type { Pieces, Units } from '../number/units'
+import type { Name, Pieces, Units } from '../number/units'
 import type { Fit, Sort } from '../problem/fit'
 import type { Problem } from '../problem/problem'
 
@@ -154,12 +154,21 @@ export interface Representation<State = unknown, Move = unknown> {
   byDigits?(state: State, act: Act): readonly DigitWorked[]
   /** The digits that are not set, the lowest first, where a number below nought is read by them; null elsewhere. */
   notSet?(state: State): readonly number[] | null
+  /** What lies out of the store now, to be counted beforehand; absent where there are no pieces to be had. */
+  out?(state: State): readonly OutPieces[]
   /** How things counted one each are worked by hand, where they are. */
   readonly counts?: CountingHands
   /** How a whole column of a sum is worked here at once, where it is; see `ColumnSums`. */
   readonly sums?: ColumnSums<State, Move>
   /** Holds moves made by hand against what is still wanted (`rest`; below nought where it is to be taken away). */
   judge?(before: State, moves: readonly Move[], rest: Exact): Judged
+}
+
+/** Pieces of one worth that lie out, or (`thing`) so many of what they lie on: plates, a frame. */
+export interface OutPieces extends Pieces {
+  readonly thing?: Name
+  /** Of a frame: how many rods it must have. */
+  readonly rods?: number
 }
 
 /** A sum worked column by column, as it is said: `2 + 3 + 7 = 12`, write 2, carry 1 (common practice, no source). */

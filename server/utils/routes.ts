@@ -25,6 +25,7 @@ export const ROUTES: Readonly<Record<string, Partial<Readonly<Record<Method, Nee
   '/api/courses': { GET: 'looker-on' },
   '/api/courses/:id': { PUT: 'teacher', DELETE: 'teacher' },
   '/api/courses/chosen': { PUT: 'teacher' },
+  '/api/cupboard': { GET: 'looker-on', PUT: 'teacher' },
   '/api/standings': { GET: 'looker-on' },
   '/api/lessons': { GET: 'looker-on' },
   '/api/lessons/:id': { GET: 'looker-on', PUT: 'teacher', DELETE: 'teacher' },

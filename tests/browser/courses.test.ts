@@ -158,7 +158,7 @@ test('the map is narrowed, made larger, and follows the course that the room tak
 
 test('a school copies a course, changes a step, hides one, is told what is wrong, and keeps it', async () => {
   await driver.get(`${app.url}/course`)
-  await text(driver, '.page', 'This course comes with Sett')
+  await text(driver, '.place', 'This course comes with Sett')
   await noViolations(driver)
   await click('Copy')
   await text(driver, '.found', 'Nothing is wrong')

@@ -81,6 +81,10 @@ describe('in every window', () => {
       await size(w, h)
       for (const path of [
         '/bench',
+        '/today',
+        '/course',
+        '/cupboard',
+        '/lesson/new',
         '/daybook',
         '/rehearse',
         '/room',
@@ -110,13 +114,13 @@ describe('in every window', () => {
         await noViolations(driver)
         titles.add(await driver.getTitle())
       }
-      expect(titles.size).toBe(10)
+      expect(titles.size).toBe(14)
       await text(driver, 'main', 'There is no such page.')
       await click('Go to the bench')
       await byRole(driver, 'textbox', 'Problem')
     },
-    // Ten pages, each looked through by axe.
-    150_000,
+    // Fourteen pages, each looked through by axe.
+    200_000,
   )
 
   test('menus that are open have nothing for axe, and each of their lines is 44 px', async () => {

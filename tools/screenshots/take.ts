@@ -153,6 +153,16 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
+    name: 'cupboard',
+    path: '/today',
+    act: async (d) => {
+      await (await byRole(d, 'link', 'The lesson of Fen, Moth')).click()
+      await (await byRole(d, 'link', 'Count the pieces')).click()
+      await text(d, '.kits', 'tens')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
     name: 'courses',
     path: '/courses',
     act: async (d) => {
@@ -212,7 +222,6 @@ const SHOTS: readonly Shot[] = [
       await text(d, '.verdict', 'Look again')
     },
   },
-  { name: 'board', path: '/board?problem=304%20-%20178', act: async (d) => text(d, '.said', 'All four ways say 126.') },
   {
     name: 'shelf',
     path: '/bench',

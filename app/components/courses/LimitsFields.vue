@@ -23,12 +23,6 @@ const isChain = computed(() => form.value.operation === 'add' || form.value.oper
 const COLUMNS = ['any', '0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '1-2', '1-3', '2-3', '2-4', '1-9'] as const
 const columnsText = (value: string): string =>
   value === 'any' ? 'any' : value === '0' ? 'none' : value.replace('-', ' to ')
-const columns = computed(() => [...new Set([...COLUMNS, form.value.columns])])
-const EITHER = [
-  ['any', 'either way'],
-  ['yes', 'yes'],
-  ['no', 'no'],
-] as const
 
 /** Lessons by rule and sign, and one by one; the class calls the complements as it likes. */
 const groups = computed(() => {
@@ -49,6 +43,105 @@ const groups = computed(() => {
   const known = !now || all.some((g) => g.lessons.join() === now.join())
   return known ? all : [...all, { lessons: now, name: 'as this course has it' }]
 })
+
+/** One field of the form: a list to choose from, or a box for text or a number. */
+interface Field {
+  readonly key: keyof LimitsForm
+  readonly label: string
+  readonly options?: readonly (readonly [value: string | number, name: string])[]
+  readonly box?: 'text' | 'number'
+  readonly hint?: string
+}
+const EITHER = [
+  ['any', 'either way'],
+  ['yes', 'yes'],
+  ['no', 'no'],
+] as const
+const SIGNS = [
+  ['++', 'both plus'],
+  ['-+', 'first minus, second plus'],
+  ['+-', 'first plus, second minus'],
+  ['--', 'both minus'],
+] as const
+const upTo = (most: number, from = 1): readonly (readonly [number, string])[] =>
+  Array.from({ length: most - from + 1 }, (_, i) => [i + from, String(i + from)])
+
+/** The fields that go with the operation and the kind of numbers, in their order. */
+const fields = computed((): readonly Field[] => {
+  const { operation, addends, columns } = form.value
+  const plain = operation === 'count' || operation === 'compare'
+  const all: readonly (readonly [shown: boolean, field: Field])[] = [
+    [
+      operation === 'add' && inColumns.value && kind.value !== 'beads',
+      { key: 'addends', label: 'Numbers added', options: upTo(8, 2) },
+    ],
+    [inColumns.value, { key: 'first', label: 'Digits of the first', options: upTo(9) }],
+    [
+      inColumns.value,
+      {
+        key: 'others',
+        label: operation === 'add' && addends > 2 ? 'Digits of the others' : 'Digits of the second',
+        options: upTo(isChain.value ? 9 : 3),
+      },
+    ],
+    [kind.value === 'decimals', { key: 'decimals', label: 'Decimals', options: upTo(3) }],
+    [
+      inColumns.value && operation !== 'divide',
+      {
+        key: 'columns',
+        label: operation === 'subtract' ? 'Columns that exchange' : 'Columns that carry',
+        options: [...new Set([...COLUMNS, columns])].map((c) => [c, columnsText(c)] as const),
+      },
+    ],
+    [inColumns.value && operation === 'subtract', { key: 'across', label: 'Across a nought', options: EITHER }],
+    [
+      inColumns.value && isChain.value,
+      {
+        key: 'near',
+        label: 'Near a ten',
+        options: [['', 'either way'], ...upTo(4).map(([n]) => [String(n), `within ${n}`] as const)],
+      },
+    ],
+    [inColumns.value && operation === 'divide', { key: 'remainder', label: 'Something left over', options: EITHER }],
+    [
+      inColumns.value && !isChain.value,
+      { key: 'by', label: operation === 'divide' ? 'Only divided by' : 'Only the tables of', box: 'text', hint: 'any' },
+    ],
+    [
+      inColumns.value && isChain.value,
+      { key: 'makes', label: operation === 'add' ? 'They make just' : 'It leaves just', box: 'text', hint: 'anything' },
+    ],
+    [kind.value === 'signs', { key: 'signs', label: 'Signs', options: SIGNS }],
+    [kind.value === 'fractions', { key: 'bottoms', label: 'Bottoms', box: 'text' }],
+    [
+      kind.value === 'fractions' && (isChain.value || operation === 'compare'),
+      { key: 'alike', label: 'Bottoms alike', options: EITHER },
+    ],
+    [kind.value === 'whole' && plain, { key: 'from', label: 'From', box: 'number' }],
+    [
+      kind.value === 'signs' ||
+        (kind.value === 'fractions' && operation === 'multiply') ||
+        (kind.value === 'whole' && plain),
+      { key: 'upTo', label: kind.value === 'fractions' ? 'Times, up to' : 'Up to', box: 'number' },
+    ],
+    [
+      !plain && operation !== 'rename',
+      {
+        key: 'below',
+        label: operation === 'divide' ? 'Each gets fewer than' : 'Answers below',
+        box: 'text',
+        hint: 'any',
+      },
+    ],
+  ]
+  return all.flatMap(([shown, field]) => (shown ? [field] : []))
+})
+/** A field's new value, of the type that the form has there. */
+function take({ key, box }: Field, element: EventTarget | null): void {
+  const { value } = element as HTMLInputElement | HTMLSelectElement
+  const isNumber = typeof form.value[key] === 'number'
+  form.value = { ...form.value, [key]: box === 'number' ? Math.trunc(Number(value)) : isNumber ? Number(value) : value }
+}
 </script>
 
 <template>
@@ -77,145 +170,18 @@ const groups = computed(() => {
         <option v-for="g in groups" :key="g.lessons.join()" :value="g.lessons.join()">{{ g.name }}</option>
       </select></label
     >
-    <template v-if="inColumns">
-      <label v-if="form.operation === 'add' && kind !== 'beads'"
-        >Numbers added
-        <select :value="form.addends" @change="set('addends', Number(($event.target as HTMLSelectElement).value))">
-          <option v-for="n in 7" :key="n" :value="n + 1">{{ n + 1 }}</option>
-        </select></label
-      >
-      <label
-        >Digits of the first
-        <select :value="form.first" @change="set('first', Number(($event.target as HTMLSelectElement).value))">
-          <option v-for="n in 9" :key="n" :value="n">{{ n }}</option>
-        </select></label
-      >
-      <label
-        >{{ form.operation === 'add' && form.addends > 2 ? 'Digits of the others' : 'Digits of the second' }}
-        <select :value="form.others" @change="set('others', Number(($event.target as HTMLSelectElement).value))">
-          <option v-for="n in isChain ? 9 : 3" :key="n" :value="n">{{ n }}</option>
-        </select></label
-      >
-      <label v-if="kind === 'decimals'"
-        >Decimals
-        <select :value="form.decimals" @change="set('decimals', Number(($event.target as HTMLSelectElement).value))">
-          <option v-for="n in 3" :key="n" :value="n">{{ n }}</option>
-        </select></label
-      >
-      <label v-if="form.operation !== 'divide'"
-        >{{ form.operation === 'subtract' ? 'Columns that exchange' : 'Columns that carry' }}
-        <select :value="form.columns" @change="set('columns', ($event.target as HTMLSelectElement).value)">
-          <option v-for="c in columns" :key="c" :value="c">{{ columnsText(c) }}</option>
-        </select></label
-      >
-      <label v-if="form.operation === 'subtract'"
-        >Across a nought
-        <select
-          :value="form.across"
-          @change="set('across', ($event.target as HTMLSelectElement).value as LimitsForm['across'])"
-        >
-          <option v-for="[v, name] in EITHER" :key="v" :value="v">{{ name }}</option>
-        </select></label
-      >
-      <label v-if="isChain"
-        >Near a ten
-        <select :value="form.near" @change="set('near', ($event.target as HTMLSelectElement).value)">
-          <option value="">either way</option>
-          <option v-for="n in 4" :key="n" :value="String(n)">within {{ n }}</option>
-        </select></label
-      >
-      <label v-if="form.operation === 'divide'"
-        >Something left over
-        <select
-          :value="form.remainder"
-          @change="set('remainder', ($event.target as HTMLSelectElement).value as LimitsForm['remainder'])"
-        >
-          <option v-for="[v, name] in EITHER" :key="v" :value="v">{{ name }}</option>
-        </select></label
-      >
-      <label v-if="!isChain"
-        >{{ form.operation === 'divide' ? 'Only divided by' : 'Only the tables of' }}
-        <input
-          :value="form.by"
-          type="text"
-          maxlength="60"
-          placeholder="any"
-          @input="set('by', ($event.target as HTMLInputElement).value)"
-      /></label>
-      <label v-if="isChain"
-        >{{ form.operation === 'add' ? 'They make just' : 'It leaves just' }}
-        <input
-          :value="form.makes"
-          type="text"
-          inputmode="numeric"
-          maxlength="10"
-          placeholder="anything"
-          @input="set('makes', ($event.target as HTMLInputElement).value)"
-      /></label>
-    </template>
-    <label v-if="kind === 'signs'"
-      >Signs
-      <select
-        :value="form.signs"
-        @change="set('signs', ($event.target as HTMLSelectElement).value as LimitsForm['signs'])"
-      >
-        <option value="++">both plus</option>
-        <option value="-+">first minus, second plus</option>
-        <option value="+-">first plus, second minus</option>
-        <option value="--">both minus</option>
-      </select></label
-    >
-    <template v-if="kind === 'fractions'">
-      <label
-        >Bottoms
-        <input
-          :value="form.bottoms"
-          type="text"
-          maxlength="40"
-          @input="set('bottoms', ($event.target as HTMLInputElement).value)"
-      /></label>
-      <label v-if="isChain || form.operation === 'compare'"
-        >Bottoms alike
-        <select
-          :value="form.alike"
-          @change="set('alike', ($event.target as HTMLSelectElement).value as LimitsForm['alike'])"
-        >
-          <option v-for="[v, name] in EITHER" :key="v" :value="v">{{ name }}</option>
-        </select></label
-      >
-    </template>
-    <label v-if="kind === 'whole' && ['count', 'compare'].includes(form.operation)"
-      >From
+    <label v-for="f in fields" :key="f.key"
+      >{{ f.label }}
+      <select v-if="f.options" :value="form[f.key]" @change="take(f, $event.target)">
+        <option v-for="[value, name] in f.options" :key="value" :value="value">{{ name }}</option>
+      </select>
       <input
-        :value="form.from"
-        type="number"
-        min="0"
-        max="999999"
-        @input="set('from', Math.trunc(Number(($event.target as HTMLInputElement).value)))"
-    /></label>
-    <label
-      v-if="
-        kind === 'signs' ||
-        (kind === 'fractions' && form.operation === 'multiply') ||
-        (kind === 'whole' && ['count', 'compare'].includes(form.operation))
-      "
-      >{{ kind === 'fractions' ? 'Times, up to' : 'Up to' }}
-      <input
-        :value="form.upTo"
-        type="number"
-        min="1"
-        max="999999"
-        @input="set('upTo', Math.trunc(Number(($event.target as HTMLInputElement).value)))"
-    /></label>
-    <label v-if="!['count', 'compare', 'rename'].includes(form.operation)"
-      >{{ form.operation === 'divide' ? 'Each gets fewer than' : 'Answers below' }}
-      <input
-        :value="form.below"
-        type="text"
-        inputmode="numeric"
-        maxlength="10"
-        placeholder="any"
-        @input="set('below', ($event.target as HTMLInputElement).value)"
+        v-else
+        :value="form[f.key]"
+        :type="f.box"
+        :maxlength="f.box === 'text' ? 60 : undefined"
+        :placeholder="f.hint"
+        @input="take(f, $event.target)"
     /></label>
     <label v-if="!['count', 'rename'].includes(form.operation)" class="tick"
       ><input

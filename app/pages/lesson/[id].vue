@@ -112,7 +112,7 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
 </script>
 
 <template>
-  <div class="page">
+  <div class="place">
     <header>
       <template v-if="lesson">
         <h1>{{ names.join(', ') }}</h1>
@@ -134,6 +134,7 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
         </button>
         <button v-if="goesOn > 0" type="button" class="stone-button" @click="begin(0)">From the beginning</button>
         <button type="button" class="stone-button" @click="print">Print</button>
+        <NuxtLink class="stone-button" :to="`/cupboard?lesson=${lesson.id}`">Count the pieces</NuxtLink>
         <button type="button" class="stone-button" @click="calendar">For the calendar</button>
         <template v-if="mayChange">
           <label class="inline"
@@ -175,23 +176,6 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
 </template>
 
 <style scoped>
-.page {
-  max-width: 86rem;
-  margin: 0 auto;
-  padding: 0.8rem 1.2rem 2rem;
-  display: grid;
-  gap: 0.8rem;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.2rem 1.2rem;
-  align-items: baseline;
-}
-h1 {
-  margin: 0;
-  font-size: 1.4rem;
-}
 header p,
 .note {
   margin: 0;

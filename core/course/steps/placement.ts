@@ -151,10 +151,7 @@ export function placement(
   const bits = each.map(bitsOf)
   const step = steps[bits.indexOf(Math.max(...bits))]!
   const without = [...earlier, ...asked].map((a) => a.problem)
-  const problem = telling(
-    step,
-    setProblems({ step, count: TO_CHOOSE, seed: seed + asked.length, without }),
-  )
+  const problem = telling(step, setProblems({ step, count: TO_CHOOSE, seed: seed + asked.length, without }))
   return { likely: each, here, next: problem === undefined ? null : { step, problem } }
 }
 

@@ -1,7 +1,7 @@
 import type { Act } from '../../act/act'
 import { wholly } from '../../act/unfold'
 import type { AbacusChoices, Choices } from '../../choices'
-import { sign, sizeOf } from '../../number/exact'
+import { sign, sizeOf, ZERO } from '../../number/exact'
 import { valueOf } from '../../number/numeral'
 import { digitsOf } from '../../number/places'
 import { decimal } from '../../number/units'
@@ -96,6 +96,7 @@ const beaded = (frame: Frame): Representation<AbacusState, AbacusMove> => ({
   start: (problem, choices, beside) => start(frame, problem, choices, beside),
   apply,
   shows,
+  out: ({ rods }) => [{ count: 1, unit: ZERO, thing: ['frame', 'frames'], rods: rods.length }],
   cannotShow: (act) =>
     act.kind === 'exchange' || act.kind === 'split' || act.kind === 'gather'
       ? 'The rods stay as they are: each shows its digit, and the ten is on the next rod already.'

@@ -365,6 +365,7 @@ export const coins: Representation<CoinsState, CoinsMove> = {
   },
   apply,
   shows,
+  out: ({ heap, counted }) => piecesIn([...(heap ?? []), ...counted]),
   perform,
   recognise,
   print,

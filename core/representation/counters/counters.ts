@@ -10,6 +10,7 @@ export const counters = counting({
   thing: ['counter', 'counters'],
   room: () => 20,
   stores: false,
+  loose: true,
   setsApart: true,
   cards: true,
   fits: (problem) =>

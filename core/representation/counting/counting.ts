@@ -5,7 +5,7 @@ import { ones } from '../../number/units'
 import type { Recognised, Representation } from '../representation'
 import { apply } from './apply'
 import { perform } from './perform'
-import { showing, stepSize, type CountingMove, type CountingState, type Material } from './state'
+import { inUse, showing, stepSize, type CountingMove, type CountingState, type Material } from './state'
 import { parse, print } from './text'
 
 const thingsAct = (kind: 'lay' | 'join' | 'take', count: number): Act => piecesAct(kind, [{ count, unit: exact(1) }])
@@ -78,6 +78,7 @@ export const counting = (m: Material): Representation<CountingState, CountingMov
   }),
   apply: (s, move) => apply(m, s, move),
   shows: (s) => exact(showing(s)),
+  ...(m.loose ? { out: (s: CountingState) => [{ count: inUse(s), unit: exact(1), thing: m.thing }] } : {}),
   perform: (s, act) => perform(m, s, act),
   recognise: (before, moves) => recognise(m, before, moves),
   print: (move) => print(m, move),

@@ -69,6 +69,8 @@ export interface Material {
   readonly opening?: string
   /** How many can be out at once, by the classroom's choices. */
   room(choices: Choices): number
+  /** Whether its things come out of a bowl, so that there have to be enough. */
+  readonly loose?: boolean
   /** Whether a full set is remembered and begun again. */
   readonly stores: boolean
   /** Whether the second number is set apart before it is joined; and what the button for that says, where it is not the verb. */

@@ -289,6 +289,7 @@ export const groups: Representation<GroupsState, GroupsMove> = {
   },
   apply,
   shows,
+  out: ({ groups }) => [{ count: groups.reduce((a, b) => a + b, 0), unit: exact(1), thing: ['counter', 'counters'] }],
   perform,
   recognise,
   print,

@@ -249,6 +249,7 @@ export const partsMaterial = (
   start: (problem: Problem) => begin(problem),
   apply,
   shows,
+  out: ({ lies, posed, others, taken }) => [...lies, ...(posed?.pieces ?? []), ...others.flat(), ...taken],
   perform,
   recognise,
   print: printMove,

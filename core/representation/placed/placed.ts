@@ -301,6 +301,7 @@ export const placed = (m: PlacedMaterial): Representation<PlacedState, PlacedMov
     }),
     apply: (state, move) => apply(m, state, move),
     shows: (state) => countsWorth(m, state.mat),
+    out: ({ mat, beside, taken }) => [mat, beside, taken].flatMap((counts) => asPieces(counts, m.units)),
     perform: (state, act) => perform(m, state, act),
     recognise: (before, moves) => recognise(m, before, moves),
     print: (move) => printMove(m, move),

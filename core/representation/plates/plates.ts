@@ -318,6 +318,10 @@ export const plates: Representation<PlatesState, PlatesMove> = {
     emptyPlates(Math.min(MOST_PLATES, Math.max(1, toCount(valueOf(terms[0]!.number)))), beside?.way === 'fill-plates'),
   apply,
   shows,
+  out: ({ hand, plates }) => [
+    ...[hand, ...plates].flatMap((counts) => asPieces(counts, UNITS)),
+    { count: plates.length, unit: ZERO, thing: ['plate', 'plates'] },
+  ],
   perform,
   recognise,
   print: printMove,

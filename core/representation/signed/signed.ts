@@ -214,6 +214,10 @@ export const signed: Representation<SignedState, SignedMove> = {
   start: () => EMPTY,
   apply,
   shows,
+  out: ({ plus, minus, pairs, taken }) => [
+    { count: plus + pairs + taken.plus, unit: exact(1) },
+    { count: minus + pairs + taken.minus, unit: exact(-1) },
+  ],
   perform,
   recognise,
   print: printMove,

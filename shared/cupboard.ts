@@ -1,0 +1,53 @@
+import { z } from 'zod'
+import { MADE_OF } from '../core/kit/index'
+import { oneOf } from './fields'
+import { inPlainWords } from './plainly'
+
+/** What passes through the door of the cupboard. Messages are read by teachers, so they are sentences. */
+
+z.config({ customError: inPlainWords })
+
+const MOST_PIECES = 100_000
+const pieces = z
+  .int('A number of pieces is whole.')
+  .min(0, 'There are no fewer than none.')
+  .max(MOST_PIECES, `At most ${MOST_PIECES} pieces.`)
+
+/** What there is of one kind of piece. */
+const stock = z.strictObject({
+  have: pieces,
+  /** How many come in a pack; nought where none is bought. */
+  pack: pieces,
+  madeOf: oneOf(MADE_OF),
+})
+
+/** What the school has, by material and kind (`blocks/ten`), and who uses it. */
+export const cupboardSchema = z.strictObject({
+  stock: z
+    .record(z.string().regex(/^[a-z-]{1,30}\/[\p{L}\p{N} .-]{1,40}$/u, 'That is no kind of piece.'), stock)
+    .refine((all) => Object.keys(all).length <= 300, 'At most 300 kinds of pieces are kept.'),
+  spare: z.number().min(0).max(1, 'To spare is a share from 0 to 1.'),
+  youngest: z
+    .int('An age is given in whole years.')
+    .min(1, 'An age is at least one year.')
+    .max(99, 'An age is at most 99 years.'),
+  mouths: z.boolean(),
+  allergies: z.boolean(),
+  version: z.int().min(0),
+})
+export type Cupboard = z.output<typeof cupboardSchema>
+
+export type Stock = z.output<typeof stock>
+
+/** What there is of a kind of piece; none of it where nothing was said. */
+export const stockOf = (cupboard: Pick<Cupboard, 'stock'>, material: string, kind: string): Stock =>
+  cupboard.stock[`${material}/${kind}`] ?? { have: 0, pack: 0, madeOf: 'plain' }
+
+export const CUPBOARD_AT_FIRST: Cupboard = {
+  stock: {},
+  spare: 0.05,
+  youngest: 6,
+  mouths: false,
+  allergies: false,
+  version: 0,
+}

@@ -1,0 +1,74 @@
+import type { WebDriver } from 'selenium-webdriver'
+import { inChromium } from './here'
+import { By, byRole, Key, noViolations, text, type Running } from './world'
+
+const here = inChromium()
+const { size } = here
+let app: Running
+let driver: WebDriver
+beforeAll(() => {
+  ;({ app, driver } = here)
+})
+afterEach(() => size(1280, 800))
+const open = async (query = ''): Promise<void> => {
+  await driver.get(`${app.url}/cupboard${query}`)
+  await byRole(driver, 'heading', 'Cupboard')
+}
+const fill = async (name: string, value: string): Promise<void> =>
+  (await byRole(driver, 'spinbutton', name)).sendKeys(Key.chord(Key.CONTROL, 'a'), value, Key.TAB)
+const row = (piece: string): Promise<string> =>
+  driver.executeScript<string>(
+    `const row = [...document.querySelectorAll('tbody tr')].find((r) => r.querySelector('th')?.innerText.startsWith(${JSON.stringify(piece)}))
+     return row ? [...row.querySelectorAll('td')].slice(0, 2).map((td) => td.innerText.trim()).join() : ''`,
+  )
+
+test('pieces are counted for what is typed, and what is there is taken off and kept', async () => {
+  await open()
+  await text(driver, '.kits', 'base-ten blocks')
+  // 61 − 25 has six tens out at once, 52 − 37 twelve ones: for six learners, one in twenty to spare.
+  await driver.wait(async () => (await row('tens')) === '6,38', 5000)
+  expect(await row('ones')).toBe('12,76')
+  await noViolations(driver)
+  await fill('There are: tens', '30')
+  await text(driver, '.kits', /8[\s\S]*bundles/)
+  await fill('In packs of: tens', '10')
+  await text(driver, '.kits', '(1 pack)')
+  await driver.wait(async () => {
+    const kept = (await (await fetch(`${app.url}/api/cupboard`)).json()) as { stock: Record<string, { pack: number }> }
+    return kept.stock['blocks/ten']?.pack === 10
+  }, 5000)
+  await fill('The youngest is', '4')
+  await text(driver, '.kits', 'A small part')
+  await (await byRole(driver, 'checkbox', 'Small pieces are hard to grasp')).click()
+  await text(driver, '.hands', 'strips')
+  await noViolations(driver)
+  await driver.navigate().refresh()
+  await text(driver, '.kits', '(1 pack)')
+})
+
+test('from a lesson to its kit in two steps, by keyboard too; what has no pieces says so', async () => {
+  await driver.get(`${app.url}/today`)
+  await (await byRole(driver, 'link', 'The lesson of Wren, Pip')).click()
+  const link = await byRole(driver, 'link', 'Count the pieces')
+  await driver.executeScript('arguments[0].focus()', link)
+  await link.sendKeys(Key.ENTER)
+  await byRole(driver, 'heading', 'Cupboard')
+  await text(driver, '.kits', /base-ten blocks[\s\S]*2 sets for 2 learners/)
+  await open()
+  const box = await driver.findElement(By.css('.for textarea'))
+  await box.sendKeys(Key.chord(Key.CONTROL, 'a'), '3/8 + 1/8', Key.ENTER, 'reeds')
+  await text(driver, '.for', 'Not read: reeds')
+  await text(driver, '.kits', '3/8 + 1/8:')
+})
+
+test.each([
+  [390, 844],
+  [1024, 768],
+])('at %d x %d nothing is out of reach', async (width, height) => {
+  await size(width, height)
+  await open()
+  await text(driver, '.kits', 'base-ten blocks')
+  const over = await driver.executeScript('return document.documentElement.scrollWidth - window.innerWidth')
+  expect(over).toBeLessThanOrEqual(0)
+  await noViolations(driver)
+})
