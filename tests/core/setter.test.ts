@@ -4,6 +4,8 @@ import {
   countProblems,
   featuresIn,
   isWithin,
+  lessonId,
+  LESSONS,
   looksAlike,
   setProblems,
   type Limits,
@@ -180,6 +182,23 @@ describe('how many there are', () => {
             if (isWithin(parseProblem(`${a} ${limits.operation === 'add' ? '+' : '-'} ${b}`), limits)) all++
         expect([lesson, order, countProblems(limits)]).toEqual([lesson, order, all])
       }
+    // Where a one is carried into a rod that is worked too, it matters which comes first.
+    const taught = LESSONS.map(lessonId)
+    const count = (order: 'highest' | 'ones'): bigint =>
+      countProblems({ operation: 'add', digits: [2, 2], below: 60, rule: { lessons: ['five+1'], taught, order } })
+    for (const order of ['highest', 'ones'] as const) {
+      const limits: Limits = {
+        operation: 'add',
+        digits: [2, 2],
+        below: 60,
+        rule: { lessons: ['five+1'], taught, order },
+      }
+      let all = 0n
+      for (let a = 10; a < 50; a++)
+        for (let b = 10; a + b < 60; b++) if (isWithin(parseProblem(`${a} + ${b}`), limits)) all++
+      expect([order, count(order)]).toEqual([order, all])
+    }
+    expect(count('highest')).not.toBe(count('ones'))
     // Worked by hand: with two fives complements and what comes before, 3 + 2 and 4 + 2 of one digit each.
     expect(countProblems({ operation: 'add', digits: [1, 1], rule: { lessons: ['five+2'] } })).toBe(2n)
     const two: Limits = { operation: 'add', digits: [2, 2], rule: { lessons: ['ten+9'], taught: ['direct+1'] } }

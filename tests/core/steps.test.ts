@@ -6,12 +6,13 @@ import {
   nextStep,
   setProblems,
   standingsOf,
+  StepFinder,
   STEPS,
   troublesIn,
   type Done,
 } from '../../core/course/index'
 import { CATALOGUE } from '../../core/diagnose/index'
-import { parseProblem, REPRESENTATIONS, waysFor } from '../../core/index'
+import { parseProblem, REPRESENTATIONS, waysFor, type RepresentationId } from '../../core/index'
 
 test('steps rest on steps that are there, in no circle; their mistakes and materials are known', () => {
   expect(troublesIn(STEPS)).toEqual([])
@@ -99,4 +100,55 @@ test('a step holds after three days of eight in ten without help, and the next i
   expect(nextStep(STEPS, beyond)!.id).toBe('take-2-2-ten')
   expect([...laidSteps(STEPS, beyond)]).toEqual(expect.arrayContaining(['add-5', 'take-10', 'take-teens', 'take-2-2']))
   expect(laidSteps(STEPS, beyond).has('add-2-2')).toBe(false)
+})
+
+test('steps about coins or beads count only work with these; elsewhere the same problem is another step’s', () => {
+  const finder = new StepFinder(STEPS)
+  const at = (problem: string, material?: RepresentationId): string | undefined =>
+    finder.find({ problem, ...(material ? { with: material } : {}) })
+  expect([at('37', 'coins'), at('37', 'blocks'), at('37')]).toEqual(['pay-99', 'count-99', 'count-99'])
+  expect([at('4 + 3', 'abacus'), at('4 + 3', 'counters')]).toEqual(['beads-five', 'add-10'])
+  // What no step about beads has is work like any other.
+  expect(at('304 - 178', 'abacus')).toBe('take-across')
+  expect([at('7 ? 5'), at('2/3 = ?/12'), at('3 * 1/4'), at('reeds'), at('3 + 4 - 2')]).toEqual([
+    'more-10',
+    'parts-names',
+    'parts-times',
+    undefined,
+    undefined,
+  ])
+})
+
+test('it goes on with what was worked with last; after three days below half, with what is more concrete', () => {
+  const day = (n: number, alone: boolean, material: RepresentationId): Done => ({
+    problem: '52 - 37',
+    startedAt: `2026-11-0${n}T09:00:00.000Z`,
+    alone,
+    with: material,
+    ms: 1000 * n,
+  })
+  const on = (done: readonly Done[]) => standingsOf(STEPS, done).find((s) => s.step === 'take-2-2-ten')!
+  expect(on([]).material).toBe('blocks')
+  expect(on([day(1, true, 'blocks'), day(2, true, 'columns')]).material).toBe('columns')
+  const poor = [1, 2, 3].map((n) => day(n, false, 'columns'))
+  expect(on(poor.slice(1)).material).toBe('columns')
+  expect(on(poor)).toMatchObject({ material: 'drawn', ms: 2000, last: '2026-11-03T09:00:00.000Z', holds: false })
+  // Whatever order the records come in.
+  expect(on([...poor].reverse()).material).toBe('drawn')
+  // A material that is not the step's does not decide.
+  expect(on([day(1, true, 'abacus')]).material).toBe('blocks')
+})
+
+test('a school may want more, or less, before one moves on', () => {
+  const strict = STEPS.map((s) => (s.id === 'add-5' ? { ...s, moveOn: { share: 1, sessions: 2 } } : s))
+  const day = (n: number, alone: boolean): Done => ({
+    problem: '2 + 1',
+    startedAt: `2026-11-0${n}T09:00:00.000Z`,
+    alone,
+  })
+  const holds = (steps: typeof STEPS, done: readonly Done[]): boolean =>
+    standingsOf(steps, done).find((s) => s.step === 'add-5')!.holds
+  const two = [day(1, true), day(2, true)]
+  expect([holds(STEPS, two), holds(strict, two)]).toEqual([false, true])
+  expect(holds(strict, [...two, day(2, false)])).toBe(false)
 })

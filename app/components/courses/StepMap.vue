@@ -180,7 +180,14 @@ ol {
   background: var(--moss-wash);
 }
 @media print {
+  .map,
+  ol {
+    gap: 2mm;
+  }
   .step {
+    min-height: 0;
+    padding: 1mm 2mm;
+    font-size: 9pt;
     print-color-adjust: exact;
   }
 }

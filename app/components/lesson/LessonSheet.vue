@@ -43,7 +43,7 @@ const after = computed(() =>
     return { step, material, ...afterwards(courses.steps, step, material) }
   }),
 )
-const titles = (list: readonly Step[]): string => list.map((s) => s.title).join(', ')
+const titles = (list: readonly Step[]): string => list.map((s) => s.title).join('; ')
 
 /** Why a problem that was typed is not taken, by its place. */
 const refused = ref<Readonly<Record<number, string>>>({})
