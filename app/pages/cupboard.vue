@@ -3,7 +3,7 @@ import { attempt, parseProblem, REPRESENTATION_IDS, REPRESENTATIONS, type Repres
 import { cuttingMinutes, HAND_NEEDS, handsSay, MOST_KIT_LEARNERS, type HandNeed } from '../../core/kit/index'
 import { CUPBOARD_AT_FIRST, stockOf, type Cupboard } from '../../shared/cupboard'
 import type { Lesson } from '../../shared/lessons'
-import { request } from '../utils/request'
+import { request, type ServerRefusal } from '../utils/request'
 
 /** The cupboard: how many pieces a lesson or a list of problems needs, what of them is there, what could stand in, what to be careful about. */
 const route = useRoute()
@@ -73,14 +73,33 @@ const wish = computed(() => ({
 }))
 watchDebounced(wish, count, { debounce: 150, immediate: true, deep: true })
 
+/** As the server had it last. */
+let known: Cupboard = cupboard.value
+/** What was changed here, put into what somebody else has changed in the meantime. */
+function merged(there: Cupboard): Cupboard {
+  const mine = cupboard.value
+  const stock = Object.entries(mine.stock).filter(([key, s]) => JSON.stringify(s) !== JSON.stringify(known.stock[key]))
+  const own = (['spare', 'youngest', 'mouths', 'allergies'] as const).filter((key) => mine[key] !== known[key])
+  return {
+    ...there,
+    ...Object.fromEntries(own.map((key) => [key, mine[key]])),
+    stock: { ...there.stock, ...Object.fromEntries(stock) },
+  }
+}
+const put = (body: Cupboard): Promise<Cupboard> => request<Cupboard>('/api/cupboard', { method: 'PUT', body })
+
 let keeping: Promise<void> = Promise.resolve()
 /** Keeps what stands now, after what is being kept. */
 const keep = (): Promise<void> =>
   (keeping = keeping.then(async () => {
     try {
       const now = cupboard.value
-      const saved = await request<Cupboard>('/api/cupboard', { method: 'PUT', body: now })
-      cupboard.value = cupboard.value === now ? saved : { ...cupboard.value, version: saved.version }
+      const saved = await put(now).catch(async (error: ServerRefusal) => {
+        if (error.status !== 409) throw error
+        return put(merged(await request<Cupboard>('/api/cupboard')))
+      })
+      cupboard.value = cupboard.value === now ? saved : { ...merged(saved), version: saved.version }
+      known = saved
       trouble.value = ''
       status.value = 'Kept.'
     } catch (error) {

@@ -46,6 +46,26 @@ test('pieces are counted for what is typed, and what is there is taken off and k
   await text(driver, '.kits', '(1 pack)')
 })
 
+test('two who fill the cupboard at once do not lose what the other has counted', async () => {
+  await open()
+  await text(driver, '.kits', 'base-ten blocks')
+  const there = async () =>
+    (await (await fetch(`${app.url}/api/cupboard`)).json()) as {
+      version: number
+      stock: Record<string, { have: number }>
+    }
+  const now = await there()
+  const other = { ...now, stock: { ...now.stock, 'counters/counter': { have: 70, pack: 0, madeOf: 'plain' } } }
+  await fetch(`${app.url}/api/cupboard`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(other),
+  })
+  await fill('There are: ones', '90')
+  await driver.wait(async () => (await there()).stock['blocks/one']?.have === 90, 5000)
+  expect((await there()).stock['counters/counter']!.have).toBe(70)
+})
+
 test('from a lesson to its kit in two steps, by keyboard too; what has no pieces says so', async () => {
   await driver.get(`${app.url}/today`)
   await (await byRole(driver, 'link', 'The lesson of Wren, Pip')).click()

@@ -144,6 +144,27 @@ test('a lesson is changed in every part, and what is changed is kept by itself; 
   await noViolations(driver)
 })
 
+test('what somebody else has changed meanwhile is not written over, and what was changed here is not lost', async () => {
+  const [lesson] = await lessons()
+  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await text(driver, '.sheet', 'Alone, in turn')
+  const answer = await fetch(`${app.url}/api/lessons/${lesson!.id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ ...lesson, words: 'Said by somebody else.' }),
+  })
+  expect(answer.status).toBe(200)
+  await (await byRole(driver, 'textbox', 'Wren')).sendKeys('asked for the drawn tens')
+  await text(driver, '.trouble', 'Somebody has changed this lesson since')
+  expect((await lessons())[0]!.words).toBe('Said by somebody else.')
+  await driver.navigate().refresh()
+  expect(await (await byRole(driver, 'textbox', 'What to say and to ask')).getAttribute('value')).toBe(
+    'Said by somebody else.',
+  )
+  await click('Take mine instead')
+  await driver.wait(async () => Object.values((await lessons())[0]!.notes).includes('asked for the drawn tens'), 8000)
+})
+
 /** Goes with the Tab key to what is called so. */
 async function tabTo(name: RegExp): Promise<void> {
   for (let i = 0; i < 80; i++) {

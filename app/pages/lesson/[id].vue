@@ -19,6 +19,8 @@ const trouble = ref('')
 const status = ref('')
 const mayChange = computed(() => session.may('teacher'))
 
+/** What was changed here when somebody else had changed the lesson already: it may still take the place of theirs. */
+const overtaken = shallowRef<Lesson | null>(null)
 /** What is not kept yet stays in this browser, so that nothing is lost where the server is away. */
 const unsaved = useLocalStorage<Record<string, Lesson>>('sett.lessons', {})
 const failing = async (work: () => Promise<void>): Promise<void> => {
@@ -38,8 +40,10 @@ async function open(): Promise<void> {
     if (mine) return null
     throw error
   })
-  const isNewer = mine && Array.isArray(mine.turns) && mine.version >= (there?.version ?? 0)
+  const isWhole = mine && Array.isArray(mine.turns) && Array.isArray(mine.learners)
+  const isNewer = isWhole && mine.version >= (there?.version ?? 0)
   lesson.value = isNewer ? mine : there
+  overtaken.value = isWhole && !isNewer ? mine : null
   if (isNewer) await keep()
   if (lesson.value) worked.value = await workedIn(lesson.value)
 }
@@ -70,6 +74,16 @@ function change(now: Lesson): void {
   unsaved.value = { ...unsaved.value, [now.id]: now }
   status.value = 'Not kept yet …'
   void keepSoon()
+}
+function takeMine(): void {
+  const mine = overtaken.value
+  overtaken.value = null
+  if (mine && lesson.value) change({ ...mine, version: lesson.value.version })
+}
+function letGo(): void {
+  overtaken.value = null
+  const { [id.value]: _, ...rest } = unsaved.value
+  unsaved.value = rest
 }
 async function planned(plan: Lesson, told: readonly string[]): Promise<void> {
   notes.value = told
@@ -122,6 +136,11 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
       <h1 v-else>Plan a lesson</h1>
     </header>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <div v-if="overtaken" class="in-row no-print" role="status">
+      <p class="note">You had changed this lesson here after somebody else did.</p>
+      <button type="button" class="stone-button" @click="takeMine">Take mine instead</button>
+      <button type="button" class="stone-button bare" @click="letGo">Leave theirs</button>
+    </div>
     <LessonPlanner
       v-if="id === 'new' && !lesson"
       :first="String(route.query.learners ?? '').split(',')"
