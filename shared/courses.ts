@@ -1,16 +1,13 @@
 import { z } from 'zod'
 import { MOST_STEPS, STRANDS, type Course, type Limits, type StepStanding } from '../core/course/index'
 import { REPRESENTATION_IDS, WAY_IDS } from '../core/door'
-import { oneOf, uuid } from './fields'
+import { ident, oneOf, uuid } from './fields'
 import { inPlainWords } from './plainly'
 
 /** What passes through the door of courses. Messages are read by teachers, so they are sentences. */
 
 z.config({ customError: inPlainWords })
 
-const ident = z
-  .string('An identifier is text.')
-  .regex(/^[a-z0-9][a-z0-9-]{0,59}$/, 'An identifier is made of small letters, digits and hyphens, at most 60.')
 const line = (what: string, most: number) =>
   z.string(`${what} is text.`).trim().max(most, `${what} has at most ${most} characters.`)
 const named = (what: string, most: number) => line(what, most).min(1, `${what} is wanted.`)

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { LESSON_MINUTES, MOST_IN_LESSON } from '../core/course/index'
 import { REPRESENTATION_IDS, WAY_IDS } from '../core/door'
-import { oneOf, uuid } from './fields'
+import { ident, oneOf, uuid } from './fields'
 import { MODES } from './levels'
 import { inPlainWords } from './plainly'
 
@@ -11,13 +11,12 @@ z.config({ customError: inPlainWords })
 
 const day = z.iso.date('A day is written like 2026-11-24.')
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time of day is written like 09:30.')
-const stepId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/, 'That is no step.')
 const text = (most: number) => z.string().max(most, `At most ${most} characters.`)
 
 export const MOST_TURNS = 200
 const turn = z.strictObject({
   learner: uuid.nullable(),
-  step: stepId,
+  step: ident,
   problem: text(200).min(1, 'A problem is wanted.'),
   material: oneOf(REPRESENTATION_IDS),
   way: oneOf(WAY_IDS).nullable(),

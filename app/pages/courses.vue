@@ -65,9 +65,12 @@ const why = computed(() => (next.value ? whyNext(next.value, of.value.get(next.v
 const placing = ref(false)
 const earlier = shallowRef<readonly Placed[]>([])
 watch(
-  () => [placing.value, all.value] as const,
-  async ([open]) => {
-    if (open) earlier.value = await placedFrom(all.value.get(classroom.learnerId ?? '')?.marked ?? [])
+  () => [placing.value, classroom.learnerId, all.value] as const,
+  async ([open, learner, found]) => {
+    earlier.value = []
+    if (!open || !learner) return
+    const placed = await placedFrom(found.get(learner)?.marked ?? [])
+    if (learner === classroom.learnerId) earlier.value = placed
   },
 )
 /** What of the page goes on paper. */

@@ -103,6 +103,12 @@ const columnsText = (range: Limits['carries']): string =>
 const given = (limits: { readonly [K in keyof Limits]: Limits[K] | undefined }): Limits =>
   Object.fromEntries(Object.entries(limits).filter(([, v]) => v !== undefined)) as unknown as Limits
 
+/** The rule on beads that a form asks for; a lesson of adding means nothing where one takes away, and the other way round. */
+export function ruleOf({ operation, rule }: LimitsForm): BeadRuleLimit {
+  const sign = operation === 'subtract' ? '-' : '+'
+  return rule?.lessons.some((l) => l.includes(sign)) ? rule : { lessons: [`five${sign}1`] }
+}
+
 /** What a form asks for, without what is left open or does not go with the operation. */
 export function limitsOf(form: LimitsForm): Limits {
   const { operation } = form
@@ -147,7 +153,7 @@ export function limitsOf(form: LimitsForm): Limits {
     nearTen: chain ? count(form.near) : undefined,
     makes: chain ? count(form.makes) : undefined,
     by: !chain && by.length > 0 ? by : undefined,
-    rule: kind === 'beads' ? (form.rule ?? { lessons: ['five+1'] }) : undefined,
+    rule: kind === 'beads' ? ruleOf(form) : undefined,
   })
 }
 

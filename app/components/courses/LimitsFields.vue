@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { LESSONS, lessonId } from '../../../core/course/index'
 import { ruleName } from '../../../core/door'
-import { kindOf, kindsOf, OPERATION_NAMES, type Kind, type LimitsForm } from '../../utils/limitsForm'
+import { kindOf, kindsOf, OPERATION_NAMES, ruleOf, type Kind, type LimitsForm } from '../../utils/limitsForm'
 
 /** What problems must and must not have, as a form: only what goes with the operation is asked. */
 const form = defineModel<LimitsForm>({ required: true })
@@ -39,8 +39,8 @@ const groups = computed(() => {
     name: `${ruleName(l.rule, names)}: ${way > 0 ? '+' : '−'}${l.digit}`,
   }))
   const all = [...rules, ...single]
-  const now = form.value.rule?.lessons
-  const known = !now || all.some((g) => g.lessons.join() === now.join())
+  const now = ruleOf(form.value).lessons
+  const known = all.some((g) => g.lessons.join() === now.join())
   return known ? all : [...all, { lessons: now, name: 'as this course has it' }]
 })
 
@@ -164,7 +164,7 @@ function take({ key, box }: Field, element: EventTarget | null): void {
     <label v-if="kind === 'beads'"
       >Rule
       <select
-        :value="(form.rule?.lessons ?? groups[0]!.lessons).join()"
+        :value="ruleOf(form).lessons.join()"
         @change="(e) => set('rule', { ...form.rule, lessons: (e.target as HTMLSelectElement).value.split(',') })"
       >
         <option v-for="g in groups" :key="g.lessons.join()" :value="g.lessons.join()">{{ g.name }}</option>

@@ -2,6 +2,7 @@
 import { format } from 'date-fns'
 import { pretty } from '../../../core/door'
 import type { Receipt } from '../../../shared/people'
+import type { Lesson } from '../../../shared/lessons'
 import type { KeptMarking } from '../../../shared/marking'
 import type { KeptAnswer, SavedRecord } from '../../../shared/schemas'
 import { request } from '../../utils/request'
@@ -14,6 +15,7 @@ interface Everything {
   readonly records: readonly (Omit<SavedRecord, 'learnerId'> & { readonly slips: readonly string[] })[]
   readonly answers: readonly (Omit<KeptAnswer, 'at'> & { readonly at: string })[]
   readonly markings: readonly Omit<KeptMarking, 'learnerId'>[]
+  readonly lessons: readonly (Pick<Lesson, 'day' | 'at' | 'minutes' | 'turns'> & { readonly note: string })[]
   readonly seenBy: readonly string[]
 }
 const session = useSession()
@@ -25,6 +27,7 @@ const receipt = ref<Receipt | null>(null)
 const trouble = ref('')
 const sure = ref(false)
 const placings = useLocalStorage<Record<string, unknown>>('sett.placing', {})
+const lessons = useLocalStorage<Record<string, Lesson>>('sett.lessons', {})
 const typed = ref('')
 try {
   file.value = await request<Everything>(`/api/learners/${encodeURIComponent(id)}`)
@@ -47,6 +50,8 @@ async function erase(): Promise<void> {
     for (const key of ['sett.marking', 'sett.marking-class']) localStorage.removeItem(key)
     const { [id]: _gone, ...sittings } = placings.value
     placings.value = sittings
+    lessons.value = lessonsWithout(lessons.value, id)
+    bench.queue = waitingWithout(bench.queue, id)
     file.value = null
     if (classroom.learnerId === id) classroom.learnerId = null
     await classroom.load()
@@ -68,10 +73,10 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
     <section v-if="receipt" class="told" role="status">
       <h1>{{ receipt.learner }} is erased</h1>
       <p>
-        On {{ when(receipt.at) }} went {{ receipt.records }} records with {{ receipt.notes }} notes, and
-        {{ receipt.answers }} answers of rehearsing and {{ receipt.markings }} marked pages; from
-        {{ receipt.copies }} earlier copies too. Old files cannot bring it back. This page is the receipt: print it if
-        you need one.
+        On {{ when(receipt.at) }} went {{ receipt.records }} records with {{ receipt.notes }} notes,
+        {{ receipt.answers }} answers of rehearsing, {{ receipt.markings }} marked pages and a part of
+        {{ receipt.lessons }} lessons; from {{ receipt.copies }} earlier copies too. Old files cannot bring it back.
+        This page is the receipt: print it if you need one.
       </p>
       <p class="row"><button type="button" class="stone-button" @click="print">Print</button></p>
     </section>
@@ -79,7 +84,7 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
       <h1>Kept of {{ file.learner }}</h1>
       <p>
         {{ file.records.length }} records, {{ notes }} of them with a note, and {{ file.answers.length }} answers of
-        rehearsing, {{ file.markings.length }} marked pages.
+        rehearsing, {{ file.markings.length }} marked pages, {{ file.lessons.length }} lessons.
         {{ file.seenBy.length ? `Helpers who see it: ${file.seenBy.join(', ')}.` : '' }}
       </p>
       <p class="row no-print">
@@ -140,6 +145,22 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
             <td>{{ when(m.markedAt) }}</td>
             <td class="learner">{{ m.items.map((i) => pretty(`${i.problem} = ${i.answer}`)).join(' · ') }}</td>
             <td>{{ m.withdrawn ? `withdrawn: ${m.withdrawn}` : saidThen(m) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table v-if="file.lessons.length" class="all">
+        <thead>
+          <tr>
+            <th scope="col">Lesson</th>
+            <th scope="col">Problems</th>
+            <th scope="col">Note</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="l in file.lessons" :key="`${l.day} ${l.at}`">
+            <td>{{ when(`${l.day}T${l.at}`) }}</td>
+            <td class="learner">{{ l.turns.map((t) => pretty(t.problem)).join(' · ') }}</td>
+            <td>{{ l.note }}</td>
           </tr>
         </tbody>
       </table>

@@ -1,6 +1,7 @@
 import { ADDING } from './adding'
 import { BEADS } from './beads'
-import { COUNTING, MONEY } from './counting'
+import { COUNTING } from './counting'
+import { MONEY } from './money'
 import { SIGNS_AND_PARTS } from './signsAndParts'
 import type { Step } from './step'
 import { TAKING_AWAY } from './takingAway'

@@ -2,7 +2,7 @@ import type { BeadRule, Direction } from '../../act/beads'
 import { LESSONS, lessonId } from '../chains/lessons'
 import type { Step } from './step'
 
-/** Steps of work on beads, in the order in which they are usually taken (practice, sections 9; common practice, no source). */
+/** Steps of work on beads, in the order in which they are usually taken (practice, section 9; common practice, no source). */
 
 const lessonsOf = (rule: BeadRule, way: Direction): readonly string[] =>
   LESSONS.filter((l) => l.rule === rule && l.way === way).map(lessonId)
@@ -21,7 +21,7 @@ export const BEADS: readonly Step[] = [
     say: ['beadsDirect'],
     ask: ['beads'],
     usual: ['wrong-rod'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
   {
     id: 'beads-direct-off',
@@ -35,7 +35,7 @@ export const BEADS: readonly Step[] = [
     say: ['beadsDirect'],
     ask: ['beads'],
     usual: ['wrong-rod'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
   {
     id: 'beads-five',
@@ -49,7 +49,7 @@ export const BEADS: readonly Step[] = [
     say: ['beadsFive'],
     ask: ['beads'],
     usual: ['lower-cleared'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
   {
     id: 'beads-five-off',
@@ -63,7 +63,7 @@ export const BEADS: readonly Step[] = [
     say: ['beadsFive'],
     ask: ['beads'],
     usual: ['lower-cleared'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
   {
     id: 'beads-ten',
@@ -77,7 +77,7 @@ export const BEADS: readonly Step[] = [
     say: ['beadsTen'],
     ask: ['beads'],
     usual: ['ten-not-given-back', 'digit-given-back', 'next-rod-forgotten'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
   {
     id: 'beads-ten-off',
@@ -91,7 +91,7 @@ export const BEADS: readonly Step[] = [
     say: ['beadsTen'],
     ask: ['beads'],
     usual: ['ten-not-given-back', 'digit-given-back', 'next-rod-forgotten'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
   {
     id: 'beads-mixed',
@@ -105,7 +105,7 @@ export const BEADS: readonly Step[] = [
     say: ['beadsTen', 'beadsFive'],
     ask: ['beads'],
     usual: ['digit-given-back', 'next-rod-forgotten'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
   {
     id: 'beads-mixed-off',
@@ -119,7 +119,7 @@ export const BEADS: readonly Step[] = [
     say: ['beadsTen', 'beadsFive'],
     ask: ['beads'],
     usual: ['digit-given-back', 'next-rod-forgotten'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
   {
     id: 'beads-two',
@@ -133,6 +133,6 @@ export const BEADS: readonly Step[] = [
     say: ['eachPlace'],
     ask: ['beads'],
     usual: ['next-rod-forgotten', 'wrong-rod'],
-    serves: ['Practice, section 9'],
+    serves: [],
   },
 ]

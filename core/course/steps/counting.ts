@@ -1,6 +1,6 @@
 import type { Step } from './step'
 
-/** Steps of counting, with any pieces and with coins, in the order in which they are usually taken (practice, sections 1 to 6, 12; common practice, no source). */
+/** Steps of counting and comparing, in the order in which they are usually taken (practice, sections 1 to 6; common practice, no source). */
 
 export const COUNTING: readonly Step[] = [
   {
@@ -106,65 +106,5 @@ export const COUNTING: readonly Step[] = [
     ask: ['hand'],
     usual: [],
     serves: ['CCSS-M 4.NBT.A.2', 'NC Year 4, number and place value'],
-  },
-]
-
-/** About coins: only work with them counts. */
-export const MONEY: readonly Step[] = [
-  {
-    id: 'pay-20',
-    title: 'Pay up to 20',
-    strand: 'money',
-    limits: { operation: 'count', upTo: 20 },
-    restsOn: ['count-20'],
-    materials: ['coins'],
-    onlyWith: true,
-    ways: ['pay-fewest'],
-    say: ['coinsWorth'],
-    ask: ['coins'],
-    usual: ['counts-coins', 'keeps-last'],
-    serves: ['CCSS-M 2.MD.C.8', 'NC Year 2, measurement'],
-  },
-  {
-    id: 'pay-99',
-    title: 'Pay up to 99',
-    strand: 'money',
-    limits: { operation: 'count', from: 21, upTo: 99 },
-    restsOn: ['pay-20', 'count-99'],
-    materials: ['coins'],
-    onlyWith: true,
-    ways: ['pay-fewest'],
-    say: ['coinsWorth'],
-    ask: ['coins'],
-    usual: ['counts-coins', 'keeps-last', 'larger-for-more'],
-    serves: ['CCSS-M 2.MD.C.8', 'NC Year 2, measurement'],
-  },
-  {
-    id: 'pay-two',
-    title: 'Two prices together',
-    strand: 'money',
-    limits: { operation: 'add', digits: [2, 2], below: 100 },
-    restsOn: ['pay-99', 'add-2-2-ten'],
-    materials: ['coins'],
-    onlyWith: true,
-    ways: ['pay-fewest'],
-    say: ['coinsWorth'],
-    ask: ['tens'],
-    usual: ['counts-coins', 'coin-twice'],
-    serves: ['CCSS-M 2.MD.C.8', 'NC Year 2, measurement'],
-  },
-  {
-    id: 'pay-change',
-    title: 'Change from what was paid',
-    strand: 'money',
-    limits: { operation: 'subtract', digits: [2, 2], exchanges: [0, 1] },
-    restsOn: ['pay-two', 'take-2-2-ten'],
-    materials: ['coins'],
-    onlyWith: true,
-    ways: ['change-up'],
-    say: ['countUp', 'coinsWorth'],
-    ask: ['coins'],
-    usual: ['counts-coins', 'coin-left-out'],
-    serves: ['CCSS-M 2.MD.C.8', 'NC Year 3, measurement'],
   },
 ]

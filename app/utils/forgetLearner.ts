@@ -1,0 +1,20 @@
+import type { Lesson } from '../../shared/lessons'
+import type { Waiting } from '../stores/bench/queue'
+
+/** What this browser still holds of lessons, without one learner; a lesson to which nobody comes any more goes. */
+export function lessonsWithout(
+  lessons: Readonly<Record<string, Lesson>>,
+  learner: string,
+): Readonly<Record<string, Lesson>> {
+  const left = Object.entries(lessons).flatMap(([id, lesson]): [string, Lesson][] => {
+    const learners = lesson.learners.filter((l) => l !== learner)
+    if (learners.length === 0) return []
+    const { [learner]: _, ...notes } = lesson.notes
+    return [[id, { ...lesson, learners, notes, turns: lesson.turns.filter((t) => t.learner !== learner) }]]
+  })
+  return Object.fromEntries(left)
+}
+
+/** Problems that wait at the Bench, without those for one learner. */
+export const waitingWithout = (queue: readonly Waiting[], learner: string): readonly Waiting[] =>
+  queue.filter((w) => w.learner !== learner)
