@@ -1,16 +1,17 @@
 import '../core/index'
 import { attempt, type Choices, type RepresentationId } from '../core/door'
-import { kitFor, type Kit } from '../core/kit/index'
+import { kitFor, type Kit, type KitWish } from '../core/kit/index'
 
 /** Kits are to be counted: for each material its problems, and what there is of its pieces. */
 export interface KitsWish {
   readonly of: readonly {
     readonly material: RepresentationId
-    readonly problems: readonly string[]
+    readonly problems: KitWish['problems']
+    /** How many learners work with it. */
+    readonly learners: number
     readonly have: Readonly<Record<string, number>>
   }[]
   readonly choices: Partial<Choices>
-  readonly learners: number
   readonly sharing: number
   readonly spare: number
 }
@@ -22,8 +23,8 @@ export type KitsAnswer = readonly {
 
 self.onmessage = ({ data }: MessageEvent<KitsWish>): void => {
   const { of, ...all } = data
-  const answer = of.map(({ material, problems, have }) => {
-    const counted = attempt(() => kitFor({ ...all, problems, representation: material, have }))
+  const answer = of.map(({ material, problems, learners, have }) => {
+    const counted = attempt(() => kitFor({ ...all, problems, learners, representation: material, have }))
     return 'ok' in counted
       ? { material, kit: counted.ok, refused: '' }
       : { material, kit: null, refused: counted.refused.message }

@@ -1,4 +1,4 @@
-import { laidSteps, nextStep, type Placed, type Step, type StepStanding } from '../../core/course/index'
+import { laidSteps, nextStep, type Coming, type Placed, type Step, type StepStanding } from '../../core/course/index'
 import { MOST_STANDINGS, type LearnerStanding } from '../../shared/courses'
 import { request } from '../utils/request'
 
@@ -46,7 +46,17 @@ export function useStandings() {
   }
   const next = (learner: string): Step | null => nextStep(courses.steps, standings(learner))
   const laid = (learner: string | null): ReadonlySet<string> => laidSteps(courses.steps, standings(learner))
-  return { all, look, standings, next, laid, trouble }
+  /** Somebody who comes to a lesson at a step: with what suits them there, how long they took, and what they have had. */
+  const coming = (id: string, step: Step): Coming => {
+    const own = standings(id).find((s) => s.step === step.id)
+    return {
+      id,
+      step,
+      had: all.value.get(id)?.had ?? [],
+      ...(own ? { material: own.material, ms: own.ms } : {}),
+    }
+  }
+  return { all, look, standings, next, laid, coming, trouble }
 }
 
 /** What is to be said of a standing. */

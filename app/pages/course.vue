@@ -38,7 +38,22 @@ const all = computed(() => {
   ]
 })
 const plain = ({ id, name, about, steps }: Course): Course => ({ id, name, about, steps })
+const formKey = ref(0)
+/** How the course was before each change, in this window. */
+const past = shallowRef<readonly Course[]>([])
+watch(shownId, () => (past.value = []))
+function takeBack(): void {
+  const before = past.value.at(-1)
+  past.value = past.value.slice(0, -1)
+  if (before) put(before)
+  // The form is made anew from what stands now.
+  formKey.value++
+}
 function change(changed: Course): void {
+  past.value = [...past.value.slice(-50), course.value]
+  put(changed)
+}
+function put(changed: Course): void {
   const version = draft.value?.version ?? keptOne.value?.version ?? 0
   drafts.value = { ...drafts.value, [changed.id]: { course: plain(changed), version } }
 }
@@ -51,6 +66,7 @@ function copy(from: Course, name = `${from.name}, ours`): void {
   shownId.value = id
 }
 function discard(): void {
+  past.value = []
   const { [shownId.value]: _, ...rest } = drafts.value
   drafts.value = rest
   if (!courses.byId(shownId.value)) shownId.value = courses.course.id
@@ -164,6 +180,9 @@ useHead({ title: 'A school’s courses – Sett' })
         >
           Keep it
         </button>
+        <button v-if="past.length" type="button" class="stone-button" @click="takeBack">
+          Take the last change back
+        </button>
         <button v-if="draft" type="button" class="stone-button" @click="discard">Discard what I changed</button>
         <button type="button" class="stone-button" @click="copy(course)">Copy</button>
         <button type="button" class="stone-button" @click="asFile">To a file</button>
@@ -270,7 +289,7 @@ useHead({ title: 'A school’s courses – Sett' })
       <fieldset class="one" :disabled="!isOwn">
         <StepForm
           v-if="chosen"
-          :key="`${course.id} ${chosen.id}`"
+          :key="`${course.id} ${chosen.id} ${formKey}`"
           :model-value="chosen"
           :others="course.steps.filter((s) => s.id !== chosenId)"
           @update:model-value="setStep"

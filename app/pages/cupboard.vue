@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { attempt, parseProblem, REPRESENTATION_IDS, REPRESENTATIONS, type RepresentationId } from '../../core/door'
-import { cuttingMinutes, HAND_NEEDS, handsSay, MOST_KIT_LEARNERS, type HandNeed } from '../../core/kit/index'
+import {
+  cuttingMinutes,
+  HAND_NEEDS,
+  handsSay,
+  MOST_KIT_LEARNERS,
+  MOST_KIT_PROBLEMS,
+  type HandNeed,
+} from '../../core/kit/index'
 import { CUPBOARD_AT_FIRST, stockOf, type Cupboard } from '../../shared/cupboard'
 import type { Lesson } from '../../shared/lessons'
 import { request, type ServerRefusal } from '../utils/request'
@@ -37,7 +44,7 @@ try {
   of.value = 'typed'
 }
 const lesson = computed(() => lessons.value.find((l) => l.id === of.value) ?? null)
-const learners = computed(() => lesson.value?.learners.length ?? Math.trunc(Number(kept.value.learners) || 1))
+const learners = computed(() => Math.trunc(Number(kept.value.learners) || 1))
 const sharing = computed(() => Math.max(1, Math.trunc(Number(kept.value.sharing) || 1)))
 const material = computed<RepresentationId>(() =>
   REPRESENTATION_IDS.includes(kept.value.material) ? kept.value.material : 'blocks',
@@ -51,12 +58,19 @@ const lines = computed(() =>
 const unread = computed(() =>
   lesson.value ? [] : lines.value.filter((l) => 'refused' in attempt(() => parseProblem(l))),
 )
-/** Problems by the material that they are worked with. */
+/** Problems by the material that they are worked with, each with its way; and how many of those who come work with it. */
 const groups = computed(() => {
-  if (!lesson.value) return [{ material: material.value, problems: lines.value.slice(0, 200) }]
-  const found = new Map<RepresentationId, string[]>()
-  for (const t of lesson.value.turns) found.set(t.material, [...(found.get(t.material) ?? []), t.problem])
-  return [...found].map(([id, problems]) => ({ material: id, problems }))
+  if (!lesson.value)
+    return [{ material: material.value, problems: lines.value.slice(0, MOST_KIT_PROBLEMS), learners: learners.value }]
+  return [...new Set(lesson.value.turns.map((t) => t.material))].map((id) => {
+    const own = lesson.value!.turns.filter((t) => t.material === id)
+    const who = new Set(own.flatMap((t) => t.learner ?? []))
+    return {
+      material: id,
+      problems: own.map(({ problem, way }) => ({ problem, way })),
+      learners: Math.max(1, who.size),
+    }
+  })
 })
 const haveOf = (id: string): Record<string, number> =>
   Object.fromEntries(
@@ -67,7 +81,6 @@ const haveOf = (id: string): Record<string, number> =>
 const wish = computed(() => ({
   of: groups.value.map((g) => ({ ...g, have: haveOf(g.material) })),
   choices: classroom.classroom?.hands ?? {},
-  learners: learners.value,
   sharing: sharing.value,
   spare: cupboard.value.spare,
 }))
@@ -130,6 +143,10 @@ const needs = computed(() =>
 )
 const withPieces = REPRESENTATION_IDS.filter((id) => REPRESENTATIONS[id].out)
 const namesOf = (l: Lesson): string => l.learners.map((id) => classroom.nameOf(id)).join(', ')
+function learnersWith(id: RepresentationId): string {
+  const many = groups.value.find((g) => g.material === id)?.learners ?? 1
+  return many === 1 ? '1 learner' : `${many} learners`
+}
 const print = (): void => window.print()
 useHead({ title: 'Cupboard – Sett' })
 </script>
@@ -216,8 +233,7 @@ useHead({ title: 'Cupboard – Sett' })
           <h2>
             {{ REPRESENTATIONS[id].title }}
             <span v-if="kit?.items.length" class="quiet">
-              · {{ kit.sets }} {{ kit.sets === 1 ? 'set' : 'sets' }} for {{ learners }}
-              {{ learners === 1 ? 'learner' : 'learners' }}</span
+              · {{ kit.sets }} {{ kit.sets === 1 ? 'set' : 'sets' }} for {{ learnersWith(id) }}</span
             >
           </h2>
           <p v-if="refused" class="trouble" role="alert">{{ refused }}</p>

@@ -11,7 +11,7 @@ const classroom = useClassroom()
 const courses = useCourses()
 const session = useSession()
 const { turnByTurn } = useSetToWork()
-const { all, look, standings, next, trouble } = useStandings()
+const { all, look, standings, next, coming: comingTo, trouble } = useStandings()
 const failed = ref('')
 const today = dayOf(new Date())
 const DAYS_AHEAD = 14
@@ -98,12 +98,10 @@ const tick = (id: string): void =>
 /** A few minutes with one learner, without a plan kept: shown, together, alone. */
 async function begin(id: string, step: Step | null): Promise<void> {
   if (!step) return
-  const standing = standings(id).find((s) => s.step === step.id)
-  const had = all.value.get(id)?.had ?? []
   const seed = crypto.getRandomValues(new Uint32Array(1))[0]! % 100_000
   const planned = attempt(() =>
     planLesson({
-      learners: [{ id, step, had, ...(standing ? { material: standing.material, ms: standing.ms } : {}) }],
+      learners: [comingTo(id, step)],
       minutes: 8,
       seed,
     }),
@@ -206,8 +204,18 @@ useHead({ title: 'Today – Sett' })
           <span class="step">
             <b>{{ r.step ? `${capital(r.step.strand)}: ${r.step.title}` : 'Every step holds' }}</b>
             <span class="quiet">{{ r.why }}</span>
-            <span v-if="r.checks.length" class="quiet"
-              >Look again at: {{ r.checks.map((s) => s.title).join(', ') }}.</span
+            <span v-if="r.checks.length" class="again"
+              >Look again at
+              <button
+                v-for="c in r.checks"
+                :key="c.id"
+                type="button"
+                class="stone-button"
+                :aria-label="`Look with ${r.name} again at ${c.title}`"
+                @click="begin(r.id, c)"
+              >
+                {{ c.title }}
+              </button></span
             >
           </span>
           <span class="quiet seen">{{ r.seen }}</span>
@@ -316,6 +324,12 @@ kbd {
 }
 .step {
   display: grid;
+}
+.again {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+  align-items: center;
 }
 .calendar {
   justify-self: start;

@@ -16,8 +16,10 @@ import type { WayId } from '../way/way'
 
 /** What is to be counted out. */
 export interface KitWish {
-  readonly problems: readonly string[]
+  /** Problems, or problems each with the way it is worked. */
+  readonly problems: readonly (string | { readonly problem: string; readonly way: WayId | null })[]
   readonly representation: RepresentationId
+  /** The way of all that have none of their own; the material's usual one where this is left out. */
   readonly way?: WayId
   readonly choices?: Partial<Choices>
   readonly learners: number
@@ -106,6 +108,17 @@ function counted(moment: readonly OutPieces[], units: Units): ReadonlyMap<string
   return kinds
 }
 
+/** Each problem in each of its ways, once. */
+function workings({
+  problems,
+  way,
+}: KitWish): readonly { readonly problem: string; readonly way: WayId | undefined }[] {
+  const all = problems.map((p) =>
+    typeof p === 'string' ? { problem: p, way } : { problem: p.problem, way: p.way ?? way },
+  )
+  return [...new Map(all.map((w) => [`${w.way} ${w.problem}`, w])).values()]
+}
+
 /** Counts out a kit. A problem that cannot be worked is told, and the others are counted. @throws Refusal for numbers of learners and problems that are none. */
 export function kitFor(wish: KitWish): Kit {
   const { problems, learners, sharing = 1, spare = 0.05, have, packs = [] } = wish
@@ -118,11 +131,11 @@ export function kitFor(wish: KitWish): Kit {
   const units = REPRESENTATIONS[wish.representation].units
   const most = new Map<string, { readonly out: Named; readonly problem: string; readonly rods: number }>()
   const cannot: { problem: string; why: string }[] = []
-  for (const problem of new Set(problems)) {
+  for (const { problem, way } of workings(wish)) {
     const here = REPRESENTATIONS[wish.representation].standsIn
     const looked = attempt(() => {
       const read = here ? here(parseProblem(problem)) : units
-      return momentsOf(wish, problem).map((moment) => counted(moment, read))
+      return momentsOf({ ...wish, ...(way ? { way } : {}) }, problem).map((moment) => counted(moment, read))
     })
     if ('refused' in looked) {
       cannot.push({ problem, why: looked.refused.message })

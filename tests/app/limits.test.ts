@@ -31,6 +31,14 @@ test.each(conflicts.map((l) => [JSON.stringify(l), l] as const))(
   },
 )
 
+test('a rule on beads goes with the operation: none of adding where one takes away', () => {
+  const adding = formOf({ operation: 'add', digits: [1, 1], rule: { lessons: ['ten+9'] } })
+  expect(limitsOf(adding).rule).toEqual({ lessons: ['ten+9'] })
+  const taking = limitsOf({ ...adding, operation: 'subtract' })
+  expect(taking.rule).toEqual({ lessons: ['five-1'] })
+  expect(countProblems(checkLimits(taking))).toBeGreaterThan(0n)
+})
+
 test('what was kept by an earlier Sett, or by hand, is taken with doubt', () => {
   expect(soundForm(null)).toEqual(LIMITS_AT_FIRST)
   expect(soundForm({ operation: 'root' })).toEqual(LIMITS_AT_FIRST)

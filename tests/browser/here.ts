@@ -4,10 +4,10 @@ import { browser, By, byRole, serve, until, type Running } from './world'
 type DevTools = { sendDevToolsCommand(command: string, parameters: object): Promise<void> }
 
 /** One server and one browser for all tests of a file, with what hands do in them. `app` and `driver` are there once tests run. */
-export function inChromium() {
+export function inChromium({ demo = true }: { readonly demo?: boolean } = {}) {
   const here = {} as { app: Running; driver: WebDriver }
   beforeAll(async () => {
-    here.app = await serve({ demo: true })
+    here.app = await serve({ demo })
     here.driver = await browser()
   })
   afterAll(async () => {

@@ -1,20 +1,17 @@
 import type { WebDriver } from 'selenium-webdriver'
-import { browser, By, byRole, Key, noViolations, serve, text, type Running } from './world'
+import { inChromium } from './here'
+import { By, byRole, Key, noViolations, text, type Running } from './world'
 import type { Lesson } from '../../shared/lessons'
 
 /** A day of a teacher: Today, a lesson planned, taken to the Bench, and looked at afterwards. */
 
+const here = inChromium({ demo: false })
+const { click, size, press } = here
 let app: Running
 let driver: WebDriver
-beforeAll(async () => {
-  app = await serve()
-  driver = await browser()
+beforeAll(() => {
+  ;({ app, driver } = here)
 })
-afterAll(async () => {
-  await driver?.quit()
-  await app?.stop()
-})
-const click = async (name: string | RegExp): Promise<void> => (await byRole(driver, 'button', name)).click()
 const follow = async (name: string | RegExp): Promise<void> => (await byRole(driver, 'link', name)).click()
 const at = (path: RegExp): Promise<unknown> =>
   driver.wait(async () => path.test(new URL(await driver.getCurrentUrl()).pathname), 10_000)
@@ -26,12 +23,6 @@ const lessons = async (): Promise<Lesson[]> => {
   const answer = await fetch(`${app.url}/api/lessons?from=2026-01-01&to=2026-12-31`)
   return (await answer.json()) as Lesson[]
 }
-const size = (width: number, height: number): Promise<void> =>
-  (driver as unknown as { sendDevToolsCommand(c: string, p: object): Promise<void> }).sendDevToolsCommand(
-    'Emulation.setDeviceMetricsOverride',
-    { width, height, deviceScaleFactor: 1, mobile: false },
-  )
-
 test('a new teacher goes from an empty room to a placement, a lesson for two, the Bench and back', async () => {
   const began = Date.now()
   await driver.get(app.url)
@@ -139,6 +130,8 @@ test('a lesson is changed in every part, and what is changed is kept by itself; 
   await boxes[2]!.sendKeys(Key.chord(Key.CONTROL, 'a'), 'reeds and reeds', Key.TAB)
   await text(driver, '.turns .trouble', /\S/)
   await click(/8 \+ 6: take out/)
+  await click('Bring back 8 + 6')
+  await click(/8 \+ 6: take out/)
   await click('Add a problem')
   await driver.wait(async () => (await lessons())[0]!.turns.length === lesson!.turns.length, 8000)
   await noViolations(driver)
@@ -179,11 +172,6 @@ test('by keyboard alone a lesson is planned and begun', async () => {
   const before = (await lessons()).length
   await driver.get(`${app.url}/today`)
   await text(driver, '.rows', 'Pip')
-  const press = (...keys: string[]): Promise<void> =>
-    driver
-      .actions()
-      .sendKeys(...keys)
-      .perform()
   await tabTo(/^Pip comes$/)
   await press(Key.SPACE)
   // The links stand before the learners: once round.

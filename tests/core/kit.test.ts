@@ -9,7 +9,7 @@ import {
   kitFor,
   pieceKind,
 } from '../../core/kit/index'
-import { plan, Refusal, REPRESENTATIONS, waysFor } from '../../core/index'
+import { plan, Refusal, REPRESENTATIONS, waysFor, type WayId } from '../../core/index'
 import { besideOf, setUp } from '../../core/plan/setup'
 
 const counts = (kit: ReturnType<typeof kitFor>): Record<string, number> =>
@@ -61,6 +61,25 @@ describe('worked by hand', () => {
     const frame = kitFor({ problems: ['4 + 3', '304 + 178'], representation: 'abacus', learners: 4, spare: 0 })
     expect(frame.items).toMatchObject([{ kind: 'frame', atOnce: 1, total: 4, rods: 4 }])
     expect(counts(kitFor({ problems: ['12 / 3'], representation: 'plates', learners: 1 }))).toMatchObject({ plate: 3 })
+  })
+
+  test('each problem is worked in its own way: exchanged first, or made friendly, it may want other pieces', () => {
+    const of = (way: WayId | null) =>
+      counts(kitFor({ problems: [{ problem: '37 + 45', way }], representation: 'blocks', learners: 1 }))
+    // 37 and 45 apart: seven tens, twelve ones. Made friendly, 40 and 42: eight tens, and at no moment twelve ones.
+    expect(of('ones-first')).toEqual({ ten: 8, one: 12 })
+    expect(of(null)).toEqual(of('ones-first'))
+    expect(of('make-friendly').one).toBeLessThanOrEqual(12)
+    const both = kitFor({
+      problems: [
+        { problem: '37 + 45', way: 'ones-first' },
+        { problem: '37 + 45', way: 'hops' },
+      ],
+      representation: 'blocks',
+      learners: 1,
+    })
+    for (const [kind, n] of Object.entries(of('hops'))) expect(counts(both)[kind]).toBeGreaterThanOrEqual(n)
+    for (const [kind, n] of Object.entries(of('ones-first'))) expect(counts(both)[kind]).toBeGreaterThanOrEqual(n)
   })
 
   test('what has no pieces needs none; what cannot be worked is told, and the others are counted', () => {

@@ -1,9 +1,13 @@
 import {
   countProblems,
+  askedAs,
+  askIdOf,
   isToCheck,
   isWithin,
   laidSteps,
   nextStep,
+  saidAs,
+  sayIdOf,
   setProblems,
   standingsOf,
   StepFinder,
@@ -12,7 +16,7 @@ import {
   type Done,
 } from '../../core/course/index'
 import { CATALOGUE } from '../../core/diagnose/index'
-import { parseProblem, REPRESENTATIONS, waysFor, type RepresentationId } from '../../core/index'
+import { packOf, parseProblem, WORD_SETS, REPRESENTATIONS, waysFor, type RepresentationId } from '../../core/index'
 
 test('steps rest on steps that are there, in no circle; their mistakes and materials are known', () => {
   expect(troublesIn(STEPS)).toEqual([])
@@ -21,6 +25,27 @@ test('steps rest on steps that are there, in no circle; their mistakes and mater
     for (const id of s.usual) expect([s.id, bugs]).toEqual([s.id, expect.arrayContaining([id])])
     for (const m of s.materials) expect([s.id, REPRESENTATIONS[m].id]).toEqual([s.id, m])
   }
+})
+
+test('what is said and asked at a step is a phrase that there is, in the class’s own words', () => {
+  for (const words of [WORD_SETS.exchange, WORD_SETS.regroup]) {
+    const pack = packOf(words)
+    for (const s of STEPS) {
+      expect(s.say.length + s.ask.length).toBeGreaterThan(1)
+      for (const [id, told] of [
+        ...s.say.map((t) => [t, saidAs(t, pack)]),
+        ...s.ask.map((t) => [t, askedAs(t, pack)]),
+      ]) {
+        expect([s.id, told]).toEqual([s.id, expect.stringMatching(/^[A-Z][^{}]* [^{}]*[.?]$/)])
+        expect([sayIdOf(told!, pack), askIdOf(told!, pack)]).toContain(id)
+      }
+    }
+  }
+  const regroup = packOf(WORD_SETS.regroup)
+  expect(saidAs('oneForTen', regroup)).toContain('regroup one ten as ten')
+  // A school's own words stay as they are, whatever they are called like.
+  for (const own of ['Ten reeds make a bundle.', 'constructor', '__proto__'])
+    expect([saidAs(own, regroup), sayIdOf(own, regroup)]).toEqual([own, own])
 })
 
 test('a circle, what is not there, and what is there twice are told', () => {

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  LESSON_MINUTES,
-  MOST_IN_LESSON,
-  planLesson,
-  saidAs,
-  askedAs,
-  type Coming,
-  type Step,
-} from '../../../core/course/index'
+import { LESSON_MINUTES, MOST_IN_LESSON, planLesson, saidAs, askedAs, type Step } from '../../../core/course/index'
 import { attempt, capital, packOf } from '../../../core/door'
 import type { Lesson } from '../../../shared/lessons'
 
@@ -16,7 +8,7 @@ const { first } = defineProps<{ first: readonly string[] }>()
 const emit = defineEmits<{ planned: [lesson: Lesson, notes: readonly string[]] }>()
 const classroom = useClassroom()
 const courses = useCourses()
-const { all, look, standings, next, trouble } = useStandings()
+const { look, next, coming, trouble } = useStandings()
 
 const kept = useLocalStorage('sett.lesson-minutes', 12)
 const minutes = ref(Number(kept.value) || 12)
@@ -36,16 +28,7 @@ const refused = ref('')
 function plan(): void {
   refused.value = ''
   kept.value = minutes.value
-  const learners = comes.value.map((id): Coming => {
-    const step = stepOf(id)
-    const standing = standings(id).find((s) => s.step === step.id)
-    return {
-      id,
-      step,
-      ...(standing ? { material: standing.material, ms: standing.ms } : {}),
-      had: all.value.get(id)?.had ?? [],
-    }
-  })
+  const learners = comes.value.map((id) => coming(id, stepOf(id)))
   const seed = crypto.getRandomValues(new Uint32Array(1))[0]! % 100_000
   const planned = attempt(() => planLesson({ learners, minutes: Number(minutes.value), seed }))
   if ('refused' in planned) {

@@ -82,12 +82,24 @@ function setMaterial(at: number, material: RepresentationId): void {
   const step = courses.stepOf(turn.step)
   setTurn(at, { material, way: step ? wayFor(step, turn.problem, material) : null })
 }
-const takeOut = (at: number): void => set({ turns: lesson.value.turns.filter((_, i) => i !== at) })
+/** What was taken out last, and where it stood. */
+const taken = shallowRef<{ readonly turn: Turn; readonly at: number } | null>(null)
+function takeOut(at: number): void {
+  taken.value = { turn: lesson.value.turns[at]!, at }
+  refused.value = {}
+  set({ turns: lesson.value.turns.filter((_, i) => i !== at) })
+}
+function bringBack(): void {
+  const { turn, at } = taken.value!
+  taken.value = null
+  set({ turns: lesson.value.turns.toSpliced(at, 0, turn) })
+}
 /** Moves a turn before the one above it in its part. */
 function earlier(at: number): void {
   const { turns } = lesson.value
   const above = turns.findLastIndex((t, i) => i < at && t.mode === turns[at]!.mode)
   if (above < 0) return
+  refused.value = {}
   set({ turns: turns.map((t, i) => (i === at ? turns[above]! : i === above ? turns[at]! : t)) })
 }
 /** One more problem of a part: of the step and for the learner of the one before it, or of the lesson's first. */
@@ -120,6 +132,9 @@ const whose = (turn: Turn): string => (turn.learner === null ? 'all' : classroom
 <template>
   <div class="sheet">
     <div class="turns">
+      <button v-if="taken" type="button" class="stone-button no-print back" @click="bringBack">
+        Bring back {{ pretty(taken.turn.problem) }}
+      </button>
       <section v-for="p in parts" :key="p.mode" :aria-label="p.title">
         <h2>{{ p.title }}</h2>
         <table v-if="p.turns.length">
@@ -267,6 +282,9 @@ td select {
 td:last-child {
   white-space: nowrap;
   text-align: right;
+}
+.back {
+  justify-self: start;
 }
 .beside section {
   padding-left: 0.9rem;
