@@ -46,9 +46,22 @@ export {
 export { FIRST } from './first'
 export { introduce } from './introduce'
 export { REPRESENTATION_IDS, type RepresentationId } from './materials'
-export { add, compare, type Exact, exact, parts, sign, sizeOf, subtract, timesIn, toCount, ZERO } from './number/exact'
+export {
+  add,
+  asNumber,
+  compare,
+  type Exact,
+  exact,
+  parts,
+  sign,
+  sizeOf,
+  subtract,
+  timesIn,
+  toCount,
+  ZERO,
+} from './number/exact'
 export { grouped, groupedAlike, groupedIn, type Separator } from './number/grouped'
-export { isDecimal, lcm, lowestText } from './number/fractions'
+export { cutOf, isDecimal, lcm, lowestText } from './number/fractions'
 export { levelParts, type MathToken, mathTokens, toLatex, toMathML } from './number/markup'
 export { parseNumeral, printExact, printNumeral, valueOf } from './number/numeral'
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'

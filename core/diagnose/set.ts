@@ -1,4 +1,5 @@
 import { FAMILIES, type Family } from '../mistakes/catalogue'
+import { checkSign, SIGNS, signsIn, spelt } from '../number/signs'
 import type { Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
 import { problemsOf } from './pool'
@@ -17,11 +18,8 @@ export interface ProblemSet {
 export const MOST_IN_SET = 30
 export const MOST_SEED = 2 ** 15 - 1
 
-/** Letters and digits that are not taken for one another in handwriting: no I, L, O, U. */
-const SIGNS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ'
-/** Of eight signs, the sum by their places, so that one wrong sign, or two that changed places, are noticed. */
-const checkOf = (signs: string): string =>
-  SIGNS[Array.from(signs).reduce((sum, c, i) => sum + SIGNS.indexOf(c) * (2 * i + 1), 7) % 32]!
+/** Where the check of a set's code begins. */
+const CHECK = 7
 
 /** The code of a set: `0FK7-S0A3-M`. */
 export function codeOf({ family, most, count, seed }: ProblemSet): string {
@@ -32,16 +30,15 @@ export function codeOf({ family, most, count, seed }: ProblemSet): string {
     [seed, 15n],
   ] as const)
     all = (all << bits) + BigInt(n)
-  const signs = Array.from({ length: 8 }, (_, i) => SIGNS[Number((all >> BigInt(5 * (7 - i))) & 31n)]!).join('')
-  return `${signs.slice(0, 4)}-${signs.slice(4)}-${checkOf(signs)}`
+  return spelt(all, CHECK)
 }
 
 /** Reads a code; letters that look alike are taken for each other. @throws Refusal where it is none, or a sign of it is wrong. */
 export function setOf(code: string): ProblemSet {
-  const plain = code.toUpperCase().replace(/[\s-]/g, '').replace(/O/g, '0').replace(/[IL]/g, '1')
-  if (!/^[0-9A-HJKMNP-TV-Z]{9}$/.test(plain))
+  const plain = signsIn(code)
+  if (plain === undefined)
     throw new Refusal('A set’s code has nine letters and digits.', 'It stands at the foot of the printed set.')
-  if (checkOf(plain.slice(0, 8)) !== plain[8])
+  if (checkSign(plain.slice(0, 8), CHECK) !== plain[8])
     throw new Refusal('That is no code of a set: a sign of it is wrong.', 'Look at it once more.')
   let all = Array.from(plain.slice(0, 8)).reduce((n, c) => (n << 5n) + BigInt(SIGNS.indexOf(c)), 0n)
   const take = (bits: bigint): number => {

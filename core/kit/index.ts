@@ -1,4 +1,5 @@
 /** The door to the cupboard: how many pieces a lesson needs, what they are like, and what to be careful about. */
+export { otherMaterials, type OtherMaterial } from './instead'
 export {
   kitFor,
   momentsOf,

@@ -146,3 +146,9 @@ export function toCount(a: Exact): number {
   if (!Number.isSafeInteger(n)) throw new Error(`${a} is no count`)
   return n
 }
+
+/** An exact number as a machine number: for a place in a drawing, never for arithmetic. */
+export const asNumber = (a: Exact): number => {
+  const { numerator, denominator } = parts(a)
+  return Number(numerator) / Number(denominator)
+}

@@ -11,6 +11,9 @@ export const lcm = (numbers: readonly bigint[]): bigint => numbers.reduce((all, 
 /** The denominator of a number in lowest terms. */
 export const denominatorOf = (value: Exact): bigint => parts(value).denominator
 
+/** How many of a kind make a whole: 8 of an eighth, 1 of a whole. */
+export const cutOf = (unit: Exact): number => Number(denominatorOf(unit))
+
 /** One of so many equal parts: `1/8` of 8. */
 export const partUnit = (denominator: bigint | number): Exact => exact(`1/${denominator}`)
 

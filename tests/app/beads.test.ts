@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { BAR, beadSpots, layFrame } from '../../app/components/mats/beads/beadLayout'
+import { BAR, beadSpots, layFrame } from '../../core/representation/abacus/layout'
 import { placesOf } from '../../app/utils/lit'
 import { DEFAULT_CHOICES } from '../../core/choices'
 import { plan } from '../../core/plan/plan'

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { exact, type Pieces } from '../../core/index'
-import { hatchOf, layStrips, type Bar } from '../../app/components/mats/parts/partsLayout'
-import { cutOf, partName, partsText } from '../../app/utils/parts'
+import { hatchOf, layStrips, type Bar } from '../../core/representation/parts/layout'
+import { cutOf } from '../../core/number/fractions'
+import { partName, partsText } from '../../app/utils/parts'
 
 /** Strips on their mat: one scale for all, every amount from the same edge, nothing on top of anything else. */
 

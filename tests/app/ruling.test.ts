@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { marksOf, ruled } from '../../app/components/mats/line/ruling'
+import { marksOf, ruled } from '../../core/representation/line/ruling'
 
 const WIDTHS = [320, 900, 1800]
 const numbers = fc.array(fc.integer({ min: -9999, max: 9999 }), { minLength: 1, maxLength: 4 })

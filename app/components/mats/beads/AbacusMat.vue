@@ -6,7 +6,7 @@ import { useRodKeys } from './useRodKeys'
 import { type BeadMove, capital } from '../../../../core/door'
 import type { AbacusState } from '../../../../core/representation/abacus/frame'
 import { print } from '../../../../core/representation/abacus/text'
-import { BAR, beadSpots, layFrame, takesAlong, type BeadSpot } from './beadLayout'
+import { BAR, beadSpots, layFrame, takesAlong, type BeadSpot } from '../../../../core/representation/abacus/layout'
 
 /**
  * A frame of beads. A bead is pushed by a tap or drawn along by mouse and finger, and takes along what lies between; two fingers

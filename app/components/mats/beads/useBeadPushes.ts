@@ -1,6 +1,6 @@
 import type { BeadMove } from '../../../../core/door'
 import { push, type AbacusState } from '../../../../core/representation/abacus/frame'
-import type { BeadSpot, FrameLayout } from './beadLayout'
+import type { BeadSpot, FrameLayout } from '../../../../core/representation/abacus/layout'
 import { usePushing } from './usePushing'
 
 /**

@@ -1,6 +1,6 @@
 import { placeName } from '../../../../core/door'
 import { digitsOn, type AbacusState } from '../../../../core/representation/abacus/frame'
-import type { FrameLayout } from './beadLayout'
+import type { FrameLayout } from '../../../../core/representation/abacus/layout'
 
 export const NUMBERS = ['nought', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
 

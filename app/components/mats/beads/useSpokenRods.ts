@@ -1,6 +1,6 @@
 import type { Ref } from 'vue'
 import { capital } from '../../../../core/door'
-import type { FrameLayout } from './beadLayout'
+import type { FrameLayout } from '../../../../core/representation/abacus/layout'
 
 interface Given {
   readonly frame: Ref<HTMLElement | null>

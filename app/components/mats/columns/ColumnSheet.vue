@@ -9,7 +9,7 @@ import {
   type Square,
 } from '../../../../core/representation/columns/state'
 import { type Choices, DEFAULT_CHOICES } from '../../../../core/door'
-import { belowText, blankNought, sheetRows } from './sheetRows'
+import { belowText, blankNought, sheetRows } from '../../../../core/representation/columns/rows'
 import { walkNear } from '../../../utils/walkNear'
 
 const props = withDefaults(

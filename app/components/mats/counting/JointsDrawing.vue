@@ -1,40 +1,19 @@
 <script setup lang="ts">
-import { marksOf } from '../../../../core/door'
+import { JOINT_FINGERS, JOINT_PALM, jointSpots } from '../../../../core/representation/joints/layout'
 import type { Drawing, DrawingSays } from './drawing'
 
 /** One open hand with marks inside its fingers, as many on each as the class says. */
 const props = defineProps<Drawing>()
 const emit = defineEmits<DrawingSays>()
 
-const FINGERS = [
-  { x: 92, y: 168, length: 104, lean: -16 },
-  { x: 142, y: 138, length: 126, lean: -6 },
-  { x: 196, y: 130, length: 136, lean: 0 },
-  { x: 250, y: 140, length: 124, lean: 7 },
-  { x: 306, y: 214, length: 104, lean: 46 },
-] as const
-/** Marks from the tip down, finger after finger. */
-const marks = computed(() =>
-  marksOf(props.setup.choices.joints).flatMap((count, i, all) => {
-    const before = all.slice(0, i).reduce((sum, n) => sum + n, 0)
-    const { length } = FINGERS[i]!
-    return Array.from({ length: count }, (_, j) => ({
-      n: before + j,
-      i,
-      y: -length + 20 + (j * (length - 8)) / Math.max(1, count - 0.2),
-    }))
-  }),
-)
+const marks = computed(() => jointSpots(props.setup.choices.joints))
 const used = computed(() => props.state.out + Math.abs(props.state.counted))
 </script>
 
 <template>
   <svg viewBox="0 -18 420 380" role="img" :aria-label="`One hand: ${described}`">
-    <path
-      class="skin"
-      d="M72 190 Q74 150 120 148 L270 150 Q300 170 304 216 Q300 300 262 344 L118 344 Q70 296 72 190 Z"
-    />
-    <g v-for="(f, i) in FINGERS" :key="i" :transform="`translate(${f.x} ${f.y}) rotate(${f.lean})`">
+    <path class="skin" :d="JOINT_PALM" />
+    <g v-for="(f, i) in JOINT_FINGERS" :key="i" :transform="`translate(${f.x} ${f.y}) rotate(${f.lean})`">
       <rect class="skin" x="-23" :y="-f.length" width="46" :height="f.length + 34" rx="23" />
       <g
         v-for="m in marks.filter((x) => x.i === i)"

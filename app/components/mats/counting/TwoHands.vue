@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Digit, Finger, Hand } from '../../../../core/door'
+import type { Finger, Hand } from '../../../../core/door'
+import { FINGER_SHAPES, PALM } from '../../../../core/representation/fingers/hand'
 
 /** How one finger stands. */
 export interface FingerLook {
@@ -16,16 +17,8 @@ export interface FingerLook {
 const props = defineProps<{ look: (finger: Finger) => FingerLook; movable: boolean; label: string }>()
 const emit = defineEmits<{ tap: [finger: Finger] }>()
 
-/** Fingers of a hand from its little finger: where each is rooted, how long, and how it leans. */
-const SHAPES: readonly { name: Digit; x: number; y: number; length: number; width: number; lean: number }[] = [
-  { name: 'little', x: 18, y: 118, length: 62, width: 21, lean: -14 },
-  { name: 'ring', x: 45, y: 98, length: 82, width: 24, lean: -5 },
-  { name: 'middle', x: 74, y: 92, length: 92, width: 25, lean: 0 },
-  { name: 'index', x: 103, y: 98, length: 84, width: 24, lean: 6 },
-  { name: 'thumb', x: 132, y: 150, length: 64, width: 26, lean: 46 },
-]
 const HANDS: readonly Hand[] = ['left', 'right']
-const fingersOf = (hand: Hand) => SHAPES.map((s) => ({ s, f: props.look(`${hand}-${s.name}`) }))
+const fingersOf = (hand: Hand) => FINGER_SHAPES.map((s) => ({ s, f: props.look(`${hand}-${s.name}`) }))
 </script>
 
 <template>
@@ -35,10 +28,7 @@ const fingersOf = (hand: Hand) => SHAPES.map((s) => ({ s, f: props.look(`${hand}
       :key="hand"
       :transform="hand === 'left' ? 'translate(20 20)' : 'translate(380 20) scale(-1 1)'"
     >
-      <path
-        class="palm"
-        d="M20 128 Q22 108 60 104 Q112 100 124 122 Q142 150 128 196 Q118 236 74 238 Q28 238 20 196 Z"
-      />
+      <path class="palm" :d="PALM" />
       <template v-for="{ s, f } in fingersOf(hand)" :key="s.name">
         <g
           :transform="`translate(${s.x} ${s.y}) rotate(${s.lean})`"

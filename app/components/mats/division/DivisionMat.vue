@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { turnAt, type DivisionState } from '../../../../core/representation/division/state'
 import { type Mode, placeName, printNumeral, type Setup, type Standing } from '../../../../core/door'
-import { stepOf, workRows } from './divisionRows'
+import { stepOf, workRows } from '../../../../core/representation/division/rows'
 
 /** Long division on squared paper: the card over what is not needed yet, and one turn of the loop for each digit. */
 const props = defineProps<{ state: DivisionState; setup: Setup; standing: Standing; mode: Mode; newest: boolean }>()

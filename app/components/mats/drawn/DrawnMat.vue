@@ -2,7 +2,7 @@
 import { countingNow } from '../../../../core/representation/drawn/drawn'
 import type { DrawnState } from '../../../../core/representation/drawn/state'
 import { placeName } from '../../../../core/door'
-import { layColumn, SIGN } from './drawnLayout'
+import { layColumn, SIGN } from '../../../../core/representation/drawn/layout'
 
 /**
  * Squares, lines and dots as one draws them: a tap on the paper draws one, a tap on one crosses it out; a made ten is ringed, a

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Mode, Setup, Standing } from '../../../../core/door'
 import { DOTTED, SHAPES, type GroupsState, type Shape } from '../../../../core/representation/groups/groups'
-import { MARGIN, RING, rings, rows, STEP } from './groupsLayout'
+import { MARGIN, RING, rings, rows, STEP } from '../../../../core/representation/groups/layout'
 
 /** Equal groups: in rings, in the rows of an array that can be split and turned round, or as bars. */
 const props = defineProps<{ state: GroupsState; setup: Setup; standing: Standing; mode: Mode; newest: boolean }>()

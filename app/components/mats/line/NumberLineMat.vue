@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  asNumber,
   add,
   amountsOf,
   answer,
@@ -25,8 +26,8 @@ import {
   writtenIn,
 } from '../../../../core/door'
 import { hereOn, points, type LineState } from '../../../../core/representation/line/line'
-import { asNumber, partsText } from '../../../utils/parts'
-import { marksOf, ruled } from './ruling'
+import { partsText } from '../../../utils/parts'
+import { marksOf, ruled } from '../../../../core/representation/line/ruling'
 
 /**
  * A ruled line through nought. An arrow is drawn along it with a finger or the mouse; by keyboard a pointer is moved to where the

@@ -11,7 +11,7 @@ import {
   sign,
   valueOf,
 } from '../../../../core/door'
-import { spread } from './lineLayout'
+import { spread } from '../../../../core/representation/openline/layout'
 
 /** An empty line on which one starts somewhere and hops; every landing is written. */
 const props = defineProps<{ state: OpenLineState; setup: Setup; movable: boolean; newest: boolean }>()

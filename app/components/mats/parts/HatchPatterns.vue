@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hatchOf } from './partsLayout'
+import { hatchOf } from '../../../../core/representation/parts/layout'
 
 /** The hatching of each kind of part, to be filled in with `url(#hatch-8)`. */
 defineProps<{ kinds: readonly number[]; name: string }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  cutOf,
   type Mode,
   numberText,
   printNumeral,
@@ -15,7 +16,7 @@ import {
 } from '../../../../core/door'
 import { calledAll } from '../../../../core/representation/parts/apply'
 import { lengthIn, namesOf, type PartsState, WHOLES } from '../../../../core/representation/parts/state'
-import { cutOf, partName } from '../../../utils/parts'
+import { partName } from '../../../utils/parts'
 import { rowsOf, type PartsWords } from './rows'
 
 /** What can be done with the parts that lie there, by buttons: so many of a kind, cut anew, pushed together, compared. */

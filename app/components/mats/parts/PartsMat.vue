@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Component } from 'vue'
 import {
+  cutOf,
   commonIn,
   type Mode,
   numbersIn,
@@ -11,7 +12,7 @@ import {
 } from '../../../../core/door'
 import { calledAll } from '../../../../core/representation/parts/apply'
 import type { PartsState } from '../../../../core/representation/parts/state'
-import { cutOf, partName } from '../../../utils/parts'
+import { partName } from '../../../utils/parts'
 import { rowsOf, type PartsWords } from './rows'
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PartsState } from '../../../../core/representation/parts/state'
-import { layStrips } from './partsLayout'
+import { layStrips } from '../../../../core/representation/parts/layout'
 import { rowsOf } from './rows'
 
 /** Strips at true proportion: wholes, and parts laid end to end in rows that begin at one edge. */

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { PartsState } from '../../../../core/representation/parts/state'
-import { lcm } from '../../../../core/door'
-import { asNumber, cutOf } from '../../../utils/parts'
+import { asNumber, cutOf, lcm } from '../../../../core/door'
 import { rowsOf } from './rows'
 
 /** Containers filled in equal levels; each pouring has a texture of its own, so that it can be told from the one before. */

@@ -1,5 +1,5 @@
 import type { PartsState } from '../../../../core/representation/parts/state'
-import type { StripsRow } from './partsLayout'
+import type { StripsRow } from '../../../../core/representation/parts/layout'
 
 /** What hands do with a material of parts, as its buttons say it. */
 export interface PartsWords {

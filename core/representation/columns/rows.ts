@@ -1,11 +1,5 @@
-import {
-  belowAt,
-  nextAsked,
-  answered,
-  type ColumnsState,
-  type Square,
-} from '../../../../core/representation/columns/state'
-import type { Choices } from '../../../../core/door'
+import { belowAt, nextAsked, answered, type ColumnsState, type Square } from './state'
+import type { Choices } from '../../choices'
 
 /** One line of squares on the sheet as it is drawn, from the top down. */
 export type SheetRow =

@@ -1,4 +1,4 @@
-import type { GroupsState } from '../../../../core/representation/groups/groups'
+import type { GroupsState } from './groups'
 
 /** Where one thing lies, in the drawing's own units. */
 export interface Dot {

@@ -1,4 +1,4 @@
-import type { Drawn } from '../../../../core/representation/drawn/state'
+import type { Drawn } from './state'
 
 /** Where drawn tens lie in one column, in units of one dot's room. Pure, so that it can be tested without a browser. */
 

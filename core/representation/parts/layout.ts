@@ -1,5 +1,6 @@
-import type { Pieces } from '../../../../core/door'
-import { asNumber, cutOf } from '../../../utils/parts'
+import { asNumber } from '../../number/exact'
+import { cutOf } from '../../number/fractions'
+import type { Pieces } from '../../number/units'
 
 /** Where strips lie on their mat, in pixels: everything at one scale, every amount begun at the same edge. Pure. */
 

@@ -1,5 +1,5 @@
-import type { BeadMove } from '../../../../core/door'
-import type { AbacusState } from '../../../../core/representation/abacus/frame'
+import type { BeadMove } from '../../act/beads'
+import type { AbacusState } from './frame'
 
 /** Where the beads of a frame stand, in CSS pixels. Pure, so that it can be tested without a browser. */
 

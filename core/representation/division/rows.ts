@@ -1,4 +1,4 @@
-import type { DivisionState, Try } from '../../../../core/representation/division/state'
+import type { DivisionState, Try } from './state'
 
 /** A line of figures on the division sheet: where it ends, counted in digits of the dividend from the left. */
 export interface WorkRow {

@@ -1,0 +1,141 @@
+import { listed } from '../number/trail'
+import { printProblem } from '../problem/problem'
+import { pretty } from '../speech/words'
+import { besideOf, type Setup } from '../plan/setup'
+import { reopen, type WorkRecord } from '../record/record'
+import { REPRESENTATIONS } from '../representation/index'
+import type { RepresentationId } from '../materials'
+import type { WayId } from '../way/way'
+import { circle, fitted, POINT, text, type Mark } from './drawing'
+import { column, fittedLine, flowed, paragraph, type Block } from './lines'
+import type { Content, Room } from './page'
+import { pictureOf } from './pictures/index'
+import { statesOf } from './problems'
+import { lineHeight, sizeFor, type Setting } from './setting'
+import { writingLines } from './words'
+
+/** A problem worked step by step, as pictures of the mat after each move with its line and what is said: one page for whoever steps in. */
+
+export interface StepsWish {
+  readonly kind: 'steps'
+  readonly problem: string
+  readonly material: RepresentationId
+  readonly way?: WayId | null
+  /** What a hand did, instead of what is planned. */
+  readonly record?: WorkRecord
+}
+
+/** One step: what the mat looks like after it, what is written, what is said. */
+interface Shown {
+  readonly state: unknown
+  readonly lines: readonly string[]
+  readonly say: string
+}
+
+interface Strip {
+  readonly setup: Setup
+  readonly steps: readonly Shown[]
+}
+
+function ofRecord(record: WorkRecord): Strip {
+  const bench = reopen(record)
+  const { setup } = bench
+  const r = REPRESENTATIONS[setup.representation]
+  let state = r.start(setup.worked, setup.choices, besideOf(setup))
+  const steps = listed(bench.now.stones).map((stone): Shown => {
+    for (const move of stone.moves[r.id] ?? []) state = r.apply(state, move)
+    return {
+      state,
+      lines: stone.lines.map((l) => l.text),
+      say: stone.owed === '' ? stone.say : `${stone.say} ${stone.owed}`,
+    }
+  })
+  return { setup, steps }
+}
+
+function ofPlan({ problem, material, way }: StepsWish, s: Setting): Strip {
+  const { setup, plan, states } = statesOf({
+    problem,
+    representation: material,
+    choices: s.choices,
+    ...(way ? { way } : {}),
+  })
+  return {
+    setup,
+    steps: plan.steps.map((step, i) => ({ state: states[i + 1], lines: step.lines.map((l) => l.text), say: step.say })),
+  }
+}
+
+/** The steps of a strip, each as a block so wide. A picture is shown where something changed; one is no higher than `most`. */
+function cells(s: Setting, { setup, steps }: Strip, width: number, most: number): readonly Block[] {
+  const size = sizeFor(s, 'body')
+  const small = sizeFor(s, 'small')
+  const lead = small * POINT * 2.2
+  let before = ''
+  return steps.map(({ state, lines, say }, i): Block => {
+    const now = JSON.stringify(state)
+    // What is felt has no pictures: too much would lie too close together. Its lines and words tell the same.
+    const picture = now === before || s.tactile ? null : pictureOf(setup, setup.representation, state)
+    before = now
+    const seen = picture && picture.w > 0.1 ? picture : null
+    const beside = seen ? width * 0.46 : 0
+    const room = width - beside - lead - (seen ? 2 : 0)
+    const written = lines.map((t) => fittedLine(s, t, size * 1.15, room, 'learner-bold'))
+    const told = column([...written, ...(say === '' ? [] : [paragraph(s, say, room, small)])], 0.8)
+    const scale = seen ? Math.min(1.6, (beside - 1) / seen.w, most / seen.h) : 0
+    const high = Math.max(told.h, seen ? seen.h * scale : 0, lead) + 2
+    const r = small * POINT * 0.85
+    const marks: Mark[] = [
+      ...(s.tactile
+        ? []
+        : [
+            circle(r, r, r, { wide: 0.25 }),
+            text(r, r + small * POINT * 0.34, String(i + 1), small, 'plain-bold', 'middle'),
+          ]),
+      ...(seen ? [fitted(seen, lead, 0, beside - 1, high - 2, { most: 1.6, at: 'left' })] : []),
+      { kind: 'group', x: lead + beside + (seen ? 2 : 0), y: 0, scale: 1, marks: told.marks },
+    ]
+    return { w: width, h: high, marks }
+  })
+}
+
+/** The least room for notes on a strip. */
+const NOTES = 22
+
+/** Two columns of steps, down the left one first. */
+function inColumns(blocks: readonly Block[], room: Room, gap: number, least: number): readonly (readonly Mark[])[] {
+  const across = blocks.length > 0 && blocks[0]!.w < room.w * 0.6 ? 2 : 1
+  const step = (room.w + 6) / across
+  const columns = flowed(blocks, room.h - least, gap)
+  const sheets: Mark[][] = []
+  columns.forEach((marks, i) => {
+    if (i % across === 0) sheets.push([])
+    sheets.at(-1)!.push({ kind: 'group', x: (i % across) * step, y: 0, scale: 1, marks })
+  })
+  return sheets
+}
+
+/** @throws Refusal where the problem or the record cannot be worked. */
+export function stepSheets(wish: StepsWish, room: Room, s: Setting): Content {
+  const strip = wish.record ? ofRecord(wish.record) : ofPlan(wish, s)
+  const { setup } = strip
+  const size = sizeFor(s, 'small')
+  const notes = s.tactile ? 0 : NOTES
+  const half = s.big || s.tactile || room.w < 150 ? room.w : (room.w - 6) / 2
+  // As large as one sheet lets them be, in one column or two; where they need more than one, as large as can still be read well.
+  const tries: readonly (readonly [number, number])[] = [
+    ...(s.tactile ? [] : [62, 50, 42, 34].map((most) => [room.w, most] as const)),
+    ...(s.tactile ? [36] : [44, 36, 30, 25]).map((most) => [half, most] as const),
+  ]
+  const laid = ([w, most]: readonly [number, number]) => inColumns(cells(s, strip, w, most), room, 2.5, notes)
+  let sheets = laid(tries[0]!)
+  for (const t of tries.slice(1)) if (sheets.length > 1) sheets = laid(t)
+  if (sheets.length > 1) sheets = laid([half, 36])
+  const about = `${pretty(printProblem(setup.problem))} · ${REPRESENTATIONS[setup.representation].title}`
+  const left = s.tactile ? [] : writingLines(s, 2, room.w)
+  const last: Mark[] = [
+    ...(s.tactile ? [] : [text(0, room.h - NOTES + lineHeight(size), 'Notes', size, 'plain-bold')]),
+    ...left.map((b, i): Mark => ({ kind: 'group', x: 0, y: room.h - 2 * b.h + i * b.h, scale: 1, marks: b.marks })),
+  ]
+  return { title: about, sheets: sheets.map((marks, i) => (i === sheets.length - 1 ? [...marks, ...last] : marks)) }
+}
