@@ -43,6 +43,12 @@ function permissive(expression) {
   return plain.split(/\s+OR\s+/).some((choice) => choice.split(/\s+AND\s+/).every((l) => PERMISSIVE.includes(l.trim())))
 }
 
+/** The licence of a package that names none but brings its text along. */
+function inFile(folder) {
+  const file = ['LICENSE', 'LICENSE.md', 'LICENCE'].map((f) => join(folder, f)).find((f) => existsSync(f))
+  return file && /^\s*(?:The )?MIT License/i.test(readFileSync(file, 'utf8')) ? 'MIT' : ''
+}
+
 const seen = new Map()
 const wrong = []
 function visit(folder) {
@@ -55,7 +61,7 @@ function visit(folder) {
     dependencies = {},
     optionalDependencies = {},
   } = read(join(folder, 'package.json'))
-  const said = license?.type ?? license ?? licenses?.map?.((l) => l.type ?? l).join(' OR ') ?? ''
+  const said = license?.type ?? license ?? licenses?.map?.((l) => l.type ?? l).join(' OR ') ?? inFile(folder)
   seen.set(folder, said)
   if (!permissive(String(said))) wrong.push(`${name} ${version}: ${said || 'no licence named'}`)
   for (const dependency of Object.keys({ ...dependencies, ...optionalDependencies })) {

@@ -24,6 +24,7 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
         <NuxtLink to="/today">Today</NuxtLink>
         <NuxtLink to="/courses">Courses</NuxtLink>
         <NuxtLink to="/cupboard">Cupboard</NuxtLink>
+        <NuxtLink to="/paper">Paper</NuxtLink>
         <NuxtLink to="/bench">Bench</NuxtLink>
         <NuxtLink to="/daybook">Daybook</NuxtLink>
         <NuxtLink to="/rehearse">Rehearse</NuxtLink>

@@ -96,7 +96,15 @@ function work(from: number): void {
   const all = (chains.value?.chains ?? []).slice(from).map(chainText)
   void workThrough(all, { material: kept.value.single ? 'frame' : 'abacus' })
 }
-const sheet = (): void => window.print()
+const { print: toPaper } = usePrintPlan()
+const sheet = (): Promise<void> =>
+  toPaper(
+    [
+      { sheet: { kind: 'chains', shown: 'blank' }, copies: 1 },
+      { sheet: { kind: 'chains', shown: 'key' }, copies: 1 },
+    ],
+    { problems: (chains.value?.chains ?? []).map(chainText).join('\n') },
+  )
 useHead({ title: 'Chains for a bead rule – Sett' })
 </script>
 

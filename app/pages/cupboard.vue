@@ -7,9 +7,11 @@ import {
   MOST_KIT_LEARNERS,
   MOST_KIT_PROBLEMS,
   type HandNeed,
+  type KitItem,
 } from '../../core/kit/index'
 import { CUPBOARD_AT_FIRST, stockOf, type Cupboard } from '../../shared/cupboard'
 import type { Lesson } from '../../shared/lessons'
+import { cutOuts } from '../utils/sheets'
 import { request, type ServerRefusal } from '../utils/request'
 
 /** The cupboard: how many pieces a lesson or a list of problems needs, what of them is there, what could stand in, what to be careful about. */
@@ -78,8 +80,15 @@ const haveOf = (id: string): Record<string, number> =>
       key.startsWith(`${id}/`) ? [[key.slice(id.length + 1), s.have]] : [],
     ),
   )
+/** Packs of one material's pieces, by its own names for them. */
+const packsOf = (id: string) =>
+  (cupboard.value.packs ?? []).flatMap(({ name, kinds, size }) => {
+    const own = kinds.flatMap((key) => (key.startsWith(`${id}/`) ? [key.slice(id.length + 1)] : []))
+    return own.length ? [{ name, kinds: own, size }] : []
+  })
 const wish = computed(() => ({
-  of: groups.value.map((g) => ({ ...g, have: haveOf(g.material) })),
+  of: groups.value.map((g) => ({ ...g, have: haveOf(g.material), packs: packsOf(g.material) })),
+  stock: Object.fromEntries(Object.entries(cupboard.value.stock).map(([key, { have }]) => [key, have])),
   choices: classroom.classroom?.hands ?? {},
   sharing: sharing.value,
   spare: cupboard.value.spare,
@@ -92,7 +101,9 @@ let known: Cupboard = cupboard.value
 function merged(there: Cupboard): Cupboard {
   const mine = cupboard.value
   const stock = Object.entries(mine.stock).filter(([key, s]) => JSON.stringify(s) !== JSON.stringify(known.stock[key]))
-  const own = (['spare', 'youngest', 'mouths', 'allergies'] as const).filter((key) => mine[key] !== known[key])
+  const own = (['spare', 'youngest', 'mouths', 'allergies', 'packs'] as const).filter(
+    (key) => JSON.stringify(mine[key]) !== JSON.stringify(known[key]),
+  )
   return {
     ...there,
     ...Object.fromEntries(own.map((key) => [key, mine[key]])),
@@ -148,6 +159,17 @@ function learnersWith(id: RepresentationId): string {
   return many === 1 ? '1 learner' : `${many} learners`
 }
 const print = (): void => window.print()
+const { print: toPaper } = usePrintPlan()
+/** What there is too little of, as pieces to be cut out. */
+const cut = (id: RepresentationId, items: readonly KitItem[]) =>
+  cutOuts(
+    id,
+    items.map(({ kind, unit, total }) => ({
+      kind,
+      unit,
+      count: Math.max(0, total - stockOf(cupboard.value, id, kind).have),
+    })),
+  )
 useHead({ title: 'Cupboard – Sett' })
 </script>
 
@@ -229,7 +251,11 @@ useHead({ title: 'Cupboard – Sett' })
       </form>
       <div class="kits" aria-live="polite">
         <p v-if="kits === null" class="quiet">Counting …</p>
-        <section v-for="{ material: id, kit, refused } in kits ?? []" :key="id" :aria-label="REPRESENTATIONS[id].title">
+        <section
+          v-for="{ material: id, kit, refused, instead } in kits ?? []"
+          :key="id"
+          :aria-label="REPRESENTATIONS[id].title"
+        >
           <h2>
             {{ REPRESENTATIONS[id].title }}
             <span v-if="kit?.items.length" class="quiet">
@@ -262,10 +288,38 @@ useHead({ title: 'Cupboard – Sett' })
             :may-change="session.may('teacher')"
             @set="(kind, by) => setStock(id, kind, by)"
           />
+          <PackList
+            v-if="kit?.items.length"
+            :material="id"
+            :items="kit.items"
+            :wanted="kit.packs"
+            :packs="cupboard.packs ?? []"
+            :may-change="session.may('teacher')"
+            @change="(packs) => change({ packs: [...packs] })"
+          />
+          <p v-if="kit && cut(id, kit.items)" class="no-print">
+            <button
+              type="button"
+              class="stone-button"
+              @click="toPaper([{ sheet: cut(id, kit.items)!, copies: 1 }], { lesson: lesson?.id ?? null })"
+            >
+              Print what is short, to cut out
+            </button>
+          </p>
+          <p v-if="instead.length" class="quiet">
+            Or with
+            {{
+              instead
+                .slice(0, 6)
+                .map((m) => `${REPRESENTATIONS[m.representation].title}${m.pieces ? ' (enough are there)' : ''}`)
+                .join(', ')
+            }}.
+          </p>
           <p v-if="kit?.items.length && cuttingMinutes(id, kit.items)" class="quiet">
             Cut out of card by an adult, all of them take about {{ cuttingMinutes(id, kit.items) }} minutes.
           </p>
         </section>
+        <ShelfList :cupboard="cupboard" />
         <p class="quiet">Local rules come first. Sizes are those of usual pieces; measure yours where in doubt.</p>
       </div>
     </div>

@@ -197,9 +197,16 @@ useHead({ title: 'Daybook – Sett' })
           ><span v-for="slip in new Set<string>(data.slips)" :key="slip" class="slip">↻ {{ slip }}</span></template
         ></Column
       >
-      <Column header="File, delete">
+      <Column header="Paper, file, delete">
         <template #body="{ data }">
           <span class="acts">
+            <a
+              class="stone-button bare"
+              :href="`/paper?record=${data.id}`"
+              :aria-label="`On paper, step by step: ${pretty(data.problem)}`"
+              @click.prevent="navigateTo(`/paper?record=${data.id}`)"
+              ><i class="pi pi-print" aria-hidden="true"
+            /></a>
             <a
               v-if="session.may('teacher')"
               class="stone-button bare"

@@ -76,7 +76,15 @@ async function mark(): Promise<void> {
   replace(rowsWith(problems.value))
   await navigateTo('/marking')
 }
-const print = (): void => window.print()
+const { print: toPaper } = usePrintPlan()
+const print = (): Promise<void> =>
+  toPaper(
+    [
+      { sheet: { kind: 'problems', layout: 'squares', shown: 'blank' }, copies: 1 },
+      { sheet: { kind: 'problems', layout: 'squares', shown: 'key' }, copies: 1 },
+    ],
+    { problems: problems.value.join('\n') },
+  )
 useHead({ title: 'Problems – Sett' })
 </script>
 

@@ -1,3 +1,4 @@
+import type { PrintPlan } from '../composables/usePrintPlan'
 import type { Lesson } from '../../shared/lessons'
 import type { Waiting } from '../stores/bench/queue'
 
@@ -18,3 +19,9 @@ export function lessonsWithout(
 /** Problems that wait at the Bench, without those for one learner. */
 export const waitingWithout = (queue: readonly Waiting[], learner: string): readonly Waiting[] =>
   queue.filter((w) => w.learner !== learner)
+
+/** A print that is being put together, without one learner; what it had before too. */
+export function printWithout(plan: PrintPlan, id: string): PrintPlan {
+  const learners = plan.learners.filter((l) => l !== id)
+  return { ...plan, learners, before: plan.before && printWithout(plan.before, id) }
+}

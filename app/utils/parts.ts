@@ -1,15 +1,6 @@
-import { type Exact, exact, parts as topAndBottom, pieceName, PARTS } from '../../core/door'
+import { exact, pieceName, PARTS } from '../../core/door'
 
 /** What drawings and buttons need of equal parts. */
-
-/** An exact number as a machine number, for a place in a drawing. */
-export const asNumber = (e: Exact): number => {
-  const { numerator, denominator } = topAndBottom(e)
-  return Number(numerator) / Number(denominator)
-}
-
-/** How many of a kind make a whole: 8 of an eighth, 1 of a whole. */
-export const cutOf = (unit: Exact): number => Number(topAndBottom(unit).denominator)
 
 /** What so many parts of a whole cut into `of` are called: “eighths”; of 1, “wholes”. */
 export const partName = (of: number, count: number): string =>

@@ -7,6 +7,7 @@ import school from './migrations/006-school'
 import people from './migrations/007-people'
 import markings from './migrations/008-markings'
 import courses from './migrations/009-courses'
+import prints from './migrations/010-prints'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
 export const MIGRATIONS: readonly string[] = [
@@ -19,4 +20,5 @@ export const MIGRATIONS: readonly string[] = [
   people,
   markings,
   courses,
+  prints,
 ]

@@ -10,6 +10,7 @@ import { notchTable } from '../db/notches'
 import { openDb, type Db } from '../db/open'
 import { peopleTable } from '../db/people'
 import { recordTable } from '../db/records'
+import { printTable } from '../db/prints'
 import { rehearsalTable } from '../db/rehearsals'
 import { settingTable } from '../db/settings'
 
@@ -26,6 +27,7 @@ const tables = (db: Db) => ({
   ...courseTable(db),
   ...lessonTable(db),
   ...markingTable(db),
+  ...printTable(db),
   ...rehearsalTable(db),
   ...erasingTable(db),
   ...settingTable(db),

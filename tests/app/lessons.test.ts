@@ -1,5 +1,5 @@
 import { dayInWords, goesOnAt, turnsOf } from '../../app/composables/useLessons'
-import { lessonsWithout, waitingWithout } from '../../app/utils/forgetLearner'
+import { lessonsWithout, printWithout, waitingWithout } from '../../app/utils/forgetLearner'
 import type { Lesson } from '../../shared/lessons'
 import type { RecordSummary } from '../../shared/schemas'
 
@@ -58,6 +58,16 @@ test('a learner who is erased goes from what this browser holds of lessons, and 
   })
   expect(waitingWithout(turnsOf(lesson), 'wren').map((w) => w.problem)).toEqual(['52 - 37', '70 - 44'])
   expect(waitingWithout([{ problem: '1 + 1' }], 'wren')).toEqual([{ problem: '1 + 1' }])
+  const print = {
+    setting: { paper: 'A4', perPage: 1, big: false, tactile: false },
+    problems: '1 + 1',
+    sheets: [],
+    lesson: null,
+    learners: ['wren', 'pip'],
+    before: null,
+  } as const
+  const { learners, before } = printWithout({ ...print, before: print }, 'wren')
+  expect([learners, before?.learners]).toEqual([['pip'], ['pip']])
 })
 
 test('a day is said as it is in the calendar, wherever the computer stands', () => {

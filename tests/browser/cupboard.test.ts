@@ -92,3 +92,47 @@ test.each([
   expect(over).toBeLessThanOrEqual(0)
   await noViolations(driver)
 })
+
+test('a piece has its shelf, its own size and what stands in for it; a pack of several kinds is counted', async () => {
+  await open()
+  await driver.executeScript(`localStorage.removeItem('sett.cupboard')`)
+  await open()
+  await text(driver, '.kits', 'base-ten blocks')
+  await fill('There are: tens', '0')
+  const [details] = await driver.findElements(By.css('.kits details summary'))
+  await details!.sendKeys(Key.ENTER)
+  await (await byRole(driver, 'textbox', 'Shelf: tens')).sendKeys('top shelf', Key.TAB)
+  await text(driver, '[aria-label="What there is, by shelf"]', 'top shelf')
+  // What is no size is not taken.
+  const measure = await byRole(driver, 'textbox', 'Size in mm: tens')
+  await measure.sendKeys('large', Key.TAB)
+  await text(driver, '.kits', 'A size is three edges')
+  await measure.sendKeys(Key.chord(Key.CONTROL, 'a'), '10 x 10 x 120', Key.TAB)
+  await (await byRole(driver, 'combobox', 'Stands in: tens')).sendKeys('bundles', Key.TAB)
+  await text(driver, '.kits', 'Bundles stand in: Ten sticks')
+  await (await byRole(driver, 'button', 'A pack with several kinds')).click()
+  await (await byRole(driver, 'textbox', 'Called')).sendKeys('Starter box')
+  await (await byRole(driver, 'button', 'Keep it')).click()
+  await text(driver, '.packs', 'Say what is in it.')
+  for (const kind of ['tens', 'ones']) await (await byRole(driver, 'checkbox', kind)).click()
+  await (await byRole(driver, 'button', 'Keep it')).click()
+  // 38 tens are wanted and none are there: of a hundred pieces, half of them tens, one pack is enough.
+  await text(driver, '.packs', /Starter box: 100 pieces, as many tens as ones\.[\s\S]*[12] to buy/)
+  await noViolations(driver)
+  await driver.wait(async () => {
+    const kept = (await (await fetch(`${app.url}/api/cupboard`)).json()) as {
+      stock: Record<string, { shelf?: string; size?: number[]; standIn?: string }>
+      packs?: { kinds: string[] }[]
+    }
+    const tens = kept.stock['blocks/ten']
+    return (
+      tens?.shelf === 'top shelf' &&
+      tens.standIn === 'bundles' &&
+      String(tens.size) === '10,10,120' &&
+      String(kept.packs?.[0]?.kinds) === 'blocks/ten,blocks/one'
+    )
+  }, 8000)
+  await (await byRole(driver, 'button', 'Print what is short, to cut out')).click()
+  await byRole(driver, 'heading', 'Paper')
+  await text(driver, '.press', 'Blocks to cut out')
+})

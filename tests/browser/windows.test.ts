@@ -84,6 +84,8 @@ describe('in every window', () => {
         '/today',
         '/course',
         '/cupboard',
+        '/paper',
+        '/stories',
         '/lesson/new',
         '/daybook',
         '/rehearse',
@@ -114,7 +116,7 @@ describe('in every window', () => {
         await noViolations(driver)
         titles.add(await driver.getTitle())
       }
-      expect(titles.size).toBe(14)
+      expect(titles.size).toBe(16)
       await text(driver, 'main', 'There is no such page.')
       await click('Go to the bench')
       await byRole(driver, 'textbox', 'Problem')

@@ -7,6 +7,7 @@ import {
   handsSay,
   HAND_NEEDS,
   kitFor,
+  otherMaterials,
   pieceKind,
 } from '../../core/kit/index'
 import { plan, Refusal, REPRESENTATIONS, waysFor, type WayId } from '../../core/index'
@@ -175,5 +176,29 @@ describe('what to be careful about', () => {
     expect(cuttingMinutes('abacus', [{ kind: 'frame', total: 3 }])).toBe(0)
     expect(fitsCylinder(pieceKind('blocks', 'one')!.size)).toBe(true)
     expect(fitsCylinder(pieceKind('blocks', 'ten')!.size)).toBe(false)
+  })
+})
+
+describe('what would do instead', () => {
+  const wish = { problems: ['8 + 5', '9 + 4'], representation: 'blocks', learners: 6 } as const
+  test('a material of which enough is there comes first, then those that need no pieces', () => {
+    const found = otherMaterials(wish, (id): Record<string, number> => (id === 'counters' ? { counter: 200 } : {}))
+    expect(found[0]).toEqual({ representation: 'counters', pieces: true })
+    expect(found.slice(1).every((m) => !m.pieces)).toBe(true)
+    const ids = found.map((m) => m.representation)
+    expect(ids).toEqual(expect.arrayContaining(['fingers', 'tallies', 'drawn', 'openline']))
+    // Chips and coins are not there, and blocks themselves are what is short.
+    for (const id of ['chips', 'blocks', 'equations']) expect(ids).not.toContain(id)
+  })
+  test('every one of them can work every problem, and is short of nothing', () => {
+    const stock = { counter: 30, one: 90, ten: 20 }
+    for (const problems of [['52 - 37', '61 - 25'], ['1/2 + 1/4'], ['24 / 3', '612 / 7']])
+      for (const { representation, pieces } of otherMaterials({ ...wish, problems }, () => stock)) {
+        for (const p of problems) expect(waysFor(p, representation).length).toBeGreaterThan(0)
+        if (pieces) expect(kitFor({ ...wish, problems, representation, have: stock }).short).toEqual([])
+      }
+  })
+  test('where nothing can be read, nothing is offered', () => {
+    expect(otherMaterials({ ...wish, problems: ['five plus'] }, () => ({}))).toEqual([])
   })
 })

@@ -9,6 +9,9 @@ import {
   type Limits,
 } from '../../core/course/index'
 import { kitFor } from '../../core/kit/index'
+import { layOut } from '../../core/paper/index'
+import { FONTS, item, PLAIN, TOOLS } from '../../tests/core/press'
+import { pdfOf } from '../../workers/pdf'
 import type { Figure } from './all'
 
 /** The median of some runs, in milliseconds. */
@@ -41,8 +44,8 @@ const WIDE: readonly (readonly [string, Limits])[] = [
   ['nine digits by three', { operation: 'multiply', digits: [9, 3], below: 999_999_999 }],
 ]
 
-/** Counting problems, where a learner stands, a lesson, a kit. */
-export function courses(): Figure[] {
+/** Counting problems, where a learner stands, a lesson, a kit, its sheets. */
+export async function courses(): Promise<Figure[]> {
   const ms = (n: number): string => `${n.toFixed(1)} ms`
   const step = STEPS.find((s) => s.id === 'take-2-2-ten')!
   const problems = setProblems({ step, count: 40, seed: 1 })
@@ -52,6 +55,16 @@ export function courses(): Figure[] {
     return { problem: problem!, startedAt: new Date(Date.UTC(2026, 0, 1 + (i % 200))).toISOString(), alone: i % 3 > 0 }
   })
   const learners = Array.from({ length: 8 }, (_, i) => ({ id: String(i), step: STEPS[i * 8]! }))
+  const names = Array.from({ length: 26 }, (_, i) => `Learner ${i + 1}`)
+  const sheets = [
+    item({ kind: 'problems', problems, layout: 'squares', shown: 'blank' }, { names, code: 'KDT0-MPR0-0' }),
+    item({ kind: 'problems', problems, layout: 'squares', shown: 'key' }),
+    item({ kind: 'steps', problem: problems[0]!, material: 'blocks' }),
+  ]
+  const { pages } = layOut(PLAIN, sheets, TOOLS)
+  const began = performance.now()
+  const file = await pdfOf(pages, 'Sheets', FONTS)
+  const written = performance.now() - began
   return [
     ...WIDE.map(([what, limits]) => ({
       what: `counted: ${what}`,
@@ -72,6 +85,16 @@ export function courses(): Figure[] {
       what: 'a kit for 26 learners from 40 problems',
       value: ms(median(() => kitFor({ problems, representation: 'blocks', learners: 26 }))),
       beside: '300 ms wanted',
+    },
+    {
+      what: `sheets of 40 problems for 26 learners laid out, ${pages.length} pages`,
+      value: ms(median(() => layOut(PLAIN, sheets, TOOLS), 3)),
+      beside: 'in a worker',
+    },
+    {
+      what: `the same written as PDF, ${Math.round(file.length / 1000)} kB`,
+      value: ms(written),
+      beside: 'in a worker, can be stopped',
     },
   ]
 }

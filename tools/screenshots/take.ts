@@ -77,18 +77,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'plus-and-minus',
-    path: '/bench',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '12 - 3')
-      await choose(d, 'plus and minus counters')
-      await ask(d, '9 + (-14)')
-      await move(d, 'lay 9 pluses', 'lay 14 minuses', 'pair 4')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
     name: 'strips',
     path: '/bench',
     act: async (d) => {
@@ -159,6 +147,17 @@ const SHOTS: readonly Shot[] = [
       await (await byRole(d, 'link', 'The lesson of Fen, Moth')).click()
       await (await byRole(d, 'link', 'Count the pieces')).click()
       await text(d, '.kits', 'tens')
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'paper',
+    path: '/today',
+    act: async (d) => {
+      await (await byRole(d, 'link', 'The lesson of Fen, Moth')).click()
+      await (await byRole(d, 'link', 'Print')).click()
+      await text(d, '.press', /[5-9] pages/)
+      await d.wait(async () => (await d.findElements(By.css('.pages svg'))).length >= 5, 8000)
       await d.executeScript('document.activeElement.blur()')
     },
   },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { numberText, pretty, valueOf } from '../../../core/door'
-import { asNumber, partsText } from '../../utils/parts'
+import { asNumber, numberText, pretty, valueOf } from '../../../core/door'
+import { partsText } from '../../utils/parts'
 
 /** A guess before the work: it is taken, kept, and held against the answer at the end. */
 const bench = useBench()

@@ -20,6 +20,10 @@ async function copyAs(form: (line: string) => string): Promise<void> {
   if (line) await copy(form(line.text))
   said.value = line ? `Copied: ${line.text}` : 'No line is written yet.'
 }
+const { print } = usePrintPlan()
+/** What the plan does with this material, as pictures with their lines. */
+const onPaper = (): Promise<void> =>
+  print([{ sheet: { kind: 'steps', material: bench.material, all: false }, copies: 1 }], { problems: bench.problem })
 const items = [
   {
     label: 'For this problem',
@@ -29,6 +33,11 @@ const items = [
       { label: 'Copy the line as text', command: () => copyAs((line) => line) },
       { label: 'Copy the line as LaTeX', command: () => copyAs(toLatex) },
       { label: 'Copy the line as MathML', command: () => copyAs(toMathML) },
+      { label: 'Step by step on paper', command: () => onPaper() },
+      {
+        label: 'Tell a story for it',
+        command: () => navigateTo({ path: '/stories', query: { problem: bench.problem } }),
+      },
       {
         label: 'Compare several ways side by side',
         command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { cautionsFor, MADE_OF, pieceKind, type Caution, type KitItem } from '../../../core/kit/index'
-import type { RepresentationId } from '../../../core/door'
+import { capital, type RepresentationId } from '../../../core/door'
 import { stockOf, type Cupboard, type Stock } from '../../../shared/cupboard'
 
 /** One material's pieces: how many at once and in all, what of them there is, what could stand in, what to be careful about. */
@@ -15,8 +15,11 @@ const stock = (kind: string): Stock => stockOf(cupboard, material, kind)
 const inside = (text: string, most: number): number => Math.min(most, Math.max(0, Math.trunc(Number(text) || 0)))
 const LEVELS = { never: 'Never', watch: 'Watch', before: 'Before' } as const
 const cautions = (kind: string): readonly Caution[] =>
-  cautionsFor(pieceKind(material, kind)?.size ?? null, stock(kind).madeOf, cupboard)
+  cautionsFor(stock(kind).size ?? pieceKind(material, kind)?.size ?? null, stock(kind).madeOf, cupboard)
 const lacking = (item: KitItem): number => Math.max(0, item.total - stock(item.kind).have)
+const standIns = (kind: string) => pieceKind(material, kind)?.standIns ?? []
+/** What was chosen to stand in, and how it is used. */
+const standsIn = (kind: string) => standIns(kind).find((s) => s.name === stock(kind).standIn)
 const packs = (item: KitItem): number => {
   const { pack } = stock(item.kind)
   return pack > 0 ? Math.ceil(lacking(item) / pack) : 0
@@ -56,7 +59,10 @@ const packs = (item: KitItem): number => {
               />
             </td>
             <td :class="{ short: lacking(item) > 0 }">
-              {{ lacking(item) || '✓' }}
+              {{ lacking(item) || '✓'
+              }}<span v-if="lacking(item) && standsIn(item.kind)" class="quiet">
+                ({{ standsIn(item.kind)!.name }})</span
+              >
               <span v-if="packs(item)" class="quiet"
                 >({{ packs(item) }} {{ packs(item) === 1 ? 'pack' : 'packs' }})</span
               >
@@ -86,19 +92,31 @@ const packs = (item: KitItem): number => {
               </select>
             </td>
           </tr>
-          <tr v-if="lacking(item) > 0 || cautions(item.kind).length" class="more">
+          <tr class="more">
             <td colspan="7">
               <p v-for="c in cautions(item.kind)" :key="c.says" :class="c.level">
                 <b>{{ LEVELS[c.level] }}:</b> {{ c.says }} <span class="quiet">({{ c.source }})</span>
               </p>
-              <p v-if="lacking(item) > 0 && pieceKind(material, item.kind)?.standIns.length" class="quiet">
+              <p v-if="standsIn(item.kind)" class="quiet">
+                {{ capital(standsIn(item.kind)!.name) }} stand in: {{ standsIn(item.kind)!.how }}
+              </p>
+              <p v-else-if="lacking(item) > 0 && standIns(item.kind).length" class="quiet">
                 Instead:
                 {{
-                  pieceKind(material, item.kind)!
-                    .standIns.map((s) => `${s.name} (${s.how.replace(/\.$/, '')})`)
+                  standIns(item.kind)
+                    .map((s) => `${s.name} (${s.how.replace(/\.$/, '')})`)
                     .join('; ')
                 }}.
               </p>
+              <PieceDetails
+                class="no-print"
+                :name="item.name[1]"
+                :stock="stock(item.kind)"
+                :usual="pieceKind(material, item.kind)?.size ?? null"
+                :stand-ins="standIns(item.kind).map((s) => s.name)"
+                :may-change="mayChange"
+                @set="(by) => emit('set', item.kind, by)"
+              />
             </td>
           </tr>
         </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { afterwards, setProblems, wayFor, type Step, type Turn } from '../../../core/course/index'
+import { setProblems, wayFor, type Turn } from '../../../core/course/index'
 import {
   attempt,
   parseProblem,
@@ -22,28 +22,9 @@ const set = (change: Partial<Lesson>): void => void (lesson.value = { ...lesson.
 const setTurn = (at: number, change: Partial<Turn>): void =>
   set({ turns: lesson.value.turns.map((t, i) => (i === at ? { ...t, ...change } : t)) })
 
-const PARTS = [
-  ['show', 'Shown to all'],
-  ['together', 'Together'],
-  ['alone', 'Alone, in turn'],
-] as const
-const parts = computed(() =>
-  PARTS.map(([mode, title]) => ({
-    mode,
-    title,
-    turns: lesson.value.turns.map((turn, at) => ({ turn, at })).filter(({ turn }) => turn.mode === mode),
-  })),
-)
-const steps = computed(() =>
-  [...new Set(lesson.value.turns.map((t) => t.step))].flatMap((id) => courses.stepOf(id) ?? []),
-)
-const after = computed(() =>
-  steps.value.map((step) => {
-    const material = lesson.value.turns.find((t) => t.step === step.id)!.material
-    return { step, material, ...afterwards(courses.steps, step, material) }
-  }),
-)
-const titles = (list: readonly Step[]): string => list.map((s) => s.title).join('; ')
+const { partsOf, afterOf, titles, whose, goesWell } = useLessonParts()
+const parts = computed(() => partsOf(lesson.value))
+const after = computed(() => afterOf(lesson.value))
 
 /** Why a problem that was typed is not taken, by its place. */
 const refused = ref<Readonly<Record<number, string>>>({})
@@ -114,7 +95,9 @@ function add(mode: Turn['mode']): void {
   const set1 = attempt(() => setProblems({ step, count: 1, seed: turns.length, without: turns.map((t) => t.problem) }))
   const problem = ('ok' in set1 ? set1.ok[0] : undefined) ?? model.problem
   const at =
-    turns.findLastIndex((t) => PARTS.findIndex(([m]) => m === t.mode) <= PARTS.findIndex(([m]) => m === mode)) + 1
+    turns.findLastIndex(
+      (t) => LESSON_PARTS.findIndex(([m]) => m === t.mode) <= LESSON_PARTS.findIndex(([m]) => m === mode),
+    ) + 1
   set({ turns: [...turns.slice(0, at), { ...model, problem, learner, mode }, ...turns.slice(at)] })
 }
 
@@ -126,7 +109,6 @@ const HELP: Readonly<Record<Help, string>> = {
   'hand-over-hand': 'hand over hand',
 }
 const told = (record: RecordSummary): string => `${record.right ? 'right' : 'not yet'}, ${HELP[record.help]}`
-const whose = (turn: Turn): string => (turn.learner === null ? 'all' : classroom.nameOf(turn.learner) || 'somebody')
 </script>
 
 <template>
@@ -211,7 +193,7 @@ const whose = (turn: Turn): string => (turn.learner === null ? 'all' : classroom
             <dd>{{ step.usual.map(names).join('; ') }}</dd>
           </template>
           <dt>Goes well</dt>
-          <dd>{{ well.length ? `next: ${titles(well)}` : 'nothing rests on it: look at it again in a week' }}</dd>
+          <dd>{{ goesWell(well) }}</dd>
           <dt>Goes badly</dt>
           <dd>
             {{

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { codeOf, FAMILIES, MOST_IN_SET, MOST_SEED, problemsIn, setOf, type Family } from '../../../core/diagnose/index'
+import { isListCode, listCode } from '../../../core/paper/index'
 import { attempt, capital, pretty, printProblem } from '../../../core/door'
+import type { Printed } from '../../../shared/prints'
+import { codeInPhoto } from '../../utils/codeInPhoto'
+import { request } from '../../utils/request'
 
 /** A set of problems with a code: made and printed here, or found again by the code at its foot. */
 const family = defineModel<Family>('family', { required: true })
@@ -26,7 +30,19 @@ function make(): void {
   trouble.value = 'refused' in done ? done.refused.message : ''
   if ('ok' in done) made.value = done.ok
 }
-function find(): void {
+async function find(): Promise<void> {
+  trouble.value = ''
+  // A printed sheet's problems are kept here by its code; a set made on this page is in its code itself.
+  if (isListCode(code.value)) {
+    try {
+      const { problems } = await request<Printed>(`/api/printed/${listCode(code.value)}`)
+      made.value = { code: listCode(code.value), problems }
+      emit('take', problems)
+    } catch (error) {
+      trouble.value = (error as Error).message
+    }
+    return
+  }
   const done = attempt(() => {
     const set = setOf(code.value)
     return { code: codeOf(set), problems: problemsIn(set).map(printProblem) }
@@ -37,7 +53,24 @@ function find(): void {
     emit('take', done.ok.problems)
   }
 }
-const print = (): void => window.print()
+async function fromPhoto(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const photo = input.files?.[0]
+  if (!photo) return
+  trouble.value = ''
+  try {
+    code.value = await codeInPhoto(photo)
+    await find()
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+  input.value = ''
+}
+const { print: toPaper } = usePrintPlan()
+const print = (): Promise<void> =>
+  toPaper([{ sheet: { kind: 'problems', layout: 'lines', shown: 'blank' }, copies: 1 }], {
+    problems: made.value!.problems.join('\n'),
+  })
 </script>
 
 <template>
@@ -47,6 +80,10 @@ const print = (): void => window.print()
         >Code of a printed set <input v-model="code" type="text" maxlength="14" autocomplete="off" class="code"
       /></label>
       <button type="submit" class="stone-button">Put its problems on the page</button>
+      <label class="stone-button photo"
+        >From a photo of it
+        <input type="file" accept="image/*" capture="environment" class="sr-only" @change="fromPhoto"
+      /></label>
     </form>
     <form class="row no-print" novalidate @submit.prevent="make">
       <label
@@ -86,7 +123,7 @@ const print = (): void => window.print()
   gap: 0.6rem 1rem;
   align-items: end;
 }
-.row label {
+.row label:not(.photo) {
   display: grid;
   gap: 0.2rem;
   font-weight: 700;

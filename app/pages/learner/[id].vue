@@ -28,6 +28,7 @@ const trouble = ref('')
 const sure = ref(false)
 const placings = useLocalStorage<Record<string, unknown>>('sett.placing', {})
 const lessons = useLocalStorage<Record<string, Lesson>>('sett.lessons', {})
+const prints = usePrintPlan()
 const typed = ref('')
 try {
   file.value = await request<Everything>(`/api/learners/${encodeURIComponent(id)}`)
@@ -46,12 +47,13 @@ async function erase(): Promise<void> {
     receipt.value = await request<Receipt>(`/api/learners/${encodeURIComponent(id)}`, { method: 'DELETE' })
     // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
     if (classroom.learnerId === id) bench.forget()
-    // A page that is being marked does not say whose it is either.
-    for (const key of ['sett.marking', 'sett.marking-class']) localStorage.removeItem(key)
+    // A page that is being marked, and a story that was typed, do not say whose they are either.
+    for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story']) localStorage.removeItem(key)
     const { [id]: _gone, ...sittings } = placings.value
     placings.value = sittings
     lessons.value = lessonsWithout(lessons.value, id)
     bench.queue = waitingWithout(bench.queue, id)
+    prints.put(printWithout(prints.plan.value, id))
     file.value = null
     if (classroom.learnerId === id) classroom.learnerId = null
     await classroom.load()

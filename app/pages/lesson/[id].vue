@@ -121,7 +121,6 @@ async function calendar(): Promise<void> {
     'text/calendar',
   )
 }
-const print = (): void => window.print()
 useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} – Sett` : 'Plan a lesson – Sett') })
 </script>
 
@@ -152,7 +151,7 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
           {{ goesOn === 0 ? 'Begin at the Bench' : 'Go on at the Bench' }}
         </button>
         <button v-if="goesOn > 0" type="button" class="stone-button" @click="begin(0)">From the beginning</button>
-        <button type="button" class="stone-button" @click="print">Print</button>
+        <NuxtLink class="stone-button" :to="`/paper?lesson=${lesson.id}`">Print</NuxtLink>
         <NuxtLink class="stone-button" :to="`/cupboard?lesson=${lesson.id}`">Count the pieces</NuxtLink>
         <button type="button" class="stone-button" @click="calendar">For the calendar</button>
         <template v-if="mayChange">

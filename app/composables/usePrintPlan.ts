@@ -1,0 +1,68 @@
+import { PAPERS } from '../../core/paper/index'
+import type { ChosenSheet, PrintChoice } from '../../shared/prints'
+
+/** A print as it is being put together, kept in this browser. */
+export interface PrintPlan {
+  readonly setting: PrintChoice
+  readonly problems: string
+  readonly sheets: readonly ChosenSheet[]
+  /** A lesson by its id, or none. */
+  readonly lesson: string | null
+  readonly learners: readonly string[]
+  /** What was here before something else took its place, to be brought back. */
+  readonly before: PrintPlan | null
+}
+
+const AT_FIRST: PrintPlan = {
+  setting: { paper: 'A4', perPage: 1, big: false, tactile: false },
+  problems: '52 - 37\n61 - 25\n70 - 46\n84 - 38',
+  sheets: [{ sheet: { kind: 'problems', layout: 'squares', shown: 'blank' }, copies: 1 }],
+  lesson: null,
+  learners: [],
+  before: null,
+}
+
+/** What was kept by an earlier Sett, or by hand, may lack some of it, or be something else. */
+function sound(kept: Partial<PrintPlan>): PrintPlan {
+  const { setting } = kept
+  return {
+    setting: {
+      paper: PAPERS.includes(setting?.paper as never) ? setting!.paper : 'A4',
+      perPage: setting?.perPage === 2 ? 2 : 1,
+      big: setting?.big === true,
+      tactile: setting?.tactile === true,
+    },
+    problems: typeof kept.problems === 'string' ? kept.problems : AT_FIRST.problems,
+    sheets: isSheets(kept.sheets) ? kept.sheets : AT_FIRST.sheets,
+    before: kept.before && isSheets(kept.before.sheets) ? { ...AT_FIRST, ...kept.before, before: null } : null,
+    lesson: typeof kept.lesson === 'string' ? kept.lesson : null,
+    learners: Array.isArray(kept.learners) ? kept.learners.filter((id) => typeof id === 'string') : [],
+  }
+}
+
+const isSheets = (sheets: unknown): sheets is readonly ChosenSheet[] =>
+  Array.isArray(sheets) && sheets.every((s) => s?.sheet?.kind && Number.isInteger(s.copies))
+
+/** The print that this browser holds, and a way to bring something to it from another place. */
+export function usePrintPlan() {
+  const kept = useLocalStorage<PrintPlan>('sett.paper', AT_FIRST)
+  kept.value = sound(kept.value)
+  const put = (change: Partial<PrintPlan>): void => void (kept.value = { ...kept.value, ...change })
+  /** Puts another print in the place of this one, which is kept aside. */
+  function replace(change: Partial<PrintPlan>): void {
+    const { before, ...now } = kept.value
+    // The same print once more takes nothing's place.
+    const same = JSON.stringify({ ...now, ...change }) === JSON.stringify(now)
+    put({ ...change, before: same ? before : { ...now, before: null } })
+  }
+  function bringBack(): void {
+    const { before } = kept.value
+    if (before) kept.value = { ...before, before: { ...kept.value, before: null } }
+  }
+  /** Leads to Paper with these sheets, and with these problems where some are given. */
+  async function print(sheets: readonly ChosenSheet[], change: Partial<PrintPlan> = {}): Promise<void> {
+    replace({ lesson: null, ...change, sheets })
+    await navigateTo('/paper')
+  }
+  return { plan: kept, put, replace, bringBack, print }
+}
