@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http'
 import { createError, getQuery, type H3Event, setResponseHeader, setResponseStatus } from 'h3'
 import type { z } from 'zod'
 import { answerFor } from '../db/trouble'
@@ -94,25 +95,47 @@ const [QUOTE, BACKSLASH, OPEN_LIST, CLOSE_LIST, OPEN_OBJECT, CLOSE_OBJECT] = [..
 /** What a body is called where it is too large: 2 MB, 100 kB. */
 const sizeText = (bytes: number): string => (bytes >= 1_000_000 ? `${bytes / 1_000_000} MB` : `${bytes / 1000} kB`)
 
-/** Reads a body of at most `most` bytes, and stops reading as soon as it is more, whatever length was announced. */
+/** What of a body too large is still taken from the wire and thrown away, so that its sender comes to read the answer: bytes, milliseconds. */
+const STILL_TAKEN = { bytes: 100_000_000, time: 10_000 }
+
+/** Lets the rest of a body run by, unkept, until it ends, breaks off, or goes on for too long. */
+async function letRunBy(req: IncomingMessage): Promise<void> {
+  let taken = 0
+  await new Promise<void>((done) => {
+    const late = setTimeout(done, STILL_TAKEN.time)
+    const end = () => {
+      clearTimeout(late)
+      done()
+    }
+    req.on('data', (chunk: Buffer) => {
+      taken += chunk.length
+      if (taken > STILL_TAKEN.bytes) end()
+    })
+    req.once('end', end).once('close', end)
+    req.resume()
+  })
+  req.pause()
+}
+
+/** Reads a body of at most `most` bytes, and keeps nothing of it as soon as it is more, whatever length was announced. */
 async function boundedText(event: H3Event, most: number): Promise<string> {
   const { req, res } = event.node
-  const large = `That is larger than ${sizeText(most)}, more than Sett reads at once.`
-  const tooLarge = (): never => {
-    // What still comes is not waited for: the connection ends with the answer.
-    res.shouldKeepAlive = false
-    req.pause()
-    return refuse(413, large)
-  }
-  if (Number(req.headers['content-length'] ?? 0) > most) tooLarge()
   const chunks: Buffer[] = []
-  let size = 0
-  for await (const chunk of req as AsyncIterable<Buffer>) {
-    size += chunk.length
-    if (size > most) tooLarge()
-    chunks.push(chunk)
+  let size = Number(req.headers['content-length'] ?? 0)
+  if (size <= most) {
+    size = 0
+    // The loop leaves the stream open, so that what still comes can run by.
+    for await (const chunk of req.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
+      size += chunk.length
+      if (size > most) break
+      chunks.push(chunk)
+    }
   }
-  return Buffer.concat(chunks).toString('utf8')
+  if (size <= most) return Buffer.concat(chunks).toString('utf8')
+  chunks.length = 0
+  await letRunBy(req)
+  res.shouldKeepAlive = false
+  return refuse(413, `That is larger than ${sizeText(most)}, more than Sett reads at once.`)
 }
 
 /** Reads a JSON body of at most `most` bytes. Refuses what is too large (413), no JSON (400), or no text at all. */
