@@ -4,10 +4,10 @@ const base = {
   setupFiles: ['<rootDir>/core/index.ts'],
   transform: {
     // These packages are ES modules only, which Jest reads as CommonJS.
-    '(?:\\.ts|node_modules/(?:@adonisjs|@phc|@poppinss|@sindresorhus|slugify|case-anything|flattie|pluralize|lodash|qr)/.+\\.js)$':
+    '(?:\\.ts|node_modules/(?:@adonisjs|@phc|@poppinss|@sindresorhus|slugify|case-anything|flattie|pluralize|lodash|qr|syllable|flesch-kincaid)/.+\\.js)$':
       ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(?:@adonisjs|@phc|@poppinss|case-anything|flattie|qr)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(?:@adonisjs|@phc|@poppinss|case-anything|flattie|qr|syllable|flesch-kincaid)/)'],
 }
 
 export default {

@@ -14,9 +14,12 @@ import {
   WORD_SETS,
 } from '../core/index'
 import { isRight, parseItem } from '../core/rehearse/index'
+import { cellById, SCENES, tellStory, type Stage, type StoryWork } from '../core/story/index'
+import { isUnsound, seenIn } from '../server/utils/trials'
 import type { Help } from '../shared/levels'
 import { handsSchema, type Classroom, type SavedRecord } from '../shared/schemas'
 import type { Store } from '../server/utils/store'
+import type { Trial } from '../shared/trials'
 
 /** The Loft, a resource room at Thornwick Street School, before the lantern walk. All of it is invented. */
 export const ROOM: Classroom = {
@@ -238,6 +241,7 @@ export function seedDemo(store: Store, today: Date): void {
   )()
   rehearse(store, today)
   teach(store, today)
+  tellStories(store, today)
 }
 
 /** Lessons of today and of tomorrow, as they are planned. */
@@ -267,5 +271,78 @@ function teach(store: Store, today: Date): void {
       version: 0,
     }
     store.keepLesson(lesson)
+  }
+}
+
+/** Stories that were worked: who, which, what was given at each stage. */
+const STORIES: readonly {
+  readonly who: string
+  readonly cell: string
+  readonly problem: string
+  readonly daysAgo: number
+  readonly note: string
+  readonly given: readonly (readonly [Stage, string])[]
+}[] = [
+  {
+    who: 'Wren',
+    cell: 'compare/lesser/more',
+    problem: '14 - 6',
+    daysAgo: 12,
+    note: 'Drew the bars when asked who has more.',
+    given: [
+      ['situation', 'compare'],
+      ['answer', '20 lanterns'],
+      ['bars', 'lesser=? difference=6 greater=14'],
+      ['answer', '8 lanterns'],
+      ['check', 'fits=yes answer=8_lanterns'],
+    ],
+  },
+  {
+    who: 'Pip',
+    cell: 'groups/product',
+    problem: '4 * 6',
+    daysAgo: 11,
+    note: '',
+    given: [
+      ['situation', 'groups'],
+      ['sentence', '4 * 6 = ?; 4 * 6'],
+      ['answer', '24 lanterns'],
+    ],
+  },
+]
+function tellStories(store: Store, today: Date): void {
+  for (const [i, { who, cell, problem, daysAgo, note, given }] of STORIES.entries()) {
+    const told = tellStory({ problem, cell: cellById(cell)!, scene: SCENES[0]!, seed: 11 + i })
+    const start = new Date(today)
+    start.setDate(start.getDate() - daysAgo)
+    start.setHours(11, 10 + 9 * i, 0, 0)
+    const work: StoryWork = {
+      format: 'sett-story',
+      version: 1,
+      story: {
+        cell,
+        amounts: told.roles,
+        scene: told.scene,
+        people: told.people,
+        seed: 11 + i,
+        length: 'plain',
+        extra: false,
+      },
+      text: told.text,
+      mode: 'together',
+      entries: given.map(([stage, text], k) => ({ at: 15_000 * (k + 1), stage, given: text })),
+    }
+    const trial = {
+      id: idFor(5, i),
+      learnerId: idFor(1, LEARNERS.indexOf(who)),
+      startedAt: start.toISOString(),
+      kind: 'story',
+      help: 'spoken',
+      right: true,
+      note,
+      work: structuredClone(work),
+    } as Trial
+    const seen = seenIn(trial)
+    if (!isUnsound(seen)) store.keepTrial(trial, seen)
   }
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { MOST_STEPS, STRANDS, type Course, type Limits, type StepStanding } from '../core/course/index'
 import { REPRESENTATION_IDS, WAY_IDS } from '../core/door'
+import { CELL_IDS } from '../core/story/index'
 import { ident, oneOf, uuid } from './fields'
 import { inPlainWords } from './plainly'
 
@@ -32,6 +33,7 @@ const stepSchema = z.strictObject({
   say: some(named('What is said', 200), 12, 'Things to say'),
   ask: some(named('What is asked', 200), 12, 'Things to ask'),
   usual: some(ident, 12, 'Usual mistakes'),
+  stories: some(oneOf(CELL_IDS), 45, 'Kinds of story').optional(),
   serves: some(named('A statement', 120), 12, 'Statements'),
   moveOn: z.strictObject({ share: z.number().min(0.5).max(1), sessions: z.int().min(1).max(10) }).optional(),
   hidden: z.boolean().optional(),

@@ -95,6 +95,8 @@ export const restoreSchema = z.strictObject({
 export interface Receipt {
   readonly learner: string
   readonly records: number
+  /** Stories that were worked, and trials noted at the table. */
+  readonly trials: number
   readonly notes: number
   readonly answers: number
   /** Marked pages of answers. */

@@ -1,5 +1,6 @@
 import { codeOfList, MOST_PRINTED, type PrintItem, type Section, type SheetWish } from '../../core/paper/index'
 import { attempt, parseProblem, REPRESENTATIONS, toCount, valueOf, type WorkRecord } from '../../core/door'
+import { storiesFrom, storyLine } from '../../core/story/index'
 import type { Lesson } from '../../shared/lessons'
 import type { ChosenSheet, SheetChoice } from '../../shared/prints'
 import type { RecordPage, SavedRecord } from '../../shared/schemas'
@@ -157,12 +158,18 @@ export function useSheetItems() {
         return { wishes: shown.map((t) => ({ sheet: { kind: 'steps', ...t }, names: [] })) }
       }
       case 'stories': {
+        // The kinds that the lesson's steps ask for, where they ask for some.
+        const kinds = [...new Set((lesson?.turns ?? []).flatMap((t) => courses.stepOf(t.step)?.stories ?? []))]
         const wishes = lists(source)
           .filter((l) => l.problems.length > 0)
-          .map(({ names: whom, problems }) => ({
-            sheet: { ...sheet, problems },
-            names: sheet.shown === 'key' && !lesson ? [] : whom,
-          }))
+          .map(({ names: whom, problems }) => {
+            const told = storiesFrom(problems, sheet.seed, kinds)
+            return {
+              sheet: { ...sheet, problems, kinds },
+              names: sheet.shown === 'key' && !lesson ? [] : whom,
+              ...(told.length ? { code: codeOfList(told.map(storyLine)) } : {}),
+            }
+          })
         return wishes.length ? { wishes } : { trouble: 'There are no problems for it yet.' }
       }
       case 'record': {

@@ -10,6 +10,7 @@ import {
 } from '../../core/door'
 import { format } from 'date-fns'
 import type { RecordPage, RecordSummary, SavedRecord } from '../../shared/schemas'
+import type { Trial } from '../../shared/trials'
 import { request } from '../utils/request'
 
 const classroom = useClassroom()
@@ -25,7 +26,7 @@ const loaded = ref(false)
 const whose = ref<string>(classroom.learnerId ?? 'all')
 const trouble = ref('')
 const said = ref('')
-const lastDeleted = shallowRef<SavedRecord | null>(null)
+const lastDeleted = shallowRef<{ record?: SavedRecord; trial?: Trial } | null>(null)
 
 const HELP = {
   independent: 'without help',
@@ -91,11 +92,17 @@ const fileUrl = computed(() =>
   whose.value === 'all' ? '/api/records/file' : `/api/records/file?learner=${whose.value}`,
 )
 
+/** Where a line of the list is opened. */
+const openedAt = ({ kind, id }: RecordSummary) =>
+  kind === 'story' ? { path: '/stories', query: { trial: id } } : { path: '/bench', query: { record: id } }
+
 async function remove(r: RecordSummary): Promise<void> {
   trouble.value = ''
   try {
-    lastDeleted.value = await request<SavedRecord>(`/api/records/${r.id}`)
-    await request(`/api/records/${r.id}`, { method: 'DELETE' })
+    const at = r.kind === 'bench' ? `/api/records/${r.id}` : `/api/trials/${r.id}`
+    const kept = await request<SavedRecord | Trial>(at)
+    lastDeleted.value = 'kind' in kept ? { trial: kept } : { record: kept }
+    await request(at, { method: 'DELETE' })
     said.value = `${pretty(r.problem)} of ${classroom.nameOf(r.learnerId)} is deleted.`
     await load()
   } catch (error) {
@@ -105,7 +112,9 @@ async function remove(r: RecordSummary): Promise<void> {
 async function bringBack(): Promise<void> {
   if (!lastDeleted.value) return
   try {
-    await request('/api/records', { method: 'POST', body: lastDeleted.value })
+    const { record, trial } = lastDeleted.value
+    if (record) await request('/api/records', { method: 'POST', body: record })
+    if (trial) await request('/api/trials', { method: 'POST', body: { trials: [trial] } })
     said.value = 'It is back.'
     lastDeleted.value = null
     await load()
@@ -173,9 +182,9 @@ useHead({ title: 'Daybook – Sett' })
       >
       <Column field="problem" header="Problem">
         <template #body="{ data }"
-          ><NuxtLink class="learner open" :to="{ path: '/bench', query: { record: data.id } }"
-            ><MathLine :line="pretty(data.problem)" named /></NuxtLink
-        ></template>
+          ><NuxtLink class="learner open" :to="openedAt(data)"><MathLine :line="pretty(data.problem)" named /></NuxtLink
+          ><span v-if="data.kind === 'story'" class="quiet"> story</span></template
+        >
       </Column>
       <Column field="mode" header="How"
         ><template #body="{ data }">{{ MODE[data.mode as keyof typeof MODE] }}</template></Column
@@ -201,6 +210,7 @@ useHead({ title: 'Daybook – Sett' })
         <template #body="{ data }">
           <span class="acts">
             <a
+              v-if="data.kind === 'bench'"
               class="stone-button bare"
               :href="`/paper?record=${data.id}`"
               :aria-label="`On paper, step by step: ${pretty(data.problem)}`"
@@ -208,7 +218,7 @@ useHead({ title: 'Daybook – Sett' })
               ><i class="pi pi-print" aria-hidden="true"
             /></a>
             <a
-              v-if="session.may('teacher')"
+              v-if="session.may('teacher') && data.kind === 'bench'"
               class="stone-button bare"
               :href="`/api/records/file?record=${data.id}`"
               download
@@ -232,7 +242,8 @@ useHead({ title: 'Daybook – Sett' })
     <div v-else-if="loaded" class="none">
       <p>Nothing is recorded {{ whose === 'all' ? 'yet' : `for ${classroom.nameOf(whose)} yet` }}.</p>
       <p class="quiet">
-        Work a problem at the bench and press Save. It will be listed here with every move, ready to open and replay.
+        Work a problem at the bench, or a story, and press Save. It will be listed here with every move, ready to open
+        and replay.
       </p>
       <NuxtLink class="stone-button main" to="/bench">To the bench</NuxtLink>
     </div>

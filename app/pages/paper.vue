@@ -4,6 +4,7 @@ import { withDefaults as withChoices } from '../../core/door'
 import type { Lesson } from '../../shared/lessons'
 import type { PrintChoice, PrintSet } from '../../shared/prints'
 import { downloadBytes } from '../utils/download'
+import { storiesFrom, storyLine } from '../../core/story/index'
 import { request } from '../utils/request'
 
 /** Paper: which sheets, for whom and how many, seen as they will be printed and made into one file. */
@@ -89,7 +90,12 @@ const count = computed(() => laid.value?.pages.length ?? 0)
 async function keepLists(): Promise<void> {
   if (!session.may('helper')) return
   const lists = new Map(
-    print.value.items.flatMap((i) => (i.code && i.sheet.kind === 'problems' ? [[i.code, i.sheet.problems]] : [])),
+    print.value.items.flatMap(({ code, sheet }) => {
+      if (!code) return []
+      if (sheet.kind === 'stories')
+        return [[code, storiesFrom(sheet.problems, sheet.seed, sheet.kinds).map(storyLine)] as const]
+      return sheet.kind === 'problems' ? [[code, sheet.problems] as const] : []
+    }),
   )
   for (const [code, problems] of lists) await request(`/api/printed/${code}`, { method: 'PUT', body: { problems } })
 }

@@ -1,112 +1,143 @@
 <script setup lang="ts">
+import { attempt, isRepresentation, packOf, parseProblem, pretty, representationsFor } from '../../core/door'
 import {
-  attempt,
-  isRepresentation,
-  packOf,
-  parseNumeral,
-  parseProblem,
-  pretty,
-  printExact,
-  representationsFor,
-  valueOf,
-} from '../../core/door'
-import {
-  barsOf,
-  CELLS,
+  barsOfSteps,
+  cellId,
   cellsFor,
-  misleads,
-  SCENES,
+  kindOf,
+  leftOut,
+  LENGTHS,
+  readAsked,
   tellStory,
-  understood,
   type Cell,
-  type SituationId,
-  type Understood,
+  type Length,
+  type OwnPlan,
+  type Scene,
+  type StoryWork,
+  type ToldPlan,
 } from '../../core/story/index'
-import { askedName, cellId, SITUATION_NAMES } from '../utils/storyNames'
+import { readingGrade } from '../utils/readingLevel'
 
-/** Stories: a problem told as something that happens, in every situation that fits; its bars, its sentence, and what an answer to it says. */
+/** Stories: a problem told as something that happens, in every situation that fits it; worked stage by stage; and a teacher’s own. */
 const bench = useBench()
 const classroom = useClassroom()
-const kept = useLocalStorage('sett.stories', {
-  problem: '15 - 8',
-  cell: 'compare/lesser/more',
-  scene: '',
-  seed: 1,
-  inWords: false,
-})
+const desk = useStoryDesk()
+const scenes = useStoryScenes()
+const money = useMoney()
+const kept = useLocalStorage(
+  'sett.stories',
+  {
+    problem: '15 - 8',
+    cell: 'compare/lesser/more',
+    scene: '',
+    seed: 1,
+    inWords: false,
+    length: 'plain' as Length,
+    extra: false,
+    missing: false,
+    mode: 'together' as StoryWork['mode'],
+  },
+  { mergeDefaults: true },
+)
 const asked = useRoute().query.problem
 if (typeof asked === 'string') kept.value.problem = asked
-const read = computed(() => attempt(() => parseProblem(String(kept.value.problem))))
-const fitting = computed(() => {
-  const of = read.value
-  if (!('ok' in of)) return []
-  const cells = attempt(() => cellsFor(of.ok))
-  return 'ok' in cells ? cells.ok : []
+const askedCell = useRoute().query.cell
+if (typeof askedCell === 'string') kept.value.cell = askedCell
+const openedId = useRoute().query.trial
+const opened = useOpenedStory(typeof openedId === 'string' ? openedId : null)
+await Promise.all([scenes.load(), opened.load()])
+
+/** Money as the class writes it, where it has a large unit. */
+const allScenes = computed(() => {
+  const { hundred, large, small } = money.currency.value
+  return scenes.scenes.value.map((s): Scene =>
+    kindOf(s) === 'money' && hundred ? { ...s, thing: { ...s.thing, money: { large, small, hundred } } } : s,
+  )
 })
-const groups = computed(() =>
-  (Object.keys(SITUATION_NAMES) as SituationId[]).flatMap((situation) => {
-    const cells = fitting.value.filter((c) => c.situation === situation)
-    return cells.length ? [{ situation, cells }] : []
-  }),
-)
+const read = computed(() => attempt(() => readAsked(String(kept.value.problem))))
+const fitting = computed(() => ('ok' in read.value ? cellsFor(String(kept.value.problem), allScenes.value) : []))
 const cell = computed<Cell | undefined>(
-  () => fitting.value.find((c) => cellId(c) === kept.value.cell) ?? fitting.value[0] ?? undefined,
+  () =>
+    fitting.value.find((c) => cellId(c) === kept.value.cell) ??
+    // Where a fraction is typed, a part of a whole is meant first.
+    (/\d\/\d/.test(kept.value.problem) ? fitting.value.find((c) => c.situation === 'part') : undefined) ??
+    fitting.value[0],
 )
-const story = computed(() => {
+const told = computed(() => {
   const of = cell.value
   if (!of) return null
-  const scene = SCENES.find((s) => s.id === kept.value.scene)
+  const scene = allScenes.value.find((s) => s.id === kept.value.scene)
+  const seed = Number(kept.value.seed) || 1
   const wish = {
     problem: kept.value.problem,
     cell: of,
-    seed: Number(kept.value.seed) || 1,
+    seed,
+    scenes: allScenes.value,
+    people: scenes.people.value,
+    length: LENGTHS.find((l) => l === kept.value.length) ?? ('plain' as const),
+    extra: kept.value.extra === true,
     ...(kept.value.inWords ? { words: packOf(classroom.words) } : {}),
   }
-  const told = attempt(() => tellStory({ ...wish, ...(scene ? { scene } : {}) }))
+  const first = attempt(() => tellStory({ ...wish, ...(scene ? { scene } : {}) }))
   // A scene that cannot hold the amounts gives way to one that can.
-  const other = 'ok' in told ? told : attempt(() => tellStory(wish))
-  return 'ok' in other ? { ...other.ok, gaveWay: 'refused' in told ? told.refused.reason : '' } : null
+  const other = 'ok' in first ? first : attempt(() => tellStory(wish))
+  if (!('ok' in other)) return null
+  const left = leftOut(of, other.ok.scene)
+  const missing = kept.value.missing ? left[seed % left.length] : undefined
+  const story = missing ? tellStory({ ...wish, scene: other.ok.scene, missing }) : other.ok
+  return {
+    story,
+    canMiss: left.length > 0,
+    gaveWay: 'refused' in first ? first.refused.reason : '',
+    plan: {
+      cell: cellId(of),
+      amounts: story.roles,
+      ...(story.before ? { before: story.before } : {}),
+      scene: story.scene,
+      people: story.people,
+      seed,
+      length: wish.length,
+      extra: wish.extra,
+      ...(missing ? { missing } : {}),
+    } satisfies ToldPlan,
+  }
 })
+const story = computed(() => told.value?.story ?? null)
+const grade = computed(() => (story.value ? readingGrade(story.value.sentences) : 0))
 const trouble = computed(() => {
   if ('refused' in read.value) return read.value.refused.message
-  return story.value ? '' : 'No story of two numbers fits it. Try 15 - 8, 8 + 7, 6 × 4 or 24 ÷ 6.'
+  return story.value ? '' : 'No story fits it. Try 15 - 8, 8 + 7, 6 × 4 or 24 ÷ 6.'
 })
 const another = (): void => void (kept.value.seed = crypto.getRandomValues(new Uint32Array(1))[0]! % 1_000_000)
 
-const own = ref(false)
-
-/* --- stages: each is looked at when it is wanted --- */
+const pageCode = useRoute().query.page
+const tab = ref<'sett' | 'own' | 'page' | 'scenes'>(typeof pageCode === 'string' ? 'page' : 'sett')
+const TABS = { sett: 'Told by Sett', own: 'One of my own', page: 'Mark a page', scenes: 'Scenes and people' } as const
 const showing = ref<{ bars: boolean; sentence: boolean }>({ bars: false, sentence: false })
-const given = ref('')
+const MODES = { show: 'Show', together: 'Together', alone: 'Alone' } as const
+const LENGTH_NAMES: Readonly<Record<Length, string>> = {
+  short: 'as short as can be',
+  plain: 'plain',
+  joined: 'two in one',
+}
 const said = ref('')
-const SAYS: Readonly<Record<Understood, string>> = {
-  right: 'That is it.',
-  'by the word': 'That goes by the word. Who has more of it, and what is asked? Look at the bars.',
-  'told already': 'That number is told already. What is asked?',
-  'worked otherwise': 'These are the right numbers, worked another way. Look at the bars.',
-  otherwise: 'Not yet. Look at the bars, and work it again.',
-}
-watch(story, () => (said.value = given.value = ''))
-function check(): void {
-  const now = story.value
-  if (!now) return
-  const number = attempt(() => valueOf(parseNumeral(given.value.trim().replace('−', '-'))))
-  if ('refused' in number) {
-    said.value = 'Write a number.'
-    return
-  }
-  const found = understood(now, number.ok)
-  said.value = SAYS[found]
-  if (found === 'right')
-    said.value = `${SAYS.right} ${pretty(now.problem ?? now.sentence)}${now.answer === null ? '' : ` = ${printExact(now.answer)}`}`
-  else if (found !== 'otherwise') showing.value = { ...showing.value, bars: true }
-}
-async function work(problem: string): Promise<void> {
+const begin = (plan: ToldPlan | OwnPlan): void =>
+  desk.begin(plan, kept.value.mode in MODES ? kept.value.mode : 'together')
+async function work(problem: string, material?: string): Promise<void> {
   const offer = representationsFor(problem).find((o) => o.fits)
-  const refused = bench.ask(problem, offer && isRepresentation(offer.representation) ? { mode: 'alone' } : {})
+  const on = material && isRepresentation(material) ? material : offer?.representation
+  const refused = bench.ask(problem, {
+    mode: 'alone',
+    ...(on && isRepresentation(on) ? { material: on } : {}),
+  })
   if (refused) said.value = refused.message
   else await navigateTo('/bench')
 }
+/** The problem as the Bench reads it; null where it has none. */
+const benchProblem = computed(() => {
+  const problem = story.value?.problem
+  return problem && 'ok' in attempt(() => parseProblem(problem)) ? problem : null
+})
 useHead({ title: 'Stories – Sett' })
 </script>
 
@@ -114,45 +145,31 @@ useHead({ title: 'Stories – Sett' })
   <div class="place">
     <header>
       <h1>Stories</h1>
-      <div class="in-row" role="group" aria-label="Whose story">
-        <button type="button" class="stone-button" :aria-pressed="!own" @click="own = false">Told by Sett</button>
-        <button type="button" class="stone-button" :aria-pressed="own" @click="own = true">One of my own</button>
+      <div v-if="!desk.story.value && !opened.id" class="in-row" role="group" aria-label="Whose story">
+        <button
+          v-for="(name, id) in TABS"
+          :key="id"
+          type="button"
+          class="stone-button"
+          :aria-pressed="tab === id"
+          @click="tab = id"
+        >
+          {{ name }}
+        </button>
       </div>
     </header>
-    <OwnStory v-if="own" @work="work" />
+    <LazyWorkedStory v-if="opened.id" :opened="opened" />
+    <LazyStoryDesk v-else-if="desk.story.value" :desk="desk" :story="desk.story.value" @work="work" />
+    <LazyStoryPage v-else-if="tab === 'page'" :code="typeof pageCode === 'string' ? pageCode : ''" />
+    <LazySceneForm v-else-if="tab === 'scenes'" :scenes="scenes" />
+    <OwnStory v-else-if="tab === 'own'" @work="work" @stages="begin" />
     <div v-else class="two">
-      <form class="for" aria-label="Which story" @submit.prevent>
-        <label
-          >Told from <input v-model="kept.problem" class="learner" type="text" maxlength="60" autocomplete="off"
-        /></label>
-        <fieldset v-for="g in groups" :key="g.situation">
-          <legend>{{ SITUATION_NAMES[g.situation] }}</legend>
-          <label v-for="c in g.cells" :key="cellId(c)" class="tick">
-            <input v-model="kept.cell" type="radio" name="cell" :value="cellId(c)" :checked="cell === c" />
-            <span>{{ askedName(c) }}<span v-if="misleads(c)" class="quiet"> · its words mislead</span></span>
-          </label>
-        </fieldset>
-        <p class="quiet">{{ fitting.length }} of {{ CELLS.length }} kinds of story are worked so.</p>
-      </form>
+      <StoryChooser v-model:problem="kept.problem" v-model:cell="kept.cell" :fitting="fitting" :chosen="cell" />
       <section class="told" aria-label="The story">
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <template v-if="story">
-          <p class="text learner" aria-live="polite">
-            <span v-for="s in story.sentences" :key="s">{{ s }}</span>
-          </p>
-          <div class="in-row">
-            <button type="button" class="stone-button main" @click="another">Another</button>
-            <label
-              >Scene
-              <select v-model="kept.scene">
-                <option value="">any that fits</option>
-                <option v-for="s in SCENES" :key="s.id" :value="s.id">{{ s.title }}</option>
-              </select></label
-            >
-            <label class="tick"><input v-model="kept.inWords" type="checkbox" /> Numbers in words</label>
-          </div>
-          <p v-if="story.gaveWay" class="quiet">{{ story.gaveWay }} Told in another scene.</p>
-          <div class="in-row">
+        <template v-if="story && told">
+          <StoryWords :sentences="story.sentences">
+            <button type="button" class="stone-button" @click="another">Another</button>
             <button
               type="button"
               class="stone-button"
@@ -169,30 +186,53 @@ useHead({ title: 'Stories – Sett' })
             >
               Number sentence
             </button>
-            <button v-if="story.problem" type="button" class="stone-button" @click="work(story.problem)">
+            <button v-if="benchProblem" type="button" class="stone-button" @click="work(benchProblem)">
               Work it at the Bench
             </button>
-          </div>
-          <StoryBars v-if="showing.bars" :bars="barsOf(story)" />
+          </StoryWords>
+          <template v-if="showing.bars">
+            <StoryBars v-for="(bars, i) in barsOfSteps(story)" :key="i" :bars="bars" />
+          </template>
           <p v-if="showing.sentence" class="sentence learner">
             {{ pretty(story.sentence) }}
-            <span v-if="story.problem" class="quiet">so {{ pretty(story.problem) }}</span>
+            <span v-if="story.steps.length" class="quiet"
+              >so {{ story.steps.map((s) => pretty(s)).join(', then ') }}</span
+            >
           </p>
-          <form class="in-row" aria-label="The answer" novalidate @submit.prevent="check">
-            <label
-              >Answer
-              <input
-                v-model="given"
-                class="learner short"
-                type="text"
-                inputmode="decimal"
-                maxlength="12"
-                autocomplete="off"
-            /></label>
-            <span>{{ story.unit }}</span>
-            <button type="submit" class="stone-button">Check</button>
-            <span role="status">{{ said }}</span>
+          <p v-if="told.gaveWay" class="quiet">{{ told.gaveWay }} Told in another scene.</p>
+          <form class="work in-row" aria-label="Work the story" @submit.prevent="begin(told.plan)">
+            <fieldset class="in-row">
+              <legend class="sr-only">How it is worked</legend>
+              <label v-for="(name, id) in MODES" :key="id" class="tick"
+                ><input v-model="kept.mode" type="radio" name="mode" :value="id" /> {{ name }}</label
+              >
+            </fieldset>
+            <button type="submit" class="stone-button main">Work it in stages</button>
           </form>
+          <div class="in-row how">
+            <label
+              >Scene
+              <select v-model="kept.scene">
+                <option value="">any that fits</option>
+                <option v-for="s in allScenes" :key="s.id" :value="s.id">{{ s.title }}</option>
+              </select></label
+            >
+            <label
+              >Sentences
+              <select v-model="kept.length">
+                <option v-for="l in LENGTHS" :key="l" :value="l">{{ LENGTH_NAMES[l] }}</option>
+              </select></label
+            >
+            <label class="tick"><input v-model="kept.inWords" type="checkbox" /> Numbers in words</label>
+            <label class="tick"><input v-model="kept.extra" type="checkbox" /> A number that is not needed</label>
+            <label class="tick"
+              ><input v-model="kept.missing" type="checkbox" :disabled="!told.canMiss" /> A number is missing</label
+            >
+          </div>
+          <p class="quiet">
+            Reads like grade {{ Math.max(0, Math.round(grade * 10) / 10) }} by Flesch and Kincaid’s formula.
+          </p>
+          <p v-if="said" role="status">{{ said }}</p>
         </template>
       </section>
     </div>
@@ -206,37 +246,21 @@ useHead({ title: 'Stories – Sett' })
   gap: 2rem;
   align-items: start;
 }
-.for,
 .told {
   display: grid;
   gap: 0.8rem;
   min-width: 0;
 }
-.for > label {
-  display: grid;
-  gap: 0.2rem;
-}
-.for > label input {
-  font-size: 1.3rem;
-}
 fieldset {
   margin: 0;
-  padding: 0.3rem 0 0;
+  padding: 0;
   border: 0;
-  border-top: 1.5px solid var(--rule);
-  min-width: 0;
-}
-legend {
-  float: left;
-  width: 100%;
-  font-weight: 700;
 }
 .tick {
   display: flex;
   gap: 0.6rem;
   align-items: center;
   min-height: 44px;
-  clear: both;
 }
 p {
   margin: 0;
@@ -247,14 +271,12 @@ input[type='radio'] {
   height: 22px;
   flex: none;
 }
-.text {
-  display: grid;
-  gap: 0.5rem;
-  padding: 1.2rem 1.4rem;
-  background: var(--sheet);
-  border: 1.5px solid var(--edge);
-  font-size: clamp(1.4rem, 2.6vw, 2rem);
-  line-height: 1.4;
+.work {
+  padding: 0.6rem 0;
+  border-block: 1.5px solid var(--rule);
+}
+.how {
+  gap: 0.4rem 1.2rem;
 }
 .sentence {
   font-size: 1.8rem;
@@ -262,10 +284,6 @@ input[type='radio'] {
 .sentence .quiet {
   font-size: 1.3rem;
   margin-left: 1rem;
-}
-.short {
-  width: 7rem;
-  font-size: 1.4rem;
 }
 @media (max-width: 900px) {
   .two {

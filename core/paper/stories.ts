@@ -1,9 +1,6 @@
-import { printExact } from '../number/numeral'
-import { parseProblem } from '../problem/parse'
-import { printProblem } from '../problem/problem'
-import { attempt, Refusal } from '../refusal'
+import { Refusal } from '../refusal'
 import { pretty } from '../speech/words'
-import { barsOf, cellsFor, tellStory, type Bar, type Story } from '../story/index'
+import { barsOfSteps, printAmount, storiesFrom, toldIn, type Bar, type Story } from '../story/index'
 import { line, moved, POINT, rect, text, type Mark } from './drawing'
 import { column, flowed, paragraph, type Block } from './lines'
 import { figure, label, outline } from './marks'
@@ -20,6 +17,8 @@ export interface StoriesWish {
   readonly seed: number
   /** Numbers in the class's words instead of figures. */
   readonly inWords: boolean
+  /** Which kinds of story are wanted, by their ids; all that fit where none is given. */
+  readonly kinds?: readonly string[]
 }
 
 /** Bars at one scale, so wide, with a frame around each part. */
@@ -50,7 +49,11 @@ function barMarks(s: Setting, bars: readonly Bar[], width: number): Block {
 
 /** Room to draw bars in, or the bars themselves. */
 const room = (s: Setting, story: Story, key: boolean, width: number): Block => {
-  if (key && !s.tactile) return barMarks(s, barsOf(story), width)
+  if (key && !s.tactile)
+    return column(
+      barsOfSteps(story).map((bars) => barMarks(s, bars, width)),
+      2,
+    )
   const high = s.big ? 40 : 24
   const frame = rect(0, 0, width, high, s.tactile ? outline(s) : { stroke: 'grey', wide: 0.25 })
   return { w: width, h: high + 2, marks: [s.tactile ? figure([frame]) : frame] }
@@ -60,7 +63,8 @@ const room = (s: Setting, story: Story, key: boolean, width: number): Block => {
 function answerLine(s: Setting, story: Story, key: boolean, width: number): Block {
   const size = sizeFor(s, 'learner')
   if (key) {
-    const worked = story.problem ? `${story.problem} = ${printExact(story.answer!)} ${story.unit}` : story.unit
+    const { answer, cell, steps, unit } = story
+    const worked = answer === null ? unit : `${steps.join(', ')} = ${printAmount(cell.unknown, answer)} ${unit}`
     return paragraph(
       s,
       pretty(`${story.sentence} · ${worked}`),
@@ -83,15 +87,8 @@ function answerLine(s: Setting, story: Story, key: boolean, width: number): Bloc
 }
 
 /** @throws Refusal where none of the problems can be told. */
-export function storySheets({ problems, shown, seed, inWords }: StoriesWish, area: Room, s: Setting): Content {
-  const told = problems.flatMap((typed, i) => {
-    const problem = printProblem(parseProblem(typed))
-    const cells = attempt(() => cellsFor(problem))
-    if ('refused' in cells || cells.ok.length === 0) return []
-    // Stories of different kinds come after one another.
-    const cell = cells.ok[(seed + i * 5) % cells.ok.length]!
-    return [tellStory({ problem, cell, seed: seed + i, ...(inWords ? { words: wordsOf(s) } : {}) })]
-  })
+export function storySheets({ problems, shown, seed, inWords, kinds }: StoriesWish, area: Room, s: Setting): Content {
+  const told = storiesFrom(problems, seed, kinds).map((one) => toldIn(one, inWords ? { words: wordsOf(s) } : {}))
   if (told.length === 0)
     throw new Refusal('None of the problems can be told as a story.', 'Two whole numbers are wanted.')
   const key = shown === 'key'

@@ -1,14 +1,22 @@
 /** The door to stories: situations as data, scenes, and telling them. */
 export {
+  CELL_IDS,
+  cellById,
+  cellId,
   CELLS,
   completed,
+  firstOf,
+  handedOn,
   isTrue,
   misleads,
+  printAmount,
   problemFor,
   sentenceOf,
   SITUATIONS,
   solvingOf,
   suggests,
+  TABLES,
+  TWO_STEPS,
   toldOf,
   type Amounts,
   type Cell,
@@ -16,10 +24,21 @@ export {
   type SituationId,
   type Wording,
 } from './situation'
-export { PEOPLE, SCENES, type Scene, type Thing } from './scene'
-export { cellsFor, scenesFor, tellStory, whyNotIn, type Story, type StoryWish } from './tell'
-export { barsOf, type Bar, type BarPart } from './bars'
-export { understood, type Understood } from './judge'
+export { kindOf, PEOPLE, SCENES, type MoneySigns, type Person, type Scene, type SceneKind, type Thing } from './scene'
+export {
+  cellsFor,
+  leftOut,
+  LENGTHS,
+  scenesFor,
+  tellStory,
+  whyNotIn,
+  type Length,
+  type Story,
+  type StoryWish,
+} from './tell'
+export { readAsked, toldFrom, type Asked, type Told } from './asked'
+export { barsOf, barsOfSteps, MADE_FIRST, type Bar, type Barred, type BarPart } from './bars'
+export { toldNumbers, UNDERSTOOD, understood, type Judged, type Understood } from './judge'
 export {
   keyWordsIn,
   MOST_STORY,
@@ -31,3 +50,36 @@ export {
   type OwnStory,
   type OwnWish,
 } from './own'
+export {
+  answerIn,
+  judged,
+  MOST_ENTRIES,
+  situationOf,
+  STAGES,
+  STORY_SLIPS,
+  storyOutcome,
+  tryJudged,
+  workable,
+  type Chosen,
+  type OwnPlan,
+  type Stage,
+  type StageSays,
+  type StoryEntry,
+  type StoryOutcome,
+  type StorySlip,
+  type StoryWork,
+  type ToldPlan,
+  type Workable,
+} from './work'
+export { MOST_SENTENCE, sentenceIn, valueOfSum } from './sentence'
+export {
+  pageSays,
+  readStoryLine,
+  storiesFrom,
+  storyLine,
+  toldIn,
+  type Listed,
+  type PageLine,
+  type PageSays,
+  type PageSlip,
+} from './list'

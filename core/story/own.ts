@@ -1,4 +1,4 @@
-import { add, exact, isWhole, sign, ZERO, type Exact } from '../number/exact'
+import { add, exact, isWhole, multiply, sign, ZERO, type Exact } from '../number/exact'
 import { Refusal } from '../refusal'
 import {
   completed,
@@ -26,6 +26,8 @@ export interface FoundNumber {
   readonly value: Exact
   /** The word after it, or the sign of its money: what it is a number of. */
   readonly unit: string
+  /** Whether it is said to lie below: “3 steps below the ground”. */
+  readonly below?: true
 }
 
 const SMALL: Readonly<Record<string, number>> = Object.fromEntries(
@@ -92,12 +94,15 @@ export function numbersFound(text: string): readonly FoundNumber[] {
   const put = (at: number, shown: string, value: Exact | undefined, money = ''): void => {
     if (value === undefined) return
     const unit = money || /^ ([\p{L}-]+)/u.exec(looked.slice(at + shown.length))?.[1] || ''
-    found.push({ at, length: shown.length, text: shown, value, unit })
+    const after = looked.slice(at + shown.length)
+    const below = /^ (?:[\p{L}-]+ )?(?:below|under)\b/iu.test(after) || /(?:^|\s)[−–-]$/u.test(looked.slice(0, at))
+    found.push({ at, length: shown.length, text: shown, value, unit, ...(below ? { below } : {}) })
   }
   for (const m of looked.matchAll(FIGURES)) put(m.index, m[0], valueOfFigures(m), m[1])
   for (const m of looked.matchAll(NAMES)) {
     const shown = m[0].replace(/(?:[ -]+|[ -]and ?)$/i, '')
-    put(m.index, shown, valueOfNames(shown))
+    // A level is above or below zero; no zero is told by that.
+    if (!/\b(?:above|below) $/i.test(looked.slice(0, m.index))) put(m.index, shown, valueOfNames(shown))
   }
   return found.sort((a, b) => a.at - b.at)
 }
@@ -152,7 +157,22 @@ const NAMES_OF: Readonly<Partial<Record<Role, string>>> = {
   number: 'how many groups there are',
   size: 'how many are in each',
   product: 'how many there are in all',
+  share: 'which part of it',
+  part: 'how much that part is',
+  there: 'how much there is',
+  wanted: 'how much is wanted',
+  over: 'how much is left over or missing',
 }
+/** Of a level it is said where one is, and how far it goes. */
+const LEVEL_NAMES: typeof NAMES_OF = {
+  start: 'where it is at first',
+  change: 'how far it goes',
+  result: 'where it is now',
+}
+const nameIn = ({ situation }: Cell, role: Role): string =>
+  (situation === 'rise' || situation === 'fall' ? LEVEL_NAMES[role] : undefined) ?? NAMES_OF[role]!
+/** Situations in which an amount may lie below nought. */
+const BELOW_NOUGHT: readonly Cell['situation'][] = ['rise', 'fall', 'enough']
 
 /** Checks a teacher's own story. @throws Refusal saying what is missing, or why these amounts cannot be. */
 export function ownStory({ text, cell, marks }: OwnWish): OwnStory {
@@ -161,15 +181,21 @@ export function ownStory({ text, cell, marks }: OwnWish): OwnStory {
   const missing = told.filter((role) => numbers[marks[role] ?? -1] === undefined)
   if (missing.length > 0)
     throw new Refusal(
-      `It is not said yet which number is ${missing.map((role) => NAMES_OF[role]).join(', and which ')}.`,
+      `It is not said yet which number is ${missing.map((role) => nameIn(cell, role)).join(', and which ')}.`,
       'Tap a number, then what it is.',
     )
   const used = told.map((role) => marks[role]!)
   if (new Set(used).size < used.length) throw new Refusal('One number cannot be two amounts.', 'Tap the other one.')
-  const known = Object.fromEntries(told.map((role) => [role, numbers[marks[role]!]!.value])) as Amounts
+  const level = cell.situation === 'rise' || cell.situation === 'fall'
+  const known = Object.fromEntries(
+    told.map((role) => {
+      const { value, below } = numbers[marks[role]!]!
+      return [role, level && below && role !== 'change' ? multiply(value, exact(-1)) : value]
+    }),
+  ) as Amounts
   const roles = completed(cell, known)
   const answer = cell.unknown === 'both' ? null : roles[cell.unknown]!
-  if (answer !== null && sign(answer) < 0)
+  if (answer !== null && sign(answer) < 0 && !BELOW_NOUGHT.includes(cell.situation))
     throw new Refusal('That cannot be: there would be less than none.', 'Look at which number is which.')
   if (roles.number !== undefined && !isWhole(roles.number) && cell.situation !== 'times')
     throw new Refusal('That cannot be: there would be a part of a group.', 'Look at which number is which.')
@@ -186,5 +212,5 @@ export function ownStory({ text, cell, marks }: OwnWish): OwnStory {
 }
 
 /** The amounts of a situation, as they are named to a teacher. */
-export const rolesOf = ({ situation }: Cell): readonly (readonly [Role, string])[] =>
-  SITUATIONS[situation].roles.map((role) => [role, NAMES_OF[role]!] as const)
+export const rolesOf = (cell: Cell): readonly (readonly [Role, string])[] =>
+  SITUATIONS[cell.situation].roles.map((role) => [role, nameIn(cell, role)] as const)

@@ -3,6 +3,8 @@ import type { Db } from './open'
 /** What is kept of one learner, by kind and number. */
 export interface KeptOf {
   readonly records: number
+  /** Stories that were worked, and trials noted at the table. */
+  readonly trials: number
   readonly answers: number
   readonly notes: number
   readonly markings: number
@@ -16,7 +18,9 @@ export function eraseIn(db: Db, id: string): void {
   db.transaction(() => {
     if (tables.includes('record_slip'))
       db.prepare('DELETE FROM record_slip WHERE record_id IN (SELECT id FROM record WHERE learner_id = ?)').run(id)
-    for (const table of ['record', 'rehearsal', 'marking', 'person_learner', 'lesson_learner'])
+    if (tables.includes('trial_slip'))
+      db.prepare('DELETE FROM trial_slip WHERE trial_id IN (SELECT id FROM trial WHERE learner_id = ?)').run(id)
+    for (const table of ['record', 'trial', 'rehearsal', 'marking', 'person_learner', 'lesson_learner'])
       if (tables.includes(table)) db.prepare(`DELETE FROM ${table} WHERE learner_id = ?`).run(id)
     // A lesson to which nobody comes any more goes too.
     if (tables.includes('lesson'))
@@ -36,8 +40,10 @@ export function scrub(db: Db): void {
 export function erasingTable(db: Db) {
   const counts = db.prepare<[{ id: string }], KeptOf>(
     `SELECT (SELECT count(*) FROM record WHERE learner_id = @id) AS records,
+       (SELECT count(*) FROM trial WHERE learner_id = @id) AS trials,
        (SELECT count(*) FROM rehearsal WHERE learner_id = @id) AS answers,
-       (SELECT count(*) FROM record WHERE learner_id = @id AND note <> '') AS notes,
+       (SELECT count(*) FROM record WHERE learner_id = @id AND note <> '')
+         + (SELECT count(*) FROM trial WHERE learner_id = @id AND note <> '') AS notes,
        (SELECT count(*) FROM marking WHERE learner_id = @id) AS markings,
        (SELECT count(*) FROM lesson_learner WHERE learner_id = @id) AS lessons`,
   )
@@ -46,6 +52,7 @@ export function erasingTable(db: Db) {
      SELECT id, kind, @at FROM (
        SELECT id, 'learner' AS kind FROM learner WHERE id = @id
        UNION ALL SELECT id, 'record' FROM record WHERE learner_id = @id
+       UNION ALL SELECT id, 'record' FROM trial WHERE learner_id = @id
        UNION ALL SELECT id, 'answer' FROM rehearsal WHERE learner_id = @id)`,
   )
   const gone = db.prepare<[string], number>('SELECT erased_at FROM erased WHERE id = ?').pluck()

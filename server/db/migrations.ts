@@ -8,6 +8,7 @@ import people from './migrations/007-people'
 import markings from './migrations/008-markings'
 import courses from './migrations/009-courses'
 import prints from './migrations/010-prints'
+import trials from './migrations/011-trials'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
 export const MIGRATIONS: readonly string[] = [
@@ -21,4 +22,5 @@ export const MIGRATIONS: readonly string[] = [
   markings,
   courses,
   prints,
+  trials,
 ]

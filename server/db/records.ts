@@ -1,16 +1,10 @@
-import type { RecordQuery, RecordSummary, SavedRecord } from '../../shared/schemas'
+import type { RecordSummary, SavedRecord } from '../../shared/schemas'
+import { summaryColumns } from './listing'
 import type { Db } from './open'
 
 type Row = Omit<RecordSummary, 'right' | 'slips'> & { right: number; slips: string; body: string }
 
-const SUMMARY = `record.id, learner_id AS learnerId, record.started_at AS startedAt, duration_ms AS durationMs, problem, material, mode,
-  is_right AS "right", help, note, slips`
-
-const summaryOf = ({ body: _, ...row }: Row): RecordSummary => ({
-  ...row,
-  right: row.right === 1,
-  slips: JSON.parse(row.slips),
-})
+const SUMMARY = summaryColumns('record')
 
 function saved(row: Row): SavedRecord {
   const { id, learnerId, startedAt, right, help, note, body } = row
@@ -22,25 +16,6 @@ export interface DoneRow extends Pick<RecordSummary, 'problem' | 'material' | 's
   readonly ms: number
   readonly right: number
 }
-
-/** What a list of records may be narrowed by, as SQL; `slip` is looked up in its own table, which has it in the order of time. */
-const NARROWED = {
-  learner: 'learner_id = @learner',
-  problem: 'problem = @problem',
-  material: 'material = @material',
-  slip: 'record_slip.slip = @slip',
-  from: 'record.started_at >= @from',
-  to: "record.started_at < @to || 'T24'",
-} as const
-
-/** Values that a column has, each found by one step in its index instead of by reading all rows. */
-const distinct = (table: string, column: string): string => `
-  WITH RECURSIVE known (v) AS (
-    SELECT min(${column}) FROM ${table}
-    UNION ALL
-    SELECT (SELECT min(${column}) FROM ${table} WHERE ${column} > known.v) FROM known WHERE known.v IS NOT NULL
-  )
-  SELECT v FROM known WHERE v IS NOT NULL`
 
 /** Records of work done. Statements are prepared once per database. */
 export function recordTable(db: Db) {
@@ -70,26 +45,6 @@ export function recordTable(db: Db) {
   const remove = db.prepare<[string]>('DELETE FROM record WHERE id = ?')
   const older = db.prepare<[string], number>('SELECT count(*) FROM record WHERE started_at < ?').pluck()
   const removeOlder = db.prepare<[string]>('DELETE FROM record WHERE started_at < ?')
-  const slips = db.prepare<[], string>(distinct('record_slip', 'slip')).pluck()
-  const materials = db.prepare<[], string>(distinct('record', 'material')).pluck()
-  const lists = new Map<string, ReturnType<typeof db.prepare<[object], Row>>>()
-
-  /** The statement of a list narrowed in some ways; there are few of them, so each is kept. */
-  function listBy(keys: readonly (keyof typeof NARROWED)[], goesOn: boolean, only: boolean) {
-    const bySlip = keys.includes('slip')
-    const time = bySlip ? 'record_slip.started_at' : 'record.started_at'
-    const id = bySlip ? 'record_slip.record_id' : 'record.id'
-    const where = [
-      ...keys.map((k) => NARROWED[k]),
-      ...(goesOn ? [`(${time}, ${id}) < (@time, @id)`] : []),
-      ...(only ? ['learner_id IN (SELECT value FROM json_each(@only))'] : []),
-    ]
-    const sql = `SELECT ${SUMMARY}, '' AS body FROM ${bySlip ? 'record_slip CROSS JOIN record ON record.id = record_slip.record_id' : 'record'}
-      ${where.length > 0 ? `WHERE ${where.join(' AND ')}` : ''} ORDER BY ${time} DESC, ${id} DESC LIMIT @limit`
-    const known = lists.get(sql) ?? db.prepare<[object], Row>(sql)
-    lists.set(sql, known)
-    return known
-  }
 
   /** Records oldest first, a few at a time, so that however many there are they never lie in memory together. */
   function* each(learnerId: string | null): Generator<SavedRecord> {
@@ -123,24 +78,6 @@ export function recordTable(db: Db) {
       dropSlips.run(r.id)
       for (const slip of seen) putSlip.run(slip, r.startedAt, r.id)
     }),
-    /** A page of the list, the newest first; of `only` these learners, where that is given. */
-    page: (
-      { before, limit, ...narrowed }: RecordQuery,
-      only: readonly string[] | null = null,
-    ): { readonly records: readonly RecordSummary[]; readonly next: string | null } => {
-      const keys = (Object.keys(NARROWED) as (keyof typeof NARROWED)[]).filter((k) => narrowed[k] !== undefined)
-      const [time = '', id = ''] = before?.split('_') ?? []
-      const rows = listBy(keys, before !== undefined, only !== null).all({
-        ...narrowed,
-        time,
-        id,
-        limit: limit + 1,
-        ...(only === null ? {} : { only: JSON.stringify(only) }),
-      })
-      const records = rows.slice(0, limit).map(summaryOf)
-      const last = records.at(-1)
-      return { records, next: rows.length > limit && last ? `${last.startedAt}_${last.id}` : null }
-    },
     record: (id: string): SavedRecord | undefined => {
       const row = one.get(id)
       return row && saved(row)
@@ -149,8 +86,6 @@ export function recordTable(db: Db) {
     doneBy: (learnerId: string, limit: number): readonly DoneRow[] => done.all(learnerId, limit),
     /** All records of one learner, or of all, the oldest first. */
     records: each,
-    /** What a list may be narrowed by: every slip and every material that some record has. */
-    known: () => ({ slips: slips.all(), materials: materials.all().filter((m) => m !== '') }),
     slipsOf: (id: string): readonly string[] => JSON.parse(one.get(id)?.slips ?? '[]') as string[],
     remove: (id: string): boolean => remove.run(id).changes > 0,
     /** How many records began before a time, and taking them away. */

@@ -12,6 +12,7 @@ export function everythingOf(store: Store, id: string) {
     writtenAt: new Date().toISOString(),
     learner: learner.codeName,
     records: [...store.records(id)].map(({ learnerId: _, ...r }) => ({ ...r, slips: store.slipsOf(r.id) })),
+    trials: [...store.trials(id)].map(({ learnerId: _, ...t }) => t),
     answers: store.answers(id).map(({ learnerId: _, ...a }) => ({ ...a, at: new Date(a.at).toISOString() })),
     markings: store.markings(id).map(({ learnerId: _, ...m }) => m),
     lessons: store.lessonsOf(id).map((l) => ({

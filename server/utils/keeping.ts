@@ -39,7 +39,10 @@ export async function daily(store: Store, now = new Date()): Promise<void> {
   const before = goesBefore(keeping, now)
   if (before === null || now.getTime() < holdsFrom(store)) return
   const removed =
-    store.removeBefore(before) + store.removeMarkingsBefore(before) + store.removeLessonsBefore(before.slice(0, 10))
+    store.removeBefore(before) +
+    store.removeTrialsBefore(before) +
+    store.removeMarkingsBefore(before) +
+    store.removeLessonsBefore(before.slice(0, 10))
   if (removed > 0)
     store.note({
       at: now.getTime(),

@@ -4,6 +4,7 @@ import { classroomTable } from '../db/classroom'
 import { courseTable } from '../db/courses'
 import { erasingTable } from '../db/erasing'
 import { hold, type Hold } from '../db/hold'
+import { listingTable } from '../db/listing'
 import { lessonTable } from '../db/lessons'
 import { markingTable } from '../db/markings'
 import { notchTable } from '../db/notches'
@@ -13,6 +14,7 @@ import { recordTable } from '../db/records'
 import { printTable } from '../db/prints'
 import { rehearsalTable } from '../db/rehearsals'
 import { settingTable } from '../db/settings'
+import { trialTable } from '../db/trials'
 
 /** Where a person's data lies: SETT_DATA, or a folder of their own. */
 export const dataFolder = (): string => process.env.SETT_DATA || join(homedir(), '.sett')
@@ -23,6 +25,8 @@ export const databaseIn = (folder: string): string => join(folder, 'sett.db')
 const tables = (db: Db) => ({
   ...classroomTable(db),
   ...recordTable(db),
+  ...trialTable(db),
+  ...listingTable(db),
   ...notchTable(db),
   ...courseTable(db),
   ...lessonTable(db),

@@ -1,8 +1,9 @@
 import type { WebDriver } from 'selenium-webdriver'
+import { codeOfList } from '../../core/paper/index'
 import { inChromium } from './here'
 import { By, byRole, Key, noViolations, text, type Running } from './world'
 
-/** Stories in Chromium: one whose words mislead is worked by keyboard from its words to the answer and to the Bench. */
+/** Stories in Chromium: one whose words mislead is worked Alone by keyboard from its words to the answer, and found in the Daybook. */
 
 const here = inChromium()
 const { size } = here
@@ -14,36 +15,112 @@ beforeAll(() => {
 afterEach(() => size(1280, 800))
 const open = async (problem = '15 - 8'): Promise<void> => {
   await driver.get(`${app.url}/stories`)
-  await driver.executeScript(`localStorage.removeItem('sett.stories'); localStorage.removeItem('sett.own-story')`)
+  await driver.executeScript(
+    `localStorage.removeItem('sett.stories'); localStorage.removeItem('sett.own-story'); localStorage.removeItem('sett.story-desk')`,
+  )
   await driver.get(`${app.url}/stories?problem=${encodeURIComponent(problem)}`)
   await byRole(driver, 'heading', 'Stories')
 }
 const story = (): Promise<string> =>
   driver.executeScript<string>(`return document.querySelector('.told .text').innerText`)
-const answer = async (value: string): Promise<void> =>
-  (await byRole(driver, 'textbox', 'Answer')).sendKeys(Key.chord(Key.CONTROL, 'a'), value, Key.ENTER)
+/** Whatever has the focus is left for the next thing that has this role and name, by the Tab key alone. */
+async function tabTo(name: string | RegExp, most = 60): Promise<void> {
+  for (let i = 0; i < most; i++) {
+    const here = await driver.switchTo().activeElement()
+    const found = `${(await here.getAccessibleName()) || ''}`.trim()
+    if (typeof name === 'string' ? found === name : name.test(found)) return
+    await driver.actions().sendKeys(Key.TAB).perform()
+  }
+  throw new Error(`Nothing called ${name} is reached by Tab.`)
+}
+const keys = (...all: string[]): Promise<void> =>
+  driver
+    .actions()
+    .sendKeys(...all)
+    .perform()
+/** Goes on to a button by keyboard and presses it. */
+const press = async (name: string | RegExp): Promise<void> => {
+  await tabTo(name)
+  await keys(Key.ENTER)
+}
 
-test('“more” that misleads: the answer by the word is seen through, the bars help, the right one is taken', async () => {
+test('“more” that misleads, worked Alone by keyboard from its words to the answer; the mistake stands in the Daybook', async () => {
   await open()
   await text(driver, '.told .text', /has 15 [\s\S]* has 8 more [\s\S]* than [\s\S]*\?/)
   await noViolations(driver)
-  await answer('23')
-  await text(driver, '.told form', 'That goes by the word.')
+  await (await byRole(driver, 'radio', 'Alone')).sendKeys(Key.SPACE)
+  await press('Work it in stages')
+  await text(driver, '.desk', 'Sett keeps quiet until the end')
+  await noViolations(driver)
+  // What happens: by the word.
+  await press('Some come')
+  await text(driver, '.said', 'Noted.')
+  // What is needed, and what is asked.
+  await tabTo('8')
+  await keys(Key.SPACE)
+  await tabTo('15')
+  await keys(Key.SPACE)
+  await tabTo('the lesser amount')
+  await keys(Key.SPACE)
+  await noViolations(driver)
+  await press('Done')
+  // Bars, each with the number in its place.
+  await tabTo('8')
+  await keys(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.TAB)
+  await keys(Key.SPACE, Key.TAB)
+  await keys(Key.ARROW_DOWN)
   await byRole(driver, 'img', /^Bars: \w+: a bar of 2 parts, what is asked, 8/)
   await noViolations(driver)
-  await answer('15')
-  await text(driver, '.told form', 'That number is told already.')
-  await answer('seven tokens')
-  await text(driver, '.told form', 'Write a number.')
-  await answer('7')
-  await text(driver, '.told form', 'That is it. 15 − 8 = 7')
-  await (await byRole(driver, 'button', 'Number sentence')).sendKeys(Key.ENTER)
-  await text(driver, '.sentence', '? + 8 = 15')
-  await (await byRole(driver, 'button', 'Work it at the Bench')).sendKeys(Key.ENTER)
-  await driver.wait(
-    async () => ((await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) ?? '').includes('15'),
-    8000,
-  )
+  await press('Done')
+  // The sentence, and what is worked.
+  await tabTo(/^What the story says/)
+  await keys('? + 8 = 15', Key.TAB, '15 + 8', Key.ENTER)
+  await press('Leave it out')
+  await tabTo(/^The answer/)
+  await keys('23 lanterns', Key.ENTER)
+  await text(driver, '.again', /has 23 /)
+  await press('It fits')
+  await text(driver, '.save', 'Chose by a key word')
+  await text(driver, '.save', 'Took the story for another situation')
+  await text(driver, '.save', 'Did not see whether the answer fits')
+  await noViolations(driver)
+  await press('Save to the Daybook')
+  await byRole(driver, 'button', 'Work it in stages')
+  await driver.get(`${app.url}/daybook`)
+  await text(driver, '.daybook', 'chose by a key word')
+  await (await byRole(driver, 'button', 'Find')).click()
+  const find = await byRole(driver, 'combobox', 'Slip')
+  await find.sendKeys('chose by a key')
+  await text(driver, '.table', /15 − 8[\s\S]*story[\s\S]*Alone[\s\S]*not right/)
+  await (await driver.findElement(By.css('.table a.open'))).sendKeys(Key.ENTER)
+  await text(driver, '.worked', /23 lanterns[\s\S]*not right: chose by a key word/)
+  await noViolations(driver)
+})
+
+test('together each stage says whether it is right, can be shown, and waits until it is; nothing is lost when the page is loaded again', async () => {
+  await open('12 + 8 - 5')
+  await (await byRole(driver, 'radio', 'Together')).sendKeys(Key.SPACE)
+  await press('Work it in stages')
+  await press('Some go')
+  await text(driver, '.said', 'Not yet.')
+  await press('Two things, one after the other')
+  await text(driver, '.said', 'That is it.')
+  await press('Show it')
+  await press('Show it')
+  await tabTo(/^What the story says/)
+  await keys('twelve', Key.ENTER)
+  await text(driver, '.said', 'cannot be read as a number sentence')
+  await driver.navigate().refresh()
+  await text(driver, '.stages', /Two things, one after the other/)
+  await (await byRole(driver, 'button', /^Answer/)).sendKeys(Key.ENTER)
+  await tabTo(/^The answer/)
+  await keys('20', Key.ENTER)
+  await text(driver, '.said', 'That is the first step. What happens then?')
+  await (await byRole(driver, 'textbox', /^The answer/)).sendKeys(Key.chord(Key.CONTROL, 'a'), '15', Key.ENTER)
+  await text(driver, '.said', 'The number is right. What is it a number of?')
+  await noViolations(driver)
+  await press('Put the story away')
+  await byRole(driver, 'button', 'Work it in stages')
 })
 
 test('other kinds, other scenes, other numbers; what fits no story says so', async () => {
@@ -60,17 +137,29 @@ test('other kinds, other scenes, other numbers; what fits no story says so', asy
   )
   await (await byRole(driver, 'checkbox', 'Numbers in words')).sendKeys(Key.SPACE)
   await text(driver, '.told .text', 'There are twenty-four tea-lights.')
+  await (await byRole(driver, 'combobox', 'Sentences')).sendKeys('two in one')
+  await text(driver, '.told .text', 'There are twenty-four tea-lights, and in each box there are six.')
+  await (await byRole(driver, 'checkbox', 'A number is missing')).sendKeys(Key.SPACE)
+  await text(driver, '.told .text', /\bsome\b/)
   await open('2.5 + 3')
-  await text(driver, '.told .text', 'ribbon')
   await (await byRole(driver, 'combobox', 'Scene')).sendKeys('Lanterns')
   await text(driver, '.told', 'There is no part of a lantern. Told in another scene.')
   const box = await byRole(driver, 'textbox', 'Told from')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), 'five plus')
   await driver.wait(async () => (await driver.findElements(By.css('.told .trouble'))).length > 0, 5000)
   await noViolations(driver)
+  for (const [problem, told] of [
+    ['-3 + 5', /below (?:the ground|zero)/],
+    ['20 * 3/4', /Of (?:them|it) 3\/4|3\/4 of it/],
+    ['3 * 12 ? 40', /enough/],
+    ['4 * 6 - 5', /Then /],
+  ] as const) {
+    await open(problem)
+    await text(driver, '.told .text', told)
+  }
 })
 
-test('a story of the teacher’s own: its numbers are found, said what they are, checked, and worked', async () => {
+test('a story of the teacher’s own: its numbers are found, said what they are, checked, worked in stages and at the Bench', async () => {
   await open()
   await (await byRole(driver, 'button', 'One of my own')).sendKeys(Key.ENTER)
   await text(driver, '.own', '2 numbers are found.')
@@ -84,6 +173,12 @@ test('a story of the teacher’s own: its numbers are found, said what they are,
   const box = await byRole(driver, 'textbox', 'The story')
   await box.sendKeys(Key.chord(Key.CONTROL, Key.END), ' The stall opens at ten.')
   await text(driver, '.own', '“ten” is not needed.')
+  await (await byRole(driver, 'button', 'Work it in stages')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', /^Answer/)).sendKeys(Key.ENTER)
+  await tabTo(/^The answer/)
+  await keys('5 tokens', Key.ENTER)
+  await text(driver, '.said', 'One of these numbers is not needed.')
+  await press('Put the story away')
   await (await byRole(driver, 'button', 'Work it at the Bench')).sendKeys(Key.ENTER)
   await driver.wait(
     async () => ((await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) ?? '').includes('15'),
@@ -91,10 +186,95 @@ test('a story of the teacher’s own: its numbers are found, said what they are,
   )
 })
 
-test('at 390 × 844 the story comes first, and nothing is out of reach', async () => {
+test('a class adds a scene and people; stories are told in it and of them', async () => {
+  await open('4 * 6')
+  await (await byRole(driver, 'button', 'Scenes and people')).sendKeys(Key.ENTER)
+  const fill = async (name: string, value: string): Promise<void> =>
+    (await byRole(driver, 'textbox', name)).sendKeys(value)
+  await fill('Name', 'Owl')
+  await (await byRole(driver, 'combobox', 'Named again as')).sendKeys('they')
+  await press('Add')
+  await text(driver, '.scenes', 'Owl is added.')
+  await fill('Name', 'Hare')
+  await press('Add')
+  await text(driver, '.scenes', 'Hare is added.')
+  await press('Add the scene')
+  await text(driver, '.scenes', 'Look at the name of the scene.')
+  for (const [name, value] of [
+    ['Name of the scene', 'Bells on the door'],
+    ['One of it, or what is measured', 'bell'],
+    ['Several of it', 'bells'],
+    ['One kind', 'brass'],
+    ['Another kind', 'wooden'],
+    ['Where it is', 'on the door'],
+    ['What one does when some come', 'hangs up'],
+    ['What one does when some go', 'takes off'],
+    ['What holds several: one', 'hook'],
+    ['and several', 'hooks'],
+  ] as const)
+    await fill(name, value)
+  await text(driver, '.tried', /(?:Owl|Hare|Wren|Pip|Fen|Ash|Teal|Moth) takes off 8 of them\./)
+  await noViolations(driver)
+  await press('Add the scene')
+  await text(driver, '.scenes', 'Bells on the door is added.')
+  await (await byRole(driver, 'button', 'Told by Sett')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'combobox', 'Scene')).sendKeys('Bells')
+  await text(driver, '.told .text', /bells/)
+  await (await byRole(driver, 'button', 'Scenes and people')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', 'Take out Bells on the door')).sendKeys(Key.ENTER)
+  await text(driver, '.scenes', 'is taken out.')
+  await (await byRole(driver, 'button', 'Bring Bells on the door back')).sendKeys(Key.ENTER)
+  await text(driver, '.scenes', 'Bells on the door is back.')
+})
+
+test('read aloud, each word is lit in its turn, and it can be stopped', async () => {
+  await open()
+  await (await byRole(driver, 'button', 'Read it aloud')).sendKeys(Key.ENTER)
+  const lit = (): Promise<string> =>
+    driver.executeScript<string>(`return document.querySelector('.text .lit')?.innerText ?? ''`)
+  await driver.wait(async () => (await lit()) !== '', 5000)
+  const first = await lit()
+  await driver.wait(async () => (await lit()) !== first, 5000)
+  await (await byRole(driver, 'button', 'Stop reading')).sendKeys(Key.ENTER)
+  await driver.wait(async () => (await lit()) === '', 5000)
+})
+
+test('at 390 × 844 the story comes first, and nothing is out of reach; so at its stages', async () => {
   await size(390, 844)
   await open()
   await (await byRole(driver, 'button', 'Bars')).click()
-  expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390)
+  const wide = (): Promise<number> => driver.executeScript<number>('return document.documentElement.scrollWidth')
+  expect(await wide()).toBeLessThanOrEqual(390)
   await noViolations(driver)
+  await (await byRole(driver, 'button', 'Work it in stages')).click()
+  await (await byRole(driver, 'button', /^Bars/)).click()
+  await byRole(driver, 'button', 'Done')
+  expect(await wide()).toBeLessThanOrEqual(390)
+  await noViolations(driver)
+})
+
+test('a printed page of stories is found by its code, marked, and kept; what runs through it is said', async () => {
+  // The lists of a printed sheet are kept by their codes when its file is made (tests/browser/paper.test.ts).
+  const lines = ['15 - 8', '12 - 5', '14 - 6'].map((p, i) => `story compare/lesser/more ${i + 1}: ${p}`)
+  const code = codeOfList(lines)
+  const put = await fetch(`${app.url}/api/printed/${code}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ problems: lines }),
+  })
+  expect(put.ok).toBe(true)
+  // Marking leads here.
+  await driver.get(`${app.url}/marking`)
+  await (await driver.wait(async () => (await driver.findElements(By.css('summary')))[0], 8000))!.click()
+  await (await byRole(driver, 'textbox', /^Code of a printed set/)).sendKeys(code, Key.ENTER)
+  await text(driver, '.page-of', '3 stories.')
+  await noViolations(driver)
+  for (const [i, value] of ['23', '17', '8'].entries())
+    await (await byRole(driver, 'textbox', `Answer ${i + 1}`)).sendKeys(value)
+  await text(driver, '.page-of', 'Chose by a key word: in 2 of the 3 stories where it would show')
+  await text(driver, '.page-of', '1 of 3 answered are right.')
+  await (await byRole(driver, 'button', 'Keep it in the Daybook')).sendKeys(Key.ENTER)
+  await text(driver, '.page-of', '3 stories of')
+  await driver.get(`${app.url}/daybook`)
+  await text(driver, '.daybook', 'On paper.')
 })

@@ -48,6 +48,11 @@ describe('erasing', () => {
       items: [{ problem: '52 - 37', answer: '8765' }],
       said: { ranked: [], none: 1 },
     })
+    const [story] = [...store.trials(null)]
+    store.keepTrial(
+      { ...story!, id: randomUUID(), learnerId: id, note: 'toadstool' },
+      { durationMs: 1, problem: '1 + 1', step: '', material: '', mode: 'alone', slips: ['lost the unit'] },
+    )
     await makeBackup(store.path, 14)
     const [others, otherAnswers] = [all(store).filter((r) => r.learnerId !== id), store.answers(null)]
     expect(bytes(data)).toContain(secret)
@@ -62,7 +67,8 @@ describe('erasing', () => {
     expect(receipt).toEqual({
       learner: name,
       records: 1,
-      notes: 1,
+      trials: 1,
+      notes: 2,
       answers: 1,
       markings: 1,
       lessons: 0,
@@ -70,7 +76,15 @@ describe('erasing', () => {
       at: '2026-11-24T12:00:00.000Z',
     })
     const left = bytes(data)
-    for (const gone of [secret, name, name.toLowerCase(), 'grasshopper', '8765', record.id.slice(0, 8) + '-never'])
+    for (const gone of [
+      secret,
+      name,
+      name.toLowerCase(),
+      'grasshopper',
+      '8765',
+      'toadstool',
+      record.id.slice(0, 8) + '-never',
+    ])
       expect(left).not.toContain(gone)
     expect([all(store), store.answers(null)]).toEqual([others, otherAnswers])
     expect(eraseLearner(store, id)).toBeUndefined()
@@ -119,11 +133,12 @@ describe('erasing', () => {
       const { learners } = (await (await fetch(`${app.url}/api/classroom`)).json()) as { learners: { id: string }[] }
       const { id } = learners[0]!
       const { records } = (await (await fetch(`${app.url}/api/records?learner=${id}`)).json()) as {
-        records: { id: string }[]
+        records: { id: string; kind: string }[]
       }
+      const worked = records.filter((r) => r.kind === 'bench')
       const record = await (await fetch(`${app.url}/api/records/${records[0]!.id}`)).json()
       const erased = await fetch(`${app.url}/api/learners/${id}`, { method: 'DELETE' })
-      expect(await erased.json()).toMatchObject({ records: records.length })
+      expect(await erased.json()).toMatchObject({ records: worked.length, trials: records.length - worked.length })
       const late = await fetch(`${app.url}/api/records`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },

@@ -19,6 +19,8 @@ import {
   WAY_IDS,
   type WayId,
 } from '../../../core/door'
+import { cellId, CELLS } from '../../../core/story/index'
+import { askedName, groupOf } from '../../utils/storyNames'
 import { formOf, limitsOf, type LimitsForm } from '../../utils/limitsForm'
 
 /** One step of a school's course, to be changed in every part. */
@@ -50,6 +52,7 @@ void import('../../../core/diagnose/index').then(
   ({ CATALOGUE }) => (mistakes.value = CATALOGUE.map((k) => [k.id, k.name] as const)),
   () => undefined,
 )
+const kinds = CELLS.map((c) => [cellId(c), `${groupOf(c)}: ${askedName(c)}`] as const)
 const moveOn = computed(() => step.value.moveOn ?? { share: MOVING_ON.share, sessions: MOVING_ON.sessions })
 const inside = (n: number, least: number, most: number): number => Math.min(most, Math.max(least, n || least))
 </script>
@@ -113,6 +116,12 @@ const inside = (n: number, least: number, most: number): number => Math.min(most
       :options="mistakes"
       :model-value="step.usual"
       @update:model-value="(usual) => set({ usual })"
+    />
+    <ListField
+      label="Told as stories of these kinds"
+      :options="kinds"
+      :model-value="step.stories ?? []"
+      @update:model-value="(stories) => set({ stories })"
     />
     <fieldset class="part move">
       <legend>Move on after</legend>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { askedAs, MOVING_ON, saidAs, setProblems, type Step } from '../../../core/course/index'
+import { cellId, cellsFor } from '../../../core/story/index'
+import { askedName, groupOf } from '../../utils/storyNames'
 import { attempt, packOf, pretty, type RepresentationId } from '../../../core/door'
 
 /** One step: problems for just it, what it rests on, how it is shown and said, what to watch for, when to move on. */
@@ -17,6 +19,7 @@ const pack = computed(() => packOf(classroom.words))
 const trouble = ref('')
 const seed = ref(1)
 const COUNT = 8
+const SOME = 4
 const setOf = (without: readonly string[]): readonly string[] => {
   const found = attempt(() => setProblems({ step, count: COUNT, seed: seed.value, hardestLast: true, without }))
   return 'ok' in found ? found.ok : []
@@ -27,6 +30,16 @@ const problems = computed(() => [...fresh.value, ...setOf(fresh.value)].slice(0,
 const again = computed(() => problems.value.length - fresh.value.length)
 const work = async (material?: RepresentationId): Promise<void> =>
   void (trouble.value = await workThrough(problems.value, material ? { material } : {}))
+/** Kinds of story in which a problem of this step can be told: those that the step asks for, or else some that fit. */
+const stories = computed(() => {
+  const [problem] = problems.value
+  if (problem === undefined) return []
+  const fit = attempt(() => cellsFor(problem))
+  const cells = 'ok' in fit ? fit.ok.filter((c) => !step.stories?.length || step.stories.includes(cellId(c))) : []
+  return cells
+    .slice(0, step.stories?.length ? cells.length : SOME)
+    .map((c) => ({ id: cellId(c), problem, name: `${groupOf(c)}: ${askedName(c)}` }))
+})
 const names = useMistakeNames()
 const moveOn = computed(() => step.moveOn ?? MOVING_ON)
 </script>
@@ -71,6 +84,18 @@ const moveOn = computed(() => step.moveOn ?? MOVING_ON)
           {{ nameOfMaterial(m) }}
         </button>
       </dd>
+      <template v-if="stories.length">
+        <dt>As stories</dt>
+        <dd>
+          <NuxtLink
+            v-for="s in stories"
+            :key="s.id"
+            class="stone-button"
+            :to="{ path: '/stories', query: { problem: s.problem, cell: s.id } }"
+            >{{ s.name }}</NuxtLink
+          >
+        </dd>
+      </template>
       <dt>Say</dt>
       <dd>
         <ul>

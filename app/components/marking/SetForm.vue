@@ -36,6 +36,11 @@ async function find(): Promise<void> {
   if (isListCode(code.value)) {
     try {
       const { problems } = await request<Printed>(`/api/printed/${listCode(code.value)}`)
+      // Stories are marked where they are told.
+      if (problems.every((p) => p.startsWith('story '))) {
+        await navigateTo(`/stories?page=${listCode(code.value)}`)
+        return
+      }
       made.value = { code: listCode(code.value), problems }
       emit('take', problems)
     } catch (error) {

@@ -1,19 +1,22 @@
 <script setup lang="ts">
-import { attempt, pretty, printExact } from '../../../core/door'
+import { attempt, pretty } from '../../../core/door'
 import {
   barsOf,
+  cellId,
   CELLS,
   MOST_STORY,
   numbersFound,
   ownStory,
   rolesOf,
+  printAmount,
   toldOf,
+  type OwnPlan,
   type Role,
 } from '../../../core/story/index'
-import { askedName, cellId, SITUATION_NAMES } from '../../utils/storyNames'
+import { askedName, SITUATION_NAMES } from '../../utils/storyNames'
 
 /** A story that a teacher types: its numbers are found, and the teacher says which situation it is and what each number is. */
-const emit = defineEmits<{ work: [problem: string] }>()
+const emit = defineEmits<{ work: [problem: string]; stages: [plan: OwnPlan] }>()
 const kept = useLocalStorage('sett.own-story', {
   text: 'Wren has 15 tokens. That is 8 more than Pip has. How many tokens does Pip have?',
   cell: 'compare/lesser/more',
@@ -30,6 +33,7 @@ const mark = (role: Role, at: string): void => {
 const checked = computed(() => attempt(() => ownStory({ text: kept.value.text, cell: cell.value, marks: marks.value })))
 const own = computed(() => ('ok' in checked.value ? checked.value.ok : null))
 const why = computed(() => ('refused' in checked.value ? checked.value.refused.message : ''))
+const plan = computed((): OwnPlan => ({ cell: cellId(cell.value), text: kept.value.text, marks: { ...marks.value } }))
 const quoted = (words: readonly { readonly text: string }[]): string =>
   [...new Set(words.map((w) => `“${w.text}”`))].join(', ')
 </script>
@@ -50,7 +54,11 @@ const quoted = (words: readonly { readonly text: string }[]): string =>
       >What is told
       <select v-model="kept.cell">
         <optgroup v-for="(name, situation) in SITUATION_NAMES" :key="situation" :label="name">
-          <option v-for="c in CELLS.filter((k) => k.situation === situation)" :key="cellId(c)" :value="cellId(c)">
+          <option
+            v-for="c in CELLS.filter((k) => k.situation === situation && !k.after)"
+            :key="cellId(c)"
+            :value="cellId(c)"
+          >
             {{ askedName(c) }}
           </option>
         </optgroup>
@@ -68,17 +76,19 @@ const quoted = (words: readonly { readonly text: string }[]): string =>
     </fieldset>
     <p v-if="why" class="quiet">{{ why }}</p>
     <template v-if="own">
-      <StoryBars :bars="barsOf({ cell: own.cell, roles: own.roles, people: ['one', 'other'] })" />
+      <StoryBars :bars="barsOf({ cell: own.cell, roles: own.roles, people: [{ name: 'one' }, { name: 'other' }] })" />
       <p class="sentence learner">
         {{ pretty(own.sentence) }}
         <span v-if="own.problem" class="quiet"
-          >so {{ pretty(own.problem) }}<template v-if="own.answer"> = {{ printExact(own.answer) }}</template></span
+          >so {{ pretty(own.problem)
+          }}<template v-if="own.answer"> = {{ pretty(printAmount(own.cell.unknown, own.answer)) }}</template></span
         >
       </p>
       <p v-if="own.misleading.length">{{ quoted(own.misleading) }} would mislead whoever listens to the words alone.</p>
       <p v-if="own.extra.length">{{ quoted(own.extra) }} {{ own.extra.length === 1 ? 'is' : 'are' }} not needed.</p>
-      <p v-if="own.problem">
-        <button type="button" class="stone-button main" @click="emit('work', own.problem)">Work it at the Bench</button>
+      <p v-if="own.problem" class="acts">
+        <button type="button" class="stone-button main" @click="emit('stages', plan)">Work it in stages</button>
+        <button type="button" class="stone-button" @click="emit('work', own.problem)">Work it at the Bench</button>
       </p>
     </template>
   </div>
@@ -115,6 +125,11 @@ label:not(.typed) {
 }
 p {
   margin: 0;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
 }
 .sentence {
   font-size: 1.6rem;

@@ -3,9 +3,10 @@ import type { Bar } from '../../../core/story/index'
 
 /** The bars of a story at one scale. What is asked is hatched and has a question mark; a gap is what one lacks of the other. */
 const { bars } = defineProps<{ bars: readonly Bar[] }>()
+const hatch = useId()
 const WIDE = 640
 const HIGH = 56
-const left = computed(() => (bars.some((b) => b.name) ? 70 : 8))
+const left = computed(() => (bars.some((b) => b.name) ? 84 : 8))
 const room = computed(() => WIDE - left.value - 8)
 const tops = computed(() => {
   let y = 6
@@ -30,7 +31,7 @@ const described = computed(() =>
 <template>
   <svg :viewBox="`0 0 ${WIDE} ${high}`" role="img" :aria-label="`Bars: ${described}`" class="bars learner">
     <defs>
-      <pattern id="asked" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      <pattern :id="hatch" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <path d="M0 0V9" class="hatch" />
       </pattern>
     </defs>
@@ -56,7 +57,8 @@ const described = computed(() =>
           :y="tops[i]"
           :width="(p.to - p.from) * room"
           :height="HIGH"
-          fill="url(#asked)"
+          :style="{ fill: `url(#${hatch})` }"
+          class="hatched"
         />
         <text
           v-if="p.text"
@@ -68,6 +70,11 @@ const described = computed(() =>
           {{ p.text }}
         </text>
       </g>
+      <path
+        v-if="b.nought !== undefined"
+        class="nought"
+        :d="`M${left + b.nought * room} ${tops[i]! - 6}v${HIGH + 12}`"
+      />
     </g>
   </svg>
 </template>
@@ -88,14 +95,18 @@ rect.gap {
   fill: none;
   stroke-dasharray: 7 6;
 }
-rect[fill] {
-  fill: url('#asked');
+rect.hatched {
   stroke: none;
 }
 .hatch {
   stroke: var(--clay);
   stroke-width: 2;
   opacity: 0.55;
+}
+.nought {
+  fill: none;
+  stroke: var(--clay);
+  stroke-width: 4;
 }
 .brace {
   fill: none;

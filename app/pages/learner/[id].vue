@@ -5,6 +5,7 @@ import type { Receipt } from '../../../shared/people'
 import type { Lesson } from '../../../shared/lessons'
 import type { KeptMarking } from '../../../shared/marking'
 import type { KeptAnswer, SavedRecord } from '../../../shared/schemas'
+import type { Trial } from '../../../shared/trials'
 import { request } from '../../utils/request'
 
 /** Everything that is kept of one learner, to be read, printed and handed over; and how to erase it for good. */
@@ -13,6 +14,7 @@ interface Everything {
   readonly learner: string
   readonly writtenAt: string
   readonly records: readonly (Omit<SavedRecord, 'learnerId'> & { readonly slips: readonly string[] })[]
+  readonly trials: readonly Omit<Trial, 'learnerId'>[]
   readonly answers: readonly (Omit<KeptAnswer, 'at'> & { readonly at: string })[]
   readonly markings: readonly Omit<KeptMarking, 'learnerId'>[]
   readonly lessons: readonly (Pick<Lesson, 'day' | 'at' | 'minutes' | 'turns'> & { readonly note: string })[]
@@ -36,7 +38,11 @@ try {
   trouble.value = (error as Error).message
 }
 const when = (at: string): string => format(new Date(at), 'd MMM yyyy, HH:mm')
-const notes = computed(() => file.value?.records.filter((r) => r.outcome.note !== '').length ?? 0)
+const notes = computed(
+  () =>
+    (file.value?.records.filter((r) => r.outcome.note !== '').length ?? 0) +
+    (file.value?.trials.filter((t) => t.note !== '').length ?? 0),
+)
 async function erase(): Promise<void> {
   trouble.value = ''
   if (!file.value || typed.value.trim().toLowerCase() !== file.value.learner.toLowerCase()) {
@@ -48,7 +54,8 @@ async function erase(): Promise<void> {
     // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
     if (classroom.learnerId === id) bench.forget()
     // A page that is being marked, and a story that was typed, do not say whose they are either.
-    for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story']) localStorage.removeItem(key)
+    for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story', 'sett.story-desk'])
+      localStorage.removeItem(key)
     const { [id]: _gone, ...sittings } = placings.value
     placings.value = sittings
     lessons.value = lessonsWithout(lessons.value, id)
@@ -75,18 +82,19 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
     <section v-if="receipt" class="told" role="status">
       <h1>{{ receipt.learner }} is erased</h1>
       <p>
-        On {{ when(receipt.at) }} went {{ receipt.records }} records with {{ receipt.notes }} notes,
-        {{ receipt.answers }} answers of rehearsing, {{ receipt.markings }} marked pages and a part of
-        {{ receipt.lessons }} lessons; from {{ receipt.copies }} earlier copies too. Old files cannot bring it back.
-        This page is the receipt: print it if you need one.
+        On {{ when(receipt.at) }} went {{ receipt.records }} records and {{ receipt.trials }} stories with
+        {{ receipt.notes }} notes, {{ receipt.answers }} answers of rehearsing, {{ receipt.markings }} marked pages and
+        a part of {{ receipt.lessons }} lessons; from {{ receipt.copies }} earlier copies too. Old files cannot bring it
+        back. This page is the receipt: print it if you need one.
       </p>
       <p class="row"><button type="button" class="stone-button" @click="print">Print</button></p>
     </section>
     <template v-else-if="file">
       <h1>Kept of {{ file.learner }}</h1>
       <p>
-        {{ file.records.length }} records, {{ notes }} of them with a note, and {{ file.answers.length }} answers of
-        rehearsing, {{ file.markings.length }} marked pages, {{ file.lessons.length }} lessons.
+        {{ file.records.length }} records and {{ file.trials.length }} stories, {{ notes }} of them with a note, and
+        {{ file.answers.length }} answers of rehearsing, {{ file.markings.length }} marked pages,
+        {{ file.lessons.length }} lessons.
         {{ file.seenBy.length ? `Helpers who see it: ${file.seenBy.join(', ')}.` : '' }}
       </p>
       <p class="row no-print">
@@ -131,6 +139,24 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
             <td>{{ a.item }}</td>
             <td>{{ a.given }}</td>
             <td>{{ a.right ? 'right' : 'not right' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table v-if="file.trials.length" class="all">
+        <thead>
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">Story</th>
+            <th scope="col">Came out</th>
+            <th scope="col">Note</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="t in file.trials" :key="t.id">
+            <td>{{ when(t.startedAt) }}</td>
+            <td class="learner">{{ t.work.text }}</td>
+            <td>{{ t.right ? 'right' : 'not right' }}</td>
+            <td>{{ t.note }}</td>
           </tr>
         </tbody>
       </table>

@@ -34,6 +34,8 @@ export interface Step {
   /** What is said, and what is asked before a move: phrases by their ids (phrases.ts), or a school's own words. */
   readonly say: readonly string[]
   readonly ask: readonly string[]
+  /** Kinds of story in which its problems are told, by their ids (core/story); all that fit where none is given. */
+  readonly stories?: readonly string[]
   /** Mistakes that are usual here, by the ids of their procedures (core/mistakes/catalogue.ts). */
   readonly usual: readonly string[]
   /** Statements of published curricula that it serves, from memory (docs/coverage.md). */

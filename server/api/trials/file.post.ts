@@ -1,0 +1,12 @@
+import { MAX_FILE_BYTES } from '../../../shared/schemas'
+import { noteDone } from '../../utils/person'
+import { jsonBody } from '../../utils/problem'
+import { useStore } from '../../utils/store'
+import { takeInTrials } from '../../utils/trials'
+
+/** Takes in a file of trials: all of it, or nothing. */
+export default defineEventHandler(async (event) => {
+  const taken = await takeInTrials(useStore(), await jsonBody(event, MAX_FILE_BYTES))
+  noteDone(event, 'imported a file of trials', `${taken.added} added`)
+  return taken
+})

@@ -1,0 +1,89 @@
+import type { Trial } from '../../shared/trials'
+import type { Db } from './open'
+
+/** What is found of a trial when it is kept, and what the list shows of it. */
+export interface Seen {
+  readonly durationMs: number
+  readonly problem: string
+  readonly step: string
+  readonly material: string
+  readonly mode: string
+  readonly slips: readonly string[]
+}
+
+interface Row {
+  readonly id: string
+  readonly learnerId: string
+  readonly startedAt: string
+  readonly kind: Trial['kind']
+  readonly right: number
+  readonly help: Trial['help']
+  readonly note: string
+  readonly body: string
+}
+const read = ({ body, right, ...row }: Row): Trial => ({ ...row, right: right === 1, work: JSON.parse(body) }) as Trial
+
+/** Stories that were worked, and what was noted at the table. Statements are prepared once per database. */
+export function trialTable(db: Db) {
+  const columns = `id, learner_id AS learnerId, started_at AS startedAt, kind, is_right AS "right", help, note, body`
+  const put = db.prepare(
+    `INSERT INTO trial (id, learner_id, started_at, duration_ms, kind, problem, step, material, mode, is_right, help, note, slips, body)
+     VALUES (@id, @learnerId, @startedAt, @durationMs, @kind, @problem, @step, @material, @mode, @right, @help, @note, @slips, @body)
+     ON CONFLICT (id) DO UPDATE SET duration_ms = @durationMs, problem = @problem, step = @step, material = @material,
+       mode = @mode, is_right = @right, help = @help, note = @note, slips = @slips, body = @body`,
+  )
+  const dropSlips = db.prepare<[string]>('DELETE FROM trial_slip WHERE trial_id = ?')
+  const putSlip = db.prepare<[string, string, string]>(
+    'INSERT OR IGNORE INTO trial_slip (slip, started_at, trial_id) VALUES (?, ?, ?)',
+  )
+  const one = db.prepare<[string], Row>(`SELECT ${columns} FROM trial WHERE id = ?`)
+  const after = db.prepare<[string, string, number], Row>(
+    `SELECT ${columns} FROM trial WHERE (started_at, id) > (?, ?) ORDER BY started_at, id LIMIT ?`,
+  )
+  const ofLearner = db.prepare<[string, string, string, number], Row>(
+    `SELECT ${columns} FROM trial WHERE learner_id = ? AND (started_at, id) > (?, ?) ORDER BY started_at, id LIMIT ?`,
+  )
+  const remove = db.prepare<[string]>('DELETE FROM trial WHERE id = ?')
+  const older = db.prepare<[string]>('DELETE FROM trial WHERE started_at < ?')
+
+  /** The oldest first, a few at a time, so that however many there are they never lie in memory together. */
+  function* each(learnerId: string | null): Generator<Trial> {
+    let [time, id] = ['', '']
+    for (;;) {
+      const rows = learnerId === null ? after.all(time, id, 200) : ofLearner.all(learnerId, time, id, 200)
+      for (const row of rows) yield read(row)
+      const last = rows.at(-1)
+      if (rows.length < 200 || !last) return
+      ;[time, id] = [last.startedAt, last.id]
+    }
+  }
+  return {
+    /** Keeps a trial with what was found of it; the same id again replaces it. On disk when it returns. */
+    keepTrial: db.transaction(
+      ({ id, learnerId, startedAt, kind, right, help, note, work }: Trial, seen: Seen): void => {
+        put.run({
+          id,
+          learnerId,
+          startedAt,
+          kind,
+          help,
+          note,
+          ...seen,
+          right: right ? 1 : 0,
+          slips: JSON.stringify(seen.slips),
+          body: JSON.stringify(work),
+        })
+        dropSlips.run(id)
+        for (const slip of seen.slips) putSlip.run(slip, startedAt, id)
+      },
+    ),
+    trial: (id: string): Trial | undefined => {
+      const row = one.get(id)
+      return row && read(row)
+    },
+    /** All trials of one learner, or of all, the oldest first. */
+    trials: each,
+    removeTrial: (id: string): boolean => remove.run(id).changes > 0,
+    removeTrialsBefore: (time: string): number => older.run(time).changes,
+  }
+}
