@@ -43,10 +43,24 @@ export function useStoryDesk() {
   const story = computed(() => read.value)
   const mode = computed(() => desk.value?.mode ?? 'together')
 
+  /** Stories that were begun and put away unsaved, the latest first; some of them are kept. */
+  const away = useLocalStorage<OnDesk[]>('sett.stories-away', [])
+  const MOST_AWAY = 8
+  function putAway(): void {
+    const on = desk.value
+    if (on && on.entries.length > 0) away.value = [on, ...away.value].slice(0, MOST_AWAY)
+    desk.value = null
+  }
+  function bringBack(): void {
+    const [latest, ...others] = away.value
+    if (!latest) return
+    away.value = others
+    desk.value = latest
+  }
   function begin(plan: ToldPlan | OwnPlan, mode: StoryWork['mode']): void {
+    putAway()
     desk.value = { id: crypto.randomUUID(), startedAt: new Date().toISOString(), plan, mode, entries: [] }
   }
-  const putAway = (): void => void (desk.value = null)
   function enter(stage: Stage, given: string): void {
     const on = desk.value
     if (!on || on.entries.length >= 200) return
@@ -90,12 +104,13 @@ export function useStoryDesk() {
     if (!on || !work.value) return
     const trial = { id: on.id, learnerId, startedAt: on.startedAt, kind: 'story', ...said, work: work.value }
     await request('/api/trials', { method: 'POST', body: { trials: [trial] } })
+    desk.value = null
   }
   /** The first stage at which nothing has been done yet, after one; none where all is done. */
   const openAfter = (stage: Stage | null): Stage | null => {
     const from = stage === null ? 0 : STAGES.indexOf(stage) + 1
     return STAGES.slice(from).find((s) => !latest.value.has(s)) ?? null
   }
-  return { desk, story, mode, begin, putAway, enter, give, latest, outcome, save, openAfter }
+  return { desk, story, mode, begin, putAway, away, bringBack, enter, give, latest, outcome, save, openAfter }
 }
 export type StoryDesk = ReturnType<typeof useStoryDesk>

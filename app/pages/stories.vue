@@ -19,6 +19,7 @@ import {
 import { readingGrade } from '../utils/readingLevel'
 
 /** Stories: a problem told as something that happens, in every situation that fits it; worked stage by stage; and a teacher’s own. */
+const router = useRouter()
 const bench = useBench()
 const classroom = useClassroom()
 const desk = useStoryDesk()
@@ -113,6 +114,9 @@ const another = (): void => void (kept.value.seed = crypto.getRandomValues(new U
 const pageCode = useRoute().query.page
 const tab = ref<'sett' | 'own' | 'page' | 'scenes'>(typeof pageCode === 'string' ? 'page' : 'sett')
 const TABS = { sett: 'Told by Sett', own: 'One of my own', page: 'Mark a page', scenes: 'Scenes and people' } as const
+/** Whoever comes for another story or for a page sees that; the one on the desk stays there. */
+const aside = ref(Boolean(asked || pageCode))
+const onDesk = computed(() => (aside.value ? null : desk.story.value))
 const showing = ref<{ bars: boolean; sentence: boolean }>({ bars: false, sentence: false })
 const MODES = { show: 'Show', together: 'Together', alone: 'Alone' } as const
 const LENGTH_NAMES: Readonly<Record<Length, string>> = {
@@ -121,8 +125,12 @@ const LENGTH_NAMES: Readonly<Record<Length, string>> = {
   joined: 'two in one',
 }
 const said = ref('')
-const begin = (plan: ToldPlan | OwnPlan): void =>
+const begin = (plan: ToldPlan | OwnPlan): void => {
+  aside.value = false
   desk.begin(plan, kept.value.mode in MODES ? kept.value.mode : 'together')
+  // When the page is loaded again, the story on the desk is what is wanted.
+  void router.replace({ query: {} })
+}
 async function work(problem: string, material?: string): Promise<void> {
   const offer = representationsFor(problem).find((o) => o.fits)
   const on = material && isRepresentation(material) ? material : offer?.representation
@@ -145,7 +153,7 @@ useHead({ title: 'Stories – Sett' })
   <div class="place">
     <header>
       <h1>Stories</h1>
-      <div v-if="!desk.story.value && !opened.id" class="in-row" role="group" aria-label="Whose story">
+      <div v-if="!onDesk && !opened.id" class="in-row" role="group" aria-label="Whose story">
         <button
           v-for="(name, id) in TABS"
           :key="id"
@@ -156,10 +164,16 @@ useHead({ title: 'Stories – Sett' })
         >
           {{ name }}
         </button>
+        <button v-if="desk.story.value" type="button" class="stone-button" @click="aside = false">
+          Go on with the story on the desk
+        </button>
+        <button v-else-if="desk.away.value.length" type="button" class="stone-button" @click="desk.bringBack()">
+          Bring back the story put away
+        </button>
       </div>
     </header>
     <LazyWorkedStory v-if="opened.id" :opened="opened" />
-    <LazyStoryDesk v-else-if="desk.story.value" :desk="desk" :story="desk.story.value" @work="work" />
+    <LazyStoryDesk v-else-if="onDesk" :desk="desk" :story="onDesk" @work="work" />
     <LazyStoryPage v-else-if="tab === 'page'" :code="typeof pageCode === 'string' ? pageCode : ''" />
     <LazySceneForm v-else-if="tab === 'scenes'" :scenes="scenes" />
     <OwnStory v-else-if="tab === 'own'" @work="work" @stages="begin" />

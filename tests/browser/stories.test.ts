@@ -121,6 +121,10 @@ test('together each stage says whether it is right, can be shown, and waits unti
   await noViolations(driver)
   await press('Put the story away')
   await byRole(driver, 'button', 'Work it in stages')
+  // What was put away unsaved can be gone on with.
+  await (await byRole(driver, 'button', 'Bring back the story put away')).sendKeys(Key.ENTER)
+  await text(driver, '.stages', /Two things, one after the other[\s\S]*15/)
+  await press('Put the story away')
 })
 
 test('other kinds, other scenes, other numbers; what fits no story says so', async () => {

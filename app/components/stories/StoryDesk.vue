@@ -97,7 +97,6 @@ async function save(): Promise<void> {
     await desk.save(learnerId.value, { right: right.value, help: help.value, note: note.value })
     classroom.learnerId = learnerId.value
     void tell('Saved', 'The story stands in the Daybook.')
-    desk.putAway()
   } catch (error) {
     trouble.value = (error as Error).message
   }

@@ -54,7 +54,7 @@ async function erase(): Promise<void> {
     // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
     if (classroom.learnerId === id) bench.forget()
     // A page that is being marked, and a story that was typed, do not say whose they are either.
-    for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story', 'sett.story-desk'])
+    for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story', 'sett.story-desk', 'sett.stories-away'])
       localStorage.removeItem(key)
     const { [id]: _gone, ...sittings } = placings.value
     placings.value = sittings
