@@ -391,6 +391,6 @@ export interface RecordSummary {
   readonly note: string
   /** Slips seen in it, by name, in the order in which they were made. */
   readonly slips: readonly string[]
-  /** Work at the Bench, a story that was worked, or a trial noted at the table. */
-  readonly kind: 'bench' | 'story' | 'table'
+  /** Work at the Bench, a story that was worked, a try noted at the table, or a note of a sitting. */
+  readonly kind: 'bench' | 'story' | 'table' | 'note'
 }

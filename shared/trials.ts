@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { exact } from '../core/door'
+import { exact, REPRESENTATION_IDS } from '../core/door'
 import { CELL_IDS, LENGTHS, MOST_ENTRIES, MOST_STORY, SITUATIONS, STAGES, type Role } from '../core/story/index'
 import { oneOf, uuid } from './fields'
 import { HELP_LEVELS, MODES } from './levels'
@@ -59,19 +59,57 @@ const startedAt = z.iso
   .refine((time) => time >= '1990' && time < '2100', 'The start lies before 1990 or beyond 2100. Is the clock right?')
   .transform((time) => new Date(time).toISOString())
 
+const text = (what: string, most: number) =>
+  z
+    .string(`${what} is text.`)
+    .max(most, `${what} has at most ${most} characters.`)
+    .refine(plain, `${what} has signs in it that cannot be read.`)
+/** A trial noted at the table: one try at something, right or not yet. */
+export const tableWorkSchema = z.strictObject({
+  format: z.literal('sett-trial', 'This is not a trial of Sett.'),
+  version: z.literal(1, 'This trial is of another version.'),
+  /** Which sitting it belongs to. */
+  sitting: uuid,
+  /** The step it is about, by its id; empty where it is about none. */
+  step: z.string().regex(/^(?:[a-z0-9][a-z0-9-]{0,59})?$/, 'This is no step’s identifier.'),
+  /** What was asked: a problem, or what a teacher calls it. */
+  asked: text('What was asked', 200),
+  material: z.union([oneOf(REPRESENTATION_IDS), z.literal('')]),
+  /** How long it took, in milliseconds; 0 where it was not timed. */
+  ms: z.int().min(0).max(MOST_WORK_MS),
+})
+/** What is noted of a sitting besides its trials. */
+export const noteWorkSchema = z.strictObject({
+  format: z.literal('sett-note', 'This is not a note of Sett.'),
+  version: z.literal(1, 'This note is of another version.'),
+  sitting: uuid,
+  ms: z.int().min(0).max(MOST_WORK_MS),
+  /** What was counted, and how often it was seen. */
+  tallies: z
+    .array(
+      z.strictObject({
+        name: text('What is counted', 40).min(1, 'What is counted has a name.'),
+        count: z.int().min(0).max(9999),
+      }),
+    )
+    .max(6, 'At most six things are counted.'),
+})
+
 const common = {
   id: uuid,
   learnerId: uuid,
   startedAt,
   help: oneOf(HELP_LEVELS),
   right: z.boolean('Right or not is wanted.'),
-  note: z
-    .string('The note is text.')
-    .max(2000, 'A note has at most 2,000 characters.')
-    .refine(plain, 'The note has signs in it that cannot be read.'),
+  note: text('The note', 2000),
 }
-/** A trial as it is sent: a story that was worked. */
-export const trialSchema = z.strictObject({ ...common, kind: z.literal('story'), work: storyWorkSchema })
+const story = z.strictObject({ ...common, kind: z.literal('story'), work: storyWorkSchema })
+const table = z.strictObject({ ...common, kind: z.literal('table'), work: tableWorkSchema })
+const note = z.strictObject({ ...common, kind: z.literal('note'), work: noteWorkSchema })
+/** A trial as it is sent: a story that was worked, a try noted at the table, or what was noted of a sitting. */
+export const trialSchema = z.discriminatedUnion('kind', [story, table, note], {
+  error: 'A trial is a story, a try at the table, or a note.',
+})
 export type Trial = z.output<typeof trialSchema>
 
 /** So many are sent at once. */
@@ -83,7 +121,12 @@ export const trialsSchema = z.strictObject({
 export const MAX_TRIALS_BYTES = 2_000_000
 
 /** A trial inside a file: the learner goes by code name there. */
-const filedTrialSchema = trialSchema.omit({ learnerId: true }).extend({ learner: codeName })
+const filed = { learnerId: true } as const
+const filedTrialSchema = z.discriminatedUnion('kind', [
+  story.omit(filed).extend({ learner: codeName }),
+  table.omit(filed).extend({ learner: codeName }),
+  note.omit(filed).extend({ learner: codeName }),
+])
 export type FiledTrial = z.output<typeof filedTrialSchema>
 export const trialFileSchema = z.strictObject({
   format: z.literal('sett-trials', 'This is not a file of trials.'),

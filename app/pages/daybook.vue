@@ -79,9 +79,10 @@ function everything(): void {
   Object.assign(find, { problem: '', material: '', slip: '', from: '', to: '' })
 }
 const summary = computed(() => {
-  const n = shown.value.length
-  const right = shown.value.filter((r) => r.right).length
-  const own = shown.value.filter((r) => r.right && r.help === 'independent').length
+  const worked = shown.value.filter((r) => r.kind !== 'note')
+  const n = worked.length
+  const right = worked.filter((r) => r.right).length
+  const own = worked.filter((r) => r.right && r.help === 'independent').length
   const which = next.value === null ? `${n} worked` : `The latest ${n}`
   return n === 0 ? '' : `${which} · ${right} right · ${own} right without help`
 })
@@ -94,7 +95,17 @@ const fileUrl = computed(() =>
 
 /** Where a line of the list is opened. */
 const openedAt = ({ kind, id }: RecordSummary) =>
-  kind === 'story' ? { path: '/stories', query: { trial: id } } : { path: '/bench', query: { record: id } }
+  kind === 'story'
+    ? { path: '/stories', query: { trial: id } }
+    : kind === 'bench'
+      ? { path: '/bench', query: { record: id } }
+      : undefined
+const KIND: Readonly<Record<RecordSummary['kind'], string>> = {
+  bench: '',
+  story: 'story',
+  table: 'at the table',
+  note: 'note of a sitting',
+}
 
 async function remove(r: RecordSummary): Promise<void> {
   trouble.value = ''
@@ -136,6 +147,10 @@ useHead({ title: 'Daybook – Sett' })
       <Select v-model="whose" :options="options" option-label="label" option-value="value" aria-label="Whose records" />
       <p class="quiet">{{ summary }}</p>
       <span class="gap" />
+      <NuxtLink class="stone-button" to="/note">Note at the table</NuxtLink>
+      <NuxtLink class="stone-button" :to="whose === 'all' ? '/progress' : `/progress?learner=${whose}`"
+        >Progress</NuxtLink
+      >
       <button type="button" class="stone-button" :aria-expanded="finding" @click="finding = !finding">Find</button>
       <a v-if="session.may('teacher')" class="stone-button" :href="fileUrl" download
         >Export {{ whose === 'all' ? 'all' : classroom.nameOf(whose) }}</a
@@ -182,8 +197,12 @@ useHead({ title: 'Daybook – Sett' })
       >
       <Column field="problem" header="Problem">
         <template #body="{ data }"
-          ><NuxtLink class="learner open" :to="openedAt(data)"><MathLine :line="pretty(data.problem)" named /></NuxtLink
-          ><span v-if="data.kind === 'story'" class="quiet"> story</span></template
+          ><NuxtLink v-if="openedAt(data)" class="learner open" :to="openedAt(data)!"
+            ><MathLine :line="pretty(data.problem)" named /></NuxtLink
+          ><span v-else class="learner">{{ pretty(data.problem) }}</span
+          ><span v-if="KIND[data.kind as RecordSummary['kind']]" class="quiet">
+            {{ KIND[data.kind as RecordSummary['kind']] }}</span
+          ></template
         >
       </Column>
       <Column field="mode" header="How"
@@ -191,7 +210,10 @@ useHead({ title: 'Daybook – Sett' })
       >
       <Column field="right" header="Came out">
         <template #body="{ data }"
-          ><span :class="data.right ? 'right' : 'not'">{{ data.right ? '✓ right' : '↻ not right' }}</span></template
+          ><span v-if="data.kind === 'note'">–</span
+          ><span v-else :class="data.right ? 'right' : 'not'">{{
+            data.right ? '✓ right' : '↻ not right'
+          }}</span></template
         >
       </Column>
       <Column field="help" header="Most help"

@@ -20,7 +20,16 @@ export function eraseIn(db: Db, id: string): void {
       db.prepare('DELETE FROM record_slip WHERE record_id IN (SELECT id FROM record WHERE learner_id = ?)').run(id)
     if (tables.includes('trial_slip'))
       db.prepare('DELETE FROM trial_slip WHERE trial_id IN (SELECT id FROM trial WHERE learner_id = ?)').run(id)
-    for (const table of ['record', 'trial', 'rehearsal', 'marking', 'person_learner', 'lesson_learner'])
+    for (const table of [
+      'record',
+      'trial',
+      'goal',
+      'decision',
+      'rehearsal',
+      'marking',
+      'person_learner',
+      'lesson_learner',
+    ])
       if (tables.includes(table)) db.prepare(`DELETE FROM ${table} WHERE learner_id = ?`).run(id)
     // A lesson to which nobody comes any more goes too.
     if (tables.includes('lesson'))

@@ -13,6 +13,8 @@ export function everythingOf(store: Store, id: string) {
     learner: learner.codeName,
     records: [...store.records(id)].map(({ learnerId: _, ...r }) => ({ ...r, slips: store.slipsOf(r.id) })),
     trials: [...store.trials(id)].map(({ learnerId: _, ...t }) => t),
+    goals: store.goals(id).map(({ learnerId: _, ...g }) => g),
+    decisions: store.decisions(id).map(({ learnerId: _, ...d }) => d),
     answers: store.answers(id).map(({ learnerId: _, ...a }) => ({ ...a, at: new Date(a.at).toISOString() })),
     markings: store.markings(id).map(({ learnerId: _, ...m }) => m),
     lessons: store.lessonsOf(id).map((l) => ({

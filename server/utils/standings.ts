@@ -12,12 +12,18 @@ const MARKED = 60
 const MARKED_DAYS = 60
 
 let finder: StepFinder | undefined
+/** What finds the step of a problem on the room's course. */
+export function finderHere(store: Store): StepFinder {
+  const steps = stepsHere(store)
+  if (finder?.steps !== steps) finder = new StepFinder(steps)
+  return finder
+}
 const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve))
 
 /** Where a learner stands on the room's course. Looked through in slices, so that others are answered in between. */
 export async function standingOf(store: Store, learnerId: string, now = Date.now()): Promise<LearnerStanding> {
-  const steps = stepsHere(store)
-  if (finder?.steps !== steps) finder = new StepFinder(steps)
+  const finder = finderHere(store)
+  const { steps } = finder
   const done = store.doneBy(learnerId, LOOKED_AT).map(({ problem, material, startedAt, ms, right, help }): Done => ({
     problem,
     startedAt,

@@ -10,6 +10,7 @@ import { markingTable } from '../db/markings'
 import { notchTable } from '../db/notches'
 import { openDb, type Db } from '../db/open'
 import { peopleTable } from '../db/people'
+import { progressTable } from '../db/progress'
 import { recordTable } from '../db/records'
 import { printTable } from '../db/prints'
 import { rehearsalTable } from '../db/rehearsals'
@@ -26,6 +27,7 @@ const tables = (db: Db) => ({
   ...classroomTable(db),
   ...recordTable(db),
   ...trialTable(db),
+  ...progressTable(db),
   ...listingTable(db),
   ...notchTable(db),
   ...courseTable(db),

@@ -1,5 +1,5 @@
-import { attempt } from '../../core/index'
-import { cellById, storyOutcome, workable } from '../../core/story/index'
+import { attempt, parseProblem, printProblem } from '../../core/index'
+import { storyOutcome, workable } from '../../core/story/index'
 import { trialFileSchema, type FiledTrial, type Trial } from '../../shared/trials'
 import { FILE_VERSION, type TakenIn } from '../../shared/schemas'
 import type { Seen } from '../db/trials'
@@ -8,7 +8,23 @@ import type { FieldError } from './problem'
 import type { Store } from './store'
 
 /** What is found of a trial: a story is told again and what was given is judged anew. Else what is wrong with it. */
-export function seenIn({ work }: Pick<Trial, 'work'>): Seen | FieldError {
+export function seenIn({ work, help }: Pick<Trial, 'work' | 'help'>): Seen | FieldError {
+  if (work.format === 'sett-story') return seenInStory(work)
+  const plain = { durationMs: work.ms, step: '', material: '', mode: 'together', slips: [] }
+  if (work.format === 'sett-note') return { ...plain, problem: '' }
+  const { step, material, asked } = work
+  const read = attempt(() => printProblem(parseProblem(asked)))
+  return {
+    ...plain,
+    step,
+    material,
+    problem: 'ok' in read ? read.ok : asked,
+    mode: help === 'independent' ? 'alone' : 'together',
+  }
+}
+/** Stories are no step of a course: what is asked in them is more than its problem. */
+const STORIES = 'stories'
+function seenInStory(work: Extract<Trial['work'], { format: 'sett-story' }>): Seen | FieldError {
   const told = attempt(() => workable(work.story))
   if ('refused' in told) return { pointer: '/work/story', detail: told.refused.message }
   const came = attempt(() => storyOutcome(work))
@@ -17,7 +33,7 @@ export function seenIn({ work }: Pick<Trial, 'work'>): Seen | FieldError {
   return {
     durationMs: work.entries.at(-1)?.at ?? 0,
     problem: told.ok.problem ?? told.ok.sentence,
-    step: cellById(work.story.cell) ? work.story.cell : '',
+    step: STORIES,
     material,
     mode: work.mode,
     slips: came.ok.slips,

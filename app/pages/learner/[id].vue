@@ -31,6 +31,7 @@ const sure = ref(false)
 const placings = useLocalStorage<Record<string, unknown>>('sett.placing', {})
 const lessons = useLocalStorage<Record<string, Lesson>>('sett.lessons', {})
 const prints = usePrintPlan()
+const queue = useTrialQueue()
 const typed = ref('')
 try {
   file.value = await request<Everything>(`/api/learners/${encodeURIComponent(id)}`)
@@ -61,6 +62,7 @@ async function erase(): Promise<void> {
     lessons.value = lessonsWithout(lessons.value, id)
     bench.queue = waitingWithout(bench.queue, id)
     prints.put(printWithout(prints.plan.value, id))
+    await queue.forget(id)
     file.value = null
     if (classroom.learnerId === id) classroom.learnerId = null
     await classroom.load()
@@ -68,6 +70,12 @@ async function erase(): Promise<void> {
     trouble.value = (error as Error).message
   }
 }
+const triedText = ({ work }: Pick<Trial, 'work'>): string =>
+  work.format === 'sett-story'
+    ? work.text
+    : work.format === 'sett-trial'
+      ? pretty(work.asked)
+      : work.tallies.map((t) => `${t.name}: ${t.count}`).join(', ')
 const print = (): void => window.print()
 const { nameOfBug } = await import('../../utils/saidOf')
 function saidThen({ said: { ranked, none } }: Pick<KeptMarking, 'said'>): string {
@@ -82,7 +90,7 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
     <section v-if="receipt" class="told" role="status">
       <h1>{{ receipt.learner }} is erased</h1>
       <p>
-        On {{ when(receipt.at) }} went {{ receipt.records }} records and {{ receipt.trials }} stories with
+        On {{ when(receipt.at) }} went {{ receipt.records }} records and {{ receipt.trials }} stories and tries with
         {{ receipt.notes }} notes, {{ receipt.answers }} answers of rehearsing, {{ receipt.markings }} marked pages and
         a part of {{ receipt.lessons }} lessons; from {{ receipt.copies }} earlier copies too. Old files cannot bring it
         back. This page is the receipt: print it if you need one.
@@ -92,8 +100,8 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
     <template v-else-if="file">
       <h1>Kept of {{ file.learner }}</h1>
       <p>
-        {{ file.records.length }} records and {{ file.trials.length }} stories, {{ notes }} of them with a note, and
-        {{ file.answers.length }} answers of rehearsing, {{ file.markings.length }} marked pages,
+        {{ file.records.length }} records and {{ file.trials.length }} stories and tries at the table, {{ notes }} of
+        them with a note, and {{ file.answers.length }} answers of rehearsing, {{ file.markings.length }} marked pages,
         {{ file.lessons.length }} lessons.
         {{ file.seenBy.length ? `Helpers who see it: ${file.seenBy.join(', ')}.` : '' }}
       </p>
@@ -146,7 +154,7 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
         <thead>
           <tr>
             <th scope="col">When</th>
-            <th scope="col">Story</th>
+            <th scope="col">Story, or what was tried</th>
             <th scope="col">Came out</th>
             <th scope="col">Note</th>
           </tr>
@@ -154,7 +162,7 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
         <tbody>
           <tr v-for="t in file.trials" :key="t.id">
             <td>{{ when(t.startedAt) }}</td>
-            <td class="learner">{{ t.work.text }}</td>
+            <td class="learner">{{ triedText(t) }}</td>
             <td>{{ t.right ? 'right' : 'not right' }}</td>
             <td>{{ t.note }}</td>
           </tr>

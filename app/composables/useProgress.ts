@@ -1,0 +1,90 @@
+import { aimLine, sessionsOf, suggest, theilSen, toldOfProgress, type Suggestion } from '../../core/progress/index'
+import type { Decision, KeptGoal, Progress } from '../../shared/progress'
+import { request } from '../utils/request'
+
+const WEEK_MS = 7 * 86_400_000
+const EMPTY: Progress = { tried: [], slips: [], goals: [], decisions: [], steps: [] }
+/** A suggestion put off comes again after so long. */
+const PUT_OFF_MS = WEEK_MS
+
+/** What a learner tried, of one step or of all: sessions, their trend, the goal, and what follows by the rules. */
+export function useProgress() {
+  const known = shallowRef<Progress>(EMPTY)
+  const trouble = ref('')
+  const loaded = ref(false)
+  const step = ref('')
+  let turn = 0
+  async function load(learner: string | null): Promise<void> {
+    const mine = (turn += 1)
+    if (!learner) {
+      known.value = EMPTY
+      loaded.value = true
+      return
+    }
+    try {
+      const of = new URLSearchParams({ learner, ...(step.value ? { step: step.value } : {}) })
+      const found = await request<Progress>(`/api/progress?${of}`)
+      if (mine !== turn) return
+      known.value = found
+      trouble.value = ''
+    } catch (error) {
+      if (mine === turn) trouble.value = (error as Error).message
+    }
+    loaded.value = true
+  }
+  const sessions = computed(() => sessionsOf(known.value.tried))
+  const trend = computed(() => {
+    const [first] = sessions.value
+    if (!first) return undefined
+    const start = Date.parse(first.day)
+    return theilSen(sessions.value.map((s) => ({ x: (Date.parse(s.day) - start) / WEEK_MS, y: s.share })))
+  })
+  const goal = computed(() => known.value.goals.find((g) => !g.archived && g.step === step.value))
+  const aim = computed(() => goal.value && aimLine(sessions.value, goal.value))
+  const slips = computed(() => {
+    const days = new Set(sessions.value.slice(-3).map((s) => s.day))
+    const counts = new Map<string, number>()
+    for (const { slip, day, count } of known.value.slips)
+      if (days.has(day)) counts.set(slip, (counts.get(slip) ?? 0) + count)
+    return [...counts].map(([slip, count]) => ({ slip, count }))
+  })
+  const decidedOf = (s: Suggestion): Decision | undefined =>
+    known.value.decisions.find(
+      (d) =>
+        d.kind === s.kind &&
+        d.step === step.value &&
+        d.figures === figuresOf(s) &&
+        (d.answer !== 'later' || Date.now() - Date.parse(d.madeAt) < PUT_OFF_MS),
+    )
+  /** The rule with the figures it goes by, in words. */
+  const figuresOf = (s: Suggestion): string =>
+    `${s.rule}: ${s.sessions.map((x) => `${x.alone} of ${x.tried} on ${dayInWords(x.day)}`).join(', ')}`.slice(0, 600)
+  const suggestions = computed(() =>
+    suggest({
+      sessions: sessions.value,
+      ...(goal.value ? { goal: goal.value } : {}),
+      slips: slips.value,
+      today: new Date().toISOString().slice(0, 10),
+    }).map((s) => ({ ...s, figures: figuresOf(s), decided: decidedOf(s) })),
+  )
+  const told = computed(() => toldOfProgress(sessions.value, trend.value))
+  async function decide(learnerId: string, s: Suggestion, answer: Decision['answer'], word: string): Promise<void> {
+    const decision: Decision = {
+      id: crypto.randomUUID(),
+      learnerId,
+      madeAt: new Date().toISOString(),
+      kind: s.kind,
+      step: step.value,
+      answer,
+      word,
+      figures: figuresOf(s),
+    }
+    await request('/api/decisions', { method: 'POST', body: decision })
+    known.value = { ...known.value, decisions: [decision, ...known.value.decisions] }
+  }
+  async function keepGoal(sent: KeptGoal): Promise<void> {
+    const kept = await request<KeptGoal>(`/api/goals/${sent.id}`, { method: 'PUT', body: sent })
+    known.value = { ...known.value, goals: [...known.value.goals.filter((g) => g.id !== kept.id), kept] }
+  }
+  return { known, trouble, loaded, step, load, sessions, trend, goal, aim, suggestions, told, decide, keepGoal }
+}

@@ -1,0 +1,107 @@
+import { openDB, type IDBPDatabase } from 'idb'
+import type { Trial } from '../../shared/trials'
+import { request } from '../utils/request'
+
+/**
+ * Trials on their way to the server. Each is kept in this browser first (IndexedDB) and leaves it when the server has said that it is on
+ * disk; sent again, it is the same one, so nothing is lost and nothing comes twice, however the connection is.
+ */
+interface Waiting {
+  readonly id: string
+  readonly trial: Trial
+  /** Not sent before this time, so that it can be taken back. */
+  readonly after: number
+  /** Why the server does not take it, once it has said so. */
+  readonly refused?: string
+}
+const STORE = 'trials'
+/** As long as a tap can be taken back before it is sent, in milliseconds. */
+const HELD_MS = 4000
+const MOST_AT_ONCE = 100
+const EVERY_MS = 3000
+
+let opened: Promise<IDBPDatabase> | undefined
+const db = (): Promise<IDBPDatabase> =>
+  (opened ??= openDB('sett', 1, { upgrade: (made) => void made.createObjectStore(STORE, { keyPath: 'id' }) }))
+
+const waiting = ref<readonly Waiting[]>([])
+const trouble = ref('')
+let sending: Promise<void> | undefined
+let started = false
+
+async function look(): Promise<void> {
+  waiting.value = (await (await db()).getAll(STORE)) as Waiting[]
+}
+async function send(now = Date.now()): Promise<void> {
+  const due = waiting.value.filter((w) => w.after <= now && !w.refused).slice(0, MOST_AT_ONCE)
+  if (due.length === 0) return
+  const store = await db()
+  const post = (trials: readonly Trial[]): Promise<unknown> =>
+    request('/api/trials', { method: 'POST', body: { trials } })
+  try {
+    await post(due.map((w) => w.trial))
+    for (const { id } of due) await store.delete(STORE, id)
+    trouble.value = ''
+  } catch (error) {
+    const status = (error as { status?: number }).status ?? 0
+    if (status >= 400 && status < 500 && status !== 401 && status !== 429) {
+      // One that is refused must not hold the others up: each goes by itself, and what is refused stays here with the reason.
+      if (due.length === 1) await store.put(STORE, { ...due[0]!, refused: (error as Error).message })
+      else
+        for (const one of due)
+          try {
+            await post([one.trial])
+            await store.delete(STORE, one.id)
+          } catch (why) {
+            if (((why as { status?: number }).status ?? 0) >= 400)
+              await store.put(STORE, { ...one, refused: (why as Error).message })
+          }
+    } else trouble.value = (error as Error).message
+  }
+  await look()
+}
+
+export function useTrialQueue() {
+  /** Sends what is due, one round after another. */
+  const flush = (): Promise<void> => (sending ??= send().finally(() => (sending = undefined)))
+  async function add(trial: Trial): Promise<void> {
+    // Strict: it is on this machine's disk when this is done, even if the browser is killed the moment after.
+    const written = (await db()).transaction(STORE, 'readwrite', { durability: 'strict' })
+    const kept = { id: trial.id, trial: toRaw(trial), after: Date.now() + HELD_MS } satisfies Waiting
+    await Promise.all([written.store.put(kept), written.done])
+    await look()
+  }
+  /** Takes back what has not been sent; what is at the server already is deleted there. */
+  async function takeBack(id: string): Promise<void> {
+    await sending
+    const store = await db()
+    if (await store.get(STORE, id)) await store.delete(STORE, id)
+    else await request(`/api/trials/${id}`, { method: 'DELETE' })
+    await look()
+  }
+  const dismiss = async (id: string): Promise<void> => {
+    await (await db()).delete(STORE, id)
+    await look()
+  }
+  /** What waits of a learner who is erased is not sent any more. */
+  async function forget(learnerId: string): Promise<void> {
+    for (const { id, trial } of waiting.value) if (trial.learnerId === learnerId) await (await db()).delete(STORE, id)
+    await look()
+  }
+  if (!started) {
+    started = true
+    void look().then(flush)
+    setInterval(() => void flush(), EVERY_MS)
+    addEventListener('online', () => void flush())
+  }
+  return {
+    waiting: readonly(waiting),
+    refused: computed(() => waiting.value.filter((w) => w.refused)),
+    trouble: readonly(trouble),
+    add,
+    takeBack,
+    dismiss,
+    forget,
+    flush,
+  }
+}

@@ -1,0 +1,12 @@
+import { progressQuery } from '../../shared/progress'
+import { mustReach } from '../utils/person'
+import { checkedQuery } from '../utils/problem'
+import { progressOf } from '../utils/learnerProgress'
+import { useStore } from '../utils/store'
+
+/** What a learner tried, day by day, with their goals and what was decided. */
+export default defineEventHandler((event) => {
+  const { learner, step, from } = checkedQuery(event, progressQuery)
+  mustReach(event, learner)
+  return progressOf(useStore(), learner, step, from)
+})

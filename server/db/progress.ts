@@ -1,0 +1,75 @@
+import type { Decision, KeptGoal } from '../../shared/progress'
+import type { Db } from './open'
+
+/** Alike trials of one day. */
+export interface TriedRow {
+  readonly day: string
+  readonly problem: string
+  readonly step: string
+  readonly material: string
+  readonly help: string
+  readonly right: number
+  readonly count: number
+  readonly ms: number
+}
+/** As many groups of alike trials as are looked at, the latest. */
+const MOST_GROUPS = 8000
+
+/** What learners tried, day by day; their goals; what was decided. Statements are prepared once per database. */
+export function progressTable(db: Db) {
+  const grouped = (table: string, step: string, only: string): string =>
+    `SELECT substr(started_at, 1, 10) AS day, problem, ${step} AS step, material, help, is_right AS "right",
+       count(*) AS count, sum(duration_ms) AS ms
+     FROM ${table} WHERE learner_id = @learner AND started_at >= @from ${only}
+     GROUP BY day, problem, step, material, help, is_right`
+  const tried = db.prepare<[object], TriedRow>(
+    `SELECT * FROM (${grouped('record', `''`, '')}
+       UNION ALL ${grouped('trial', 'step', `AND kind <> 'note'`)}) ORDER BY day DESC LIMIT @most`,
+  )
+  const slips = db.prepare<[object], { slip: string; day: string; count: number }>(
+    `SELECT slip, substr(s.started_at, 1, 10) AS day, count(*) AS count FROM record r JOIN record_slip s ON s.record_id = r.id
+       WHERE r.learner_id = @learner AND r.started_at >= @from GROUP BY slip, day
+     UNION ALL
+     SELECT slip, substr(s.started_at, 1, 10) AS day, count(*) AS count FROM trial t JOIN trial_slip s ON s.trial_id = t.id
+       WHERE t.learner_id = @learner AND t.started_at >= @from GROUP BY slip, day
+     ORDER BY day DESC LIMIT @most`,
+  )
+  interface GoalRow {
+    readonly body: string
+  }
+  const goalsOf = db.prepare<[string], GoalRow>('SELECT body FROM goal WHERE learner_id = ? ORDER BY id')
+  const goal = db.prepare<[string], GoalRow>('SELECT body FROM goal WHERE id = ?')
+  const putGoal = db.prepare(
+    `INSERT INTO goal (id, learner_id, body, version) VALUES (@id, @learnerId, @body, @version)
+     ON CONFLICT (id) DO UPDATE SET body = @body, version = @version`,
+  )
+  const removeGoal = db.prepare<[string]>('DELETE FROM goal WHERE id = ?')
+  const decided = db.prepare<[string], GoalRow>(
+    'SELECT body FROM decision WHERE learner_id = ? ORDER BY made_at DESC, id DESC LIMIT 200',
+  )
+  const putDecision = db.prepare(
+    `INSERT INTO decision (id, learner_id, made_at, body) VALUES (@id, @learnerId, @madeAt, @body)
+     ON CONFLICT (id) DO NOTHING`,
+  )
+  const read = <T>(row: GoalRow | undefined): T | undefined => row && (JSON.parse(row.body) as T)
+  return {
+    triedBy: (learner: string, from: string): readonly TriedRow[] => tried.all({ learner, from, most: MOST_GROUPS }),
+    slipsBy: (learner: string, from: string): readonly { slip: string; day: string; count: number }[] =>
+      slips.all({ learner, from, most: MOST_GROUPS }),
+    goals: (learner: string): readonly KeptGoal[] => goalsOf.all(learner).map((r) => read<KeptGoal>(r)!),
+    goal: (id: string): KeptGoal | undefined => read<KeptGoal>(goal.get(id)),
+    /** Keeps a goal changed from a version (0: new); undefined where it has been changed since, and stays as it is. */
+    keepGoal: db.transaction((sent: KeptGoal): KeptGoal | undefined => {
+      const there = read<KeptGoal>(goal.get(sent.id))
+      if ((there?.version ?? 0) !== sent.version) return undefined
+      const kept = { ...sent, version: sent.version + 1 }
+      putGoal.run({ id: kept.id, learnerId: kept.learnerId, body: JSON.stringify(kept), version: kept.version })
+      return kept
+    }),
+    removeGoal: (id: string): boolean => removeGoal.run(id).changes > 0,
+    decisions: (learner: string): readonly Decision[] => decided.all(learner).map((r) => read<Decision>(r)!),
+    /** Keeps a decision; the same one twice is one. */
+    keepDecision: (d: Decision): void =>
+      void putDecision.run({ id: d.id, learnerId: d.learnerId, madeAt: d.madeAt, body: JSON.stringify(d) }),
+  }
+}
