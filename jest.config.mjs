@@ -7,7 +7,9 @@ const base = {
     '(?:\\.ts|node_modules/(?:@adonisjs|@phc|@poppinss|@sindresorhus|slugify|case-anything|flattie|pluralize|lodash|qr|syllable|flesch-kincaid)/.+\\.js)$':
       ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(?:@adonisjs|@phc|@poppinss|case-anything|flattie|qr|syllable|flesch-kincaid)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(?:@adonisjs|@phc|@poppinss|case-anything|flattie|qr|syllable|flesch-kincaid)/)',
+  ],
 }
 
 export default {

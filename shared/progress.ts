@@ -55,3 +55,9 @@ export interface Progress {
   /** Steps that something was tried of, the one tried last first. */
   readonly steps: readonly string[]
 }
+
+/** As what everything that was tried is given out. */
+export const triedQuery = z.strictObject({
+  learner: uuid.optional(),
+  as: oneOf(['csv', 'xapi'] as const).default('csv'),
+})

@@ -100,6 +100,10 @@ const openedAt = ({ kind, id }: RecordSummary) =>
     : kind === 'bench'
       ? { path: '/bench', query: { record: id } }
       : undefined
+const OTHERS = [
+  ['csv', 'As a table (CSV)'],
+  ['xapi', 'As statements (xAPI)'],
+] as const
 const KIND: Readonly<Record<RecordSummary['kind'], string>> = {
   bench: '',
   story: 'story',
@@ -155,6 +159,16 @@ useHead({ title: 'Daybook – Sett' })
       <a v-if="session.may('teacher')" class="stone-button" :href="fileUrl" download
         >Export {{ whose === 'all' ? 'all' : classroom.nameOf(whose) }}</a
       >
+      <template v-if="session.may('teacher') && finding">
+        <a
+          v-for="[as, label] in OTHERS"
+          :key="as"
+          class="stone-button"
+          :href="`/api/tried/file?as=${as}${whose === 'all' ? '' : `&learner=${whose}`}`"
+          download
+          >{{ label }}</a
+        >
+      </template>
       <ImportFile
         v-if="session.may('teacher')"
         url="/api/records/file"

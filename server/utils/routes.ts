@@ -20,6 +20,7 @@ export const ROUTES: Readonly<Record<string, Partial<Readonly<Record<Method, Nee
   '/api/trials': { POST: 'helper' },
   '/api/trials/:id': { GET: 'looker-on', DELETE: 'teacher' },
   '/api/trials/file': { GET: 'teacher', POST: 'teacher' },
+  '/api/tried/file': { GET: 'teacher' },
   '/api/progress': { GET: 'looker-on' },
   '/api/goals/:id': { PUT: 'teacher', DELETE: 'teacher' },
   '/api/decisions': { POST: 'teacher' },

@@ -9,7 +9,7 @@ import { backupsOf, listBackups } from '../../server/utils/backups'
 import { makeStore } from '../../server/utils/store'
 
 /** What a server may be killed at (`working.ts` does it over and over). */
-export const WORKS = ['saving', 'importing', 'backing-up', 'erasing'] as const
+export const WORKS = ['saving', 'noting', 'importing', 'backing-up', 'erasing'] as const
 export type Work = (typeof WORKS)[number]
 
 /** So long after its beginning a process is killed, at a time of its own each turn, in milliseconds. */
@@ -44,6 +44,13 @@ function look(work: Work, data: string): void {
     ? readFileSync(join(data, 'told'), 'utf8').split('\n').filter(Boolean)
     : []
   if (work === 'saving') for (const id of told) assert.ok(store.record(id), `${id} was told to be saved, and is gone`)
+  // Ten trials come at a time: all of them are there, each once.
+  if (work === 'noting') {
+    for (const id of told) assert.ok(store.trial(id), `${id} was told to be kept, and is gone`)
+    const noted = [...store.trials(null)].filter((t) => t.kind === 'table')
+    assert.equal(noted.length % 10, 0)
+    assert.equal(new Set(noted.map((t) => t.id)).size, noted.length)
+  }
   if (work === 'erasing')
     for (const id of told) assert.ok(!store.learner(id) && store.keptOf(id).records === 0, `${id} is back`)
   // A file is there whole or not at all: forty records each.

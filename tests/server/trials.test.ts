@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { cellById, SCENES, tellStory, workable, type StoryWork, type ToldPlan } from '../../core/story/index'
 import type { RecordPage } from '../../shared/schemas'
+import type { Progress } from '../../shared/progress'
 import type { Trial } from '../../shared/trials'
 import { serve } from '../browser/world'
 
@@ -198,4 +199,97 @@ test('scenes of a class are kept by their version, and read only where they are 
   ])
     expect((await call('PUT', '/api/scenes', bad)).status).toBe(422)
   expect((await call('GET', '/api/scenes')).body).toEqual({ ...own, version: 1 })
+})
+
+describe('what is noted at the table, and what comes of it', () => {
+  const day = (n: number): string => new Date(Date.UTC(2026, 9, n, 9)).toISOString()
+  const tryOf = (right: boolean, at: string, over: object = {}) => ({
+    ...story({ kind: 'table', startedAt: at, right }),
+    work: {
+      format: 'sett-trial',
+      version: 1,
+      sitting: randomUUID(),
+      step: 'take-2-2-ten',
+      asked: '52 − 37',
+      material: 'blocks',
+      ms: 12_000,
+      ...over,
+    },
+  })
+  const progress = async (id: string, step = ''): Promise<Progress> =>
+    (await call('GET', `/api/progress?learner=${id}${step && `&step=${step}`}`)).body as unknown as Progress
+
+  test('tries come many at once, each once, and are counted by day', async () => {
+    const one = (await call('POST', '/api/learners', { id: randomUUID(), codeName: 'Shrew' })).body as { id: string }
+    const tries = Array.from({ length: 40 }, (_, i) => ({ ...tryOf(i % 4 > 0, day(1 + (i % 2))), learnerId: one.id }))
+    const note = {
+      ...story({ kind: 'note', learnerId: one.id, startedAt: day(2), note: 'left the table twice' }),
+      work: {
+        format: 'sett-note',
+        version: 1,
+        sitting: randomUUID(),
+        ms: 600_000,
+        tallies: [{ name: 'left', count: 2 }],
+      },
+    }
+    for (let again = 0; again < 2; again++) expect((await post(...tries, note)).status).toBe(200)
+    const { tried, steps } = await progress(one.id)
+    expect(steps).toEqual(['take-2-2-ten'])
+    expect(tried.reduce((n, t) => n + t.count, 0)).toBe(40)
+    expect(tried.filter((t) => t.right).reduce((n, t) => n + t.count, 0)).toBe(30)
+    expect([...new Set(tried.map((t) => t.day))]).toEqual(['2026-10-01', '2026-10-02'])
+    expect((await progress(one.id, 'add-2-1')).tried).toEqual([])
+    // What was worked at the Bench counts for its step too.
+    const wren = await progress(learner, 'take-2-2-ten')
+    expect(wren.tried.length).toBeGreaterThan(0)
+    expect((await progress(learner)).steps.length).toBeGreaterThan(1)
+    const row = (await list(`&learner=${one.id}`)).records.find((r) => r.kind === 'table')
+    expect(row).toMatchObject({ problem: '52 - 37', material: 'blocks', mode: 'alone', durationMs: 12_000 })
+  })
+
+  test('too many at once, and fields that are none, are refused with a sentence', async () => {
+    expect((await post(...Array.from({ length: 101 }, () => tryOf(true, day(3))))).status).toBe(422)
+    expect((await post(tryOf(true, day(3), { material: 'clay' }))).status).toBe(422)
+    expect((await post(tryOf(true, day(3), { asked: 'x'.repeat(201) }))).status).toBe(422)
+    expect((await call('GET', '/api/progress?learner=nobody')).status).toBe(422)
+  })
+
+  test('a goal is kept by its version and goes; decisions stay; both go with their learner', async () => {
+    const one = (await call('POST', '/api/learners', { id: randomUUID(), codeName: 'Stoat' })).body as { id: string }
+    const goal = {
+      id: randomUUID(),
+      learnerId: one.id,
+      step: 'take-2-2-ten',
+      share: 0.8,
+      set: '2026-10-01',
+      by: '2026-11-01',
+      words: '',
+      archived: false,
+      version: 0,
+    }
+    expect((await call('PUT', `/api/goals/${goal.id}`, goal)).body).toEqual({ ...goal, version: 1 })
+    expect((await call('PUT', `/api/goals/${goal.id}`, goal)).status).toBe(200)
+    expect((await call('PUT', `/api/goals/${goal.id}`, { ...goal, share: 0.9 })).status).toBe(409)
+    expect((await call('PUT', `/api/goals/${goal.id}`, { ...goal, by: '2026-09-01', version: 1 })).status).toBe(422)
+    expect((await call('PUT', `/api/goals/${randomUUID()}`, goal)).status).toBe(422)
+    const decision = {
+      id: randomUUID(),
+      learnerId: one.id,
+      madeAt: day(4),
+      kind: 'move-on',
+      step: 'take-2-2-ten',
+      answer: 'later',
+      word: 'after the walk',
+      figures: '8 of 10',
+    }
+    for (let again = 0; again < 2; again++) expect((await call('POST', '/api/decisions', decision)).status).toBe(200)
+    expect(await progress(one.id)).toMatchObject({ goals: [{ ...goal, version: 1 }], decisions: [decision] })
+    const file = (await call('GET', `/api/learners/${one.id}`)).body as { goals: unknown[]; decisions: unknown[] }
+    expect([file.goals.length, file.decisions.length]).toEqual([1, 1])
+    expect((await call('DELETE', `/api/goals/${goal.id}`)).status).toBe(204)
+    expect((await progress(one.id)).goals).toEqual([])
+    await call('PUT', `/api/goals/${goal.id}`, goal)
+    expect((await call('DELETE', `/api/learners/${one.id}`)).status).toBe(200)
+    expect((await progress(one.id)).goals).toEqual([])
+  })
 })
