@@ -214,7 +214,7 @@ useHead({ title: 'Daybook – Sett' })
           ><NuxtLink v-if="openedAt(data)" class="learner open" :to="openedAt(data)!"
             ><MathLine :line="pretty(data.problem)" named /></NuxtLink
           ><span v-else class="learner">{{ pretty(data.problem) }}</span
-          ><span v-if="KIND[data.kind as RecordSummary['kind']]" class="quiet">
+          ><span v-if="KIND[data.kind as RecordSummary['kind']]" class="quiet kind">
             {{ KIND[data.kind as RecordSummary['kind']] }}</span
           ></template
         >
@@ -351,6 +351,9 @@ useHead({ title: 'Daybook – Sett' })
 .slip {
   display: block;
   color: var(--plum);
+}
+.kind {
+  display: block;
 }
 .note {
   display: block;

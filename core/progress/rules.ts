@@ -79,7 +79,8 @@ export function suggest({
   // With something held or drawn, the material is faded first.
   const phase = sessions.at(-1)?.phase
   put(phase === 'held' || phase === 'drawn' ? 'fade' : 'move-on', moved, moveRule)
-  const since = sessions.at(-1)?.day
+  // A day with few tries is still a day on which it was tried.
+  const since = all.at(-1)?.day
   if (moved && since) {
     const weeks = weeksBetween(since, today)
     const due = rules.checkWeeks.filter((w) => weeks >= w).at(-1)

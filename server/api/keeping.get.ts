@@ -9,6 +9,9 @@ export default defineEventHandler(() => {
   const before = goesBefore(keeping, from)
   return {
     keeping,
-    next: before === null ? null : { at: from.toISOString(), before, records: store.countBefore(before) },
+    next:
+      before === null
+        ? null
+        : { at: from.toISOString(), before, records: store.countBefore(before) + store.countTrialsBefore(before) },
   }
 })

@@ -44,6 +44,7 @@ export function trialTable(db: Db) {
     `SELECT ${columns} FROM trial WHERE learner_id = ? AND (started_at, id) > (?, ?) ORDER BY started_at, id LIMIT ?`,
   )
   const remove = db.prepare<[string]>('DELETE FROM trial WHERE id = ?')
+  const counted = db.prepare<[string], number>('SELECT count(*) FROM trial WHERE started_at < ?').pluck()
   const older = db.prepare<[string]>('DELETE FROM trial WHERE started_at < ?')
 
   /** The oldest first, a few at a time, so that however many there are they never lie in memory together. */
@@ -84,6 +85,7 @@ export function trialTable(db: Db) {
     /** All trials of one learner, or of all, the oldest first. */
     trials: each,
     removeTrial: (id: string): boolean => remove.run(id).changes > 0,
+    countTrialsBefore: (time: string): number => counted.get(time)!,
     removeTrialsBefore: (time: string): number => older.run(time).changes,
   }
 }

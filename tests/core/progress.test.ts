@@ -156,6 +156,9 @@ describe('What follows', () => {
   test('what was moved on from is looked at again after a week', () => {
     expect(kinds([8, 9, 9], { today: '2026-11-10' })).toEqual(['move-on'])
     expect(kinds([8, 9, 9], { today: '2026-11-12' })).toEqual(['move-on', 'check'])
+    // One try since then is too little to decide by, and enough to have looked.
+    const looked = [...days([8, 9, 9], 'columns'), ...sessionsOf(tried('2026-11-10', 1, 1))]
+    expect(suggest({ sessions: looked, today: '2026-11-12' }).map((s) => s.kind)).toEqual(['move-on'])
   })
   test('a mistake that comes again and again is for Marking; days with two tries decide nothing; each has its figures', () => {
     const slips = [

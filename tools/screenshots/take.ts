@@ -53,7 +53,7 @@ const TRIED = `
     fetch(path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
   return (async () => {
     const { learners } = await (await fetch('/api/classroom')).json()
-    const learnerId = learners[0].id
+    const learnerId = learners[5].id
     const step = 'take-2-2-ten'
     const start = Date.now() - 48 * 86400000
     const trials = arguments[0].flatMap((right, day) => Array.from({ length: 10 }, (_, k) => ({
@@ -246,6 +246,8 @@ const SHOTS: readonly Shot[] = [
     act: async (d) => {
       await d.executeScript(TRIED, [2, 3, 3, 4, 6, 5, 7, 8, 8, 9])
       await d.navigate().refresh()
+      await (await byRole(d, 'combobox', 'Learner')).sendKeys('Moth')
+      await text(d, '.told', 'on 1')
       await (await byRole(d, 'combobox', 'Of')).sendKeys('Tens and ones, one exchange')
       await text(d, '.told', 'on 1')
       await d.executeScript('document.activeElement.blur()')

@@ -63,6 +63,7 @@ async function erase(): Promise<void> {
     bench.queue = waitingWithout(bench.queue, id)
     prints.put(printWithout(prints.plan.value, id))
     await queue.forget(id)
+    if ((localStorage.getItem('sett.sitting') ?? '').includes(id)) localStorage.removeItem('sett.sitting')
     file.value = null
     if (classroom.learnerId === id) classroom.learnerId = null
     await classroom.load()
