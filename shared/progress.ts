@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { SUGGESTED, type Tried } from '../core/progress/index'
+import { RULES_AT_FIRST, SUGGESTED, type Tried } from '../core/progress/index'
 import { oneOf, uuid } from './fields'
 import { inPlainWords } from './plainly'
 
@@ -61,3 +61,23 @@ export const triedQuery = z.strictObject({
   learner: uuid.optional(),
   as: oneOf(['csv', 'xapi'] as const).default('csv'),
 })
+
+const share = z.number('A share is a number.').min(0.1, 'At least 10 of 100.').max(1, 'At most all of them.')
+const sessions = z.int('A whole number is wanted here.').min(1, 'At least one.').max(10, 'At most ten.')
+/** The rules that suggestions go by, as a school sets them; `version` counts the changes. */
+export const rulesSchema = z.strictObject({
+  moveOnShare: share,
+  moveOnSessions: sessions,
+  concreteShare: share,
+  concreteSessions: sessions,
+  aimSessions: sessions,
+  checkWeeks: z.array(z.int().min(1).max(52)).max(4, 'At most four times.'),
+  leastTrials: z.int().min(1).max(20),
+  version: z.int().min(0),
+})
+export type KeptRules = z.output<typeof rulesSchema>
+export const KEPT_RULES_AT_FIRST: KeptRules = {
+  ...RULES_AT_FIRST,
+  checkWeeks: [...RULES_AT_FIRST.checkWeeks],
+  version: 0,
+}

@@ -1,5 +1,5 @@
 import { aimLine, sessionsOf, suggest, theilSen, toldOfProgress, type Suggestion } from '../../core/progress/index'
-import type { Decision, KeptGoal, Progress } from '../../shared/progress'
+import { KEPT_RULES_AT_FIRST, type Decision, type KeptGoal, type KeptRules, type Progress } from '../../shared/progress'
 import { request } from '../utils/request'
 
 const WEEK_MS = 7 * 86_400_000
@@ -13,6 +13,14 @@ export function useProgress() {
   const trouble = ref('')
   const loaded = ref(false)
   const step = ref('')
+  const rules = ref<KeptRules>(KEPT_RULES_AT_FIRST)
+  const loadRules = async (): Promise<void> => {
+    rules.value = await request<KeptRules>('/api/rules').catch(() => KEPT_RULES_AT_FIRST)
+  }
+  /** @throws ServerRefusal where somebody has changed them since. */
+  async function keepRules(change: Partial<KeptRules>): Promise<void> {
+    rules.value = await request<KeptRules>('/api/rules', { method: 'PUT', body: { ...rules.value, ...change } })
+  }
   let turn = 0
   async function load(learner: string | null): Promise<void> {
     const mine = (turn += 1)
@@ -64,6 +72,7 @@ export function useProgress() {
       sessions: sessions.value,
       ...(goal.value ? { goal: goal.value } : {}),
       slips: slips.value,
+      rules: rules.value,
       today: new Date().toISOString().slice(0, 10),
     }).map((s) => ({ ...s, figures: figuresOf(s), decided: decidedOf(s) })),
   )
@@ -86,5 +95,22 @@ export function useProgress() {
     const kept = await request<KeptGoal>(`/api/goals/${sent.id}`, { method: 'PUT', body: sent })
     known.value = { ...known.value, goals: [...known.value.goals.filter((g) => g.id !== kept.id), kept] }
   }
-  return { known, trouble, loaded, step, load, sessions, trend, goal, aim, suggestions, told, decide, keepGoal }
+  return {
+    known,
+    trouble,
+    loaded,
+    step,
+    load,
+    sessions,
+    trend,
+    goal,
+    aim,
+    suggestions,
+    told,
+    decide,
+    keepGoal,
+    rules,
+    loadRules,
+    keepRules,
+  }
 }

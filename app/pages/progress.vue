@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { addDays, format } from 'date-fns'
 import { capital } from '../../core/door'
-import { RULES_AT_FIRST, type SuggestionKind } from '../../core/progress/index'
+import type { SuggestionKind } from '../../core/progress/index'
 import type { KeptGoal } from '../../shared/progress'
 import { HELP_LEVELS } from '../../shared/levels'
 import { downloadBytes } from '../utils/download'
@@ -16,7 +16,7 @@ const p = useProgress()
 const asked = useRoute().query.learner
 if (typeof asked === 'string' && classroom.learners.some((l) => l.id === asked)) learner.value = asked
 await courses.load().catch(() => undefined)
-await p.load(learner.value)
+await Promise.all([p.loadRules(), p.load(learner.value)])
 watch([learner, p.step], () => void p.load(learner.value))
 const titleOf = (id: string): string => (id === 'stories' ? 'Stories' : (courses.stepOf(id)?.title ?? id))
 /** Steps of this learner, once all were looked at; narrowing keeps the list. */
@@ -92,6 +92,31 @@ const goalText = computed(() => {
   return `${g.words ? `${g.words}: ` : ''}${Math.round(g.share * 100)} of 100 of ${what} right without help by ${dayInWords(g.by)}.`
 })
 
+/* --- the rules --- */
+const RULES = [
+  ['moveOnShare', 'Move on at so many of 100 without help', 100],
+  ['moveOnSessions', 'in so many sessions running', 1],
+  ['concreteShare', 'More concrete below so many of 100', 100],
+  ['concreteSessions', 'in so many sessions running', 1],
+  ['aimSessions', 'Sessions on one side of the aim line', 1],
+  ['leastTrials', 'Tries that make a session', 1],
+] as const
+const ruleForm = ref<Record<string, number>>({})
+watch(
+  () => p.rules.value,
+  (rules) =>
+    (ruleForm.value = Object.fromEntries(RULES.map(([key, , times]) => [key, Math.round(rules[key] * times)]))),
+  { immediate: true },
+)
+async function setRules(): Promise<void> {
+  try {
+    await p.keepRules(Object.fromEntries(RULES.map(([key, , times]) => [key, Number(ruleForm.value[key]) / times])))
+    said.value = 'The rules are kept.'
+  } catch (error) {
+    said.value = (error as Error).message
+  }
+}
+
 /* --- the chart as a file --- */
 const figure = useTemplateRef<HTMLElement>('figure')
 /** The chart by itself, with the colours it has on the screen written into it. */
@@ -150,6 +175,9 @@ useHead({ title: 'Progress – Sett' })
         </select></label
       >
       <NuxtLink class="stone-button" to="/note">Note at the table</NuxtLink>
+      <NuxtLink v-if="session.may('teacher')" class="stone-button" :to="`/report?learner=${learner ?? ''}`"
+        >Report</NuxtLink
+      >
     </header>
     <p v-if="p.trouble.value" class="trouble" role="alert">{{ p.trouble.value }}</p>
     <p v-if="p.loaded.value && p.sessions.value.length === 0" class="quiet">
@@ -163,7 +191,7 @@ useHead({ title: 'Progress – Sett' })
         <p id="chart-told" class="told">{{ p.told.value }}</p>
         <p class="quiet">
           Points: right without help, of 100. Dashed: the aim line. Dotted: the trend by the median of all slopes. Days
-          with fewer than {{ RULES_AT_FIRST.leastTrials }} tries decide nothing.
+          with fewer than {{ p.rules.value.leastTrials }} tries decide nothing.
         </p>
         <details>
           <summary>The same as a table</summary>
@@ -232,6 +260,19 @@ useHead({ title: 'Progress – Sett' })
             <button v-if="p.goal.value" type="button" class="stone-button" @click="setGoal(true)">Put it away</button>
           </div>
         </form>
+        <details v-if="session.may('teacher')">
+          <summary>The rules that these go by</summary>
+          <form class="goal" novalidate @submit.prevent="setRules">
+            <label v-for="([key, name], i) in RULES" :key="key"
+              >{{ name }} <input v-model.number="ruleForm[key]" type="number" :min="i % 2 ? 1 : 10" max="100"
+            /></label>
+            <p class="quiet wide">
+              At first 80 in 3, below 50 in 3, and 4 (the four-point rule): common practice. They hold for the whole
+              room.
+            </p>
+            <div class="in-row wide"><button type="submit" class="stone-button">Keep the rules</button></div>
+          </form>
+        </details>
         <p role="status">{{ said }}</p>
       </section>
     </div>

@@ -21,6 +21,7 @@ export const ROUTES: Readonly<Record<string, Partial<Readonly<Record<Method, Nee
   '/api/trials/:id': { GET: 'looker-on', DELETE: 'teacher' },
   '/api/trials/file': { GET: 'teacher', POST: 'teacher' },
   '/api/tried/file': { GET: 'teacher' },
+  '/api/rules': { GET: 'looker-on', PUT: 'teacher' },
   '/api/progress': { GET: 'looker-on' },
   '/api/goals/:id': { PUT: 'teacher', DELETE: 'teacher' },
   '/api/decisions': { POST: 'teacher' },

@@ -38,6 +38,11 @@ test('the map says where a learner stands and what is next; a step has its probl
   expect(problems).toHaveLength(8)
   for (const p of problems) expect([p, isWithin(parseProblem(p), stepById('take-across')!.limits)]).toEqual([p, true])
   await noViolations(driver)
+  // Told as a story, in a kind that fits it.
+  await (await byRole(driver, 'link', 'Some go: how many now')).sendKeys(Key.ENTER)
+  await text(driver, '.told .text', /How many [\s\S]* now\?/)
+  await driver.navigate().back()
+  await click(/^Across a nought/)
   await click('chips')
   await driver.wait(async () => new URL(await driver.getCurrentUrl()).pathname === '/bench', 10_000)
   const asked = await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')

@@ -39,14 +39,14 @@ const fresh = async (query = ''): Promise<void> => {
   await open(query)
 }
 const pagesSay = (fits: string | RegExp): Promise<void> => text(driver, '.press', fits)
-/** The file that the page gave last, in bytes. */
+/** The next file that the page gives, in bytes. */
 const given = async (): Promise<Buffer> => {
   await driver.wait(async () => (await driver.executeScript<number>('return window.files.length')) > 0, 15_000)
   const base64 = await driver.executeAsyncScript<string>(`
     const done = arguments[arguments.length - 1]
     const reader = new FileReader()
     reader.onload = () => done(reader.result.split(',')[1])
-    reader.readAsDataURL(window.files.at(-1))`)
+    reader.readAsDataURL(window.files.shift())`)
   return Buffer.from(base64, 'base64')
 }
 interface ReadPdf {

@@ -149,14 +149,55 @@ test('progress is read by its table alone, a goal is set, a suggestion is taken 
   await driver.navigate().refresh()
   await (await byRole(driver, 'combobox', 'Of')).sendKeys('Tens and ones, one exchange')
   await text(driver, '.suggestions', 'Taken up: ready.')
+  // A school that wants four sessions running has not seen enough.
+  await (await driver.findElement(By.css('.side summary'))).sendKeys(Key.ENTER)
+  const inputs = await driver.findElements(By.css('.side details input'))
+  await inputs[1]!.sendKeys(Key.chord(Key.CONTROL, 'a'), '4', Key.ENTER)
+  await text(driver, '.side', 'The rules are kept.')
+  await driver.wait(
+    async () => !(await (await driver.findElement(By.css('.suggestions'))).getText()).includes('Move on'),
+    8000,
+  )
   await noViolations(driver)
+  await inputs[1]!.sendKeys(Key.chord(Key.CONTROL, 'a'), '11', Key.ENTER)
+  await text(driver, '.side', 'At most ten.')
+})
+
+test('a report is made from the figures, changed by a word, and given out as text and as PDF', async () => {
+  await driver.get(`${app.url}/progress`)
+  await (await byRole(driver, 'link', 'Report')).sendKeys(Key.ENTER)
+  await byRole(driver, 'heading', 'Report')
+  await (await byRole(driver, 'combobox', 'Learner')).sendKeys('Wren')
+  await (await byRole(driver, 'button', 'Make the report')).sendKeys(Key.ENTER)
+  await text(driver, '.place', 'Every word of it can be changed.')
+  const tried = await byRole(driver, 'textbox', 'What was tried')
+  expect(await tried.getAttribute('value')).toMatch(/^From .+ Wren worked on .+ tries/)
+  await (await byRole(driver, 'textbox', 'Next')).sendKeys('Tens and ones with chips.')
+  await noViolations(driver)
+  await driver.executeScript(`
+    window.files = []
+    const make = URL.createObjectURL
+    URL.createObjectURL = (blob) => (window.files.push(blob), make(blob))`)
+  /** The beginning of the next file that the page gives. */
+  const given = async (): Promise<string> => {
+    await driver.wait(async () => (await driver.executeScript<number>('return window.files.length')) > 0, 15_000)
+    return driver.executeAsyncScript<string>('window.files.shift().slice(0, 4000).text().then(arguments[0])')
+  }
+  await (await byRole(driver, 'button', 'As plain text')).sendKeys(Key.ENTER)
+  expect(await given()).toMatch(/^Report: Wren[\s\S]*WHAT WAS TRIED[\s\S]*NEXT\nTens and ones with chips\./)
+  await (await byRole(driver, 'button', 'As PDF')).sendKeys(Key.ENTER)
+  expect(await given()).toMatch(/^%PDF-1/)
 })
 
 test('at 390 × 844 nothing is out of reach', async () => {
   await size(390, 844)
-  for (const path of ['/note', '/progress']) {
+  for (const [path, name] of [
+    ['/note', 'At the table'],
+    ['/progress', 'Progress'],
+    ['/report', 'Report'],
+  ] as const) {
     await driver.get(app.url + path)
-    await byRole(driver, 'heading', path === '/note' ? 'At the table' : 'Progress')
+    await byRole(driver, 'heading', name)
     expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390)
     await noViolations(driver)
   }

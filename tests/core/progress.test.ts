@@ -5,6 +5,8 @@ import {
   aimLine,
   medianOf,
   phaseOf,
+  reportOf,
+  reportText,
   RULES_AT_FIRST,
   sessionsOf,
   suggest,
@@ -197,4 +199,48 @@ test('what is told of a chart is in its figures', () => {
   expect(toldOfProgress(flat, theilSen(flat.map((s, i) => ({ x: i / 7, y: s.share }))))).toContain(
     'cannot be told from these days yet',
   )
+})
+
+describe('A report', () => {
+  const about = {
+    learner: 'Moth',
+    from: '1 November 2026',
+    to: '20 November 2026',
+    parts: [
+      { title: 'Tens and ones, one exchange', sessions: days([2, 5, 8]), goal: '80 of 100 by 1 December.' },
+      { title: 'Stories', sessions: sessionsOf(tried('2026-11-03', 1, 2, { help: 'spoken', material: '' })) },
+      { title: 'Add within 5', sessions: [] },
+    ],
+    slips: [
+      { slip: 'Smaller from larger', count: 3 },
+      { slip: 'Lost the unit', count: 1 },
+    ],
+    decisions: ['4 November 2026: move on.'],
+    samples: ['3 November 2026, 52 − 37, right: did it alone.'],
+  }
+  test('says what was tried, with what help, what changed, and nothing that the figures do not say', () => {
+    const report = Object.fromEntries(reportOf(about).map((s) => [s.title, s.text]))
+    expect(report).toEqual({
+      'What was tried':
+        'From 1 November 2026 to 20 November 2026 Moth worked on 3 days: 32 tries, of Tens and ones, one exchange and Stories.',
+      'With what help':
+        'Tens and ones, one exchange: 30 without help. Worked with things to hold.\nStories: 2 with a spoken hint.',
+      'What changed':
+        'Tens and ones, one exchange: right without help 2 of 10 on the first day, 8 of 10 on the last.\nStories: 0 of 2 right without help on the one day it was tried.',
+      Goals: '80 of 100 by 1 December.',
+      'Mistakes that were seen': 'Smaller from larger: 3 times.\nLost the unit: once.',
+      Samples: '3 November 2026, 52 − 37, right: did it alone.',
+      'What was decided': '4 November 2026: move on.',
+      Next: '',
+    })
+    // Every number in it is one of the figures, a count of them, or a day.
+    const figures = new Set(['1', '2', '3', '8', '10', '20', '30', '32', '0', '4', '37', '52', '80', '100', '2026'])
+    for (const n of Object.values(report).join(' ').match(/\d+/g) ?? []) expect(figures).toContain(n)
+  })
+  test('of a period without anything it says so; as plain text it has its heads', () => {
+    expect(reportOf({ ...about, parts: [] })).toEqual([
+      { title: 'What was tried', text: 'Nothing is recorded of Moth from 1 November 2026 to 20 November 2026.' },
+    ])
+    expect(reportText('Report: Moth', [{ title: 'Next', text: 'on' }])).toBe('Report: Moth\n\nNEXT\non\n')
+  })
 })

@@ -174,6 +174,7 @@ export const schoolOf = (records: number) => async (): Promise<Figure[]> => {
     ['a page of one material', () => '/api/records?material=blocks'],
     ['a page of some days', () => '/api/records?from=2023-03-01&to=2023-03-04'],
     ['one record', () => `/api/records/${some(ids)}`],
+    ['the progress of a learner', () => `/api/progress?learner=${some(learners)}`],
     ['the room and its learners', () => '/api/classroom'],
     ['a learner’s rehearsing', () => `/api/rehearsals?of=${some(learners)}`],
   ]
