@@ -6,7 +6,7 @@ import { Refusal } from '../refusal'
 import { say, type WordPack } from '../speech/words'
 import { askedIn, readAsked, toldFrom, type Told } from './asked'
 import { GOODS, kindOf, PEOPLE, SCENES, type Person, type Scene } from './scene'
-import { capitalized, sayingFor, type Said, type Telling } from './sayings'
+import { capitalized, sayingFor, type Said, type Telling } from './sayings/index'
 import {
   CELLS,
   completed,
