@@ -30,7 +30,7 @@ const live = async (said: string | RegExp): Promise<void> => {
       'return [...document.querySelectorAll("[aria-live]")].map((e) => e.textContent)',
     )
     return all.some((t) => (typeof said === 'string' ? t.includes(said) : said.test(t)))
-  }, 8000)
+  }, 20_000)
 }
 
 /** Asks a problem on a frame, in a mode. */
@@ -57,7 +57,7 @@ async function bench(
 const rod = (name: string): Promise<WebElement> => byRole(driver, 'slider', `${name} rod`)
 const focus = (element: WebElement): Promise<void> => driver.executeScript('arguments[0].focus()', element)
 const shows = async (name: string, value: number): Promise<void> => {
-  await driver.wait(async () => (await (await rod(name)).getAttribute('aria-valuenow')) === String(value), 5000)
+  await driver.wait(async () => (await (await rod(name)).getAttribute('aria-valuenow')) === String(value), 20_000)
 }
 async function read(value: string): Promise<void> {
   await (await byRole(driver, 'textbox', 'Answer')).sendKeys(value, Key.ENTER)
@@ -70,7 +70,7 @@ async function atRest(element: WebElement): Promise<IRectangle> {
     const was = box
     box = await element.getRect()
     return box.x === was.x && box.y === was.y
-  }, 5000)
+  }, 20_000)
   return box
 }
 /** The middle of a bead, counted from the bar outwards. */
@@ -233,12 +233,12 @@ test('a bench may work its abacus otherwise than the room, and goes back to it',
   await bench('46 + 27', 'abacus', 'Show', { 'sett.by-move': 'false' })
   await click('Tools and practice')
   await (await byRole(driver, 'menuitem', 'How we work the abacus')).click()
-  await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"] select'))).length === 7, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"] select'))).length === 7, 20_000)
   for (const value of ['ones', 'complement', 'both', 'partner'])
     await (await driver.findElement(By.css(`[role="dialog"] option[value="${value}"]`))).click()
   await noViolations(driver)
   await click('Go on')
-  await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 20_000)
   await driver.executeScript('document.activeElement.blur()')
   for (let i = 0; i < 3; i++) await press(Key.ARROW_RIGHT)
   const said = '[aria-label="What to say"]'
@@ -271,7 +271,7 @@ test('chains for a rule are set, counted, and worked one after another', async (
   await byRole(driver, 'slider', 'Ones rod')
   expect(await asked()).toBe(chain(first!))
   await click('Next problem')
-  await driver.wait(async () => (await asked()) === chain(second!), 5000)
+  await driver.wait(async () => (await asked()) === chain(second!), 20_000)
   await driver.get(`${app.url}/chains`)
   const greatest = await byRole(driver, 'spinbutton', 'to').catch(() =>
     driver.findElement(By.xpath('//label[normalize-space(text())="to"]/input')),

@@ -64,7 +64,7 @@ describe('the shelf', () => {
   test('by keyboard alone: opened, searched, walked, chosen; what does not fit says why', async () => {
     await fresh()
     await press('m')
-    await driver.wait(until.elementLocated(By.css('[role="dialog"] .face')), 5000)
+    await driver.wait(until.elementLocated(By.css('[role="dialog"] .face')), 20_000)
     await noViolations(driver)
     expect(await active('e.closest("label")?.innerText.trim()')).toBe('Find a material')
     const fingers = await driver.findElement(By.css('[role="dialog"] .face[aria-label="Fingers"]'))
@@ -84,24 +84,24 @@ describe('the shelf', () => {
     await press(Key.ARROW_RIGHT)
     expect(await active('e.getAttribute("aria-label")')).toBe('Chips')
     await press(Key.ENTER)
-    await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 5000)
+    await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 20_000)
     await byRole(driver, 'button', 'Material: chips')
     expect(await active('e.id')).toBe('mat')
     await press('m')
-    await driver.wait(until.elementLocated(By.css('[role="dialog"] .face')), 5000)
+    await driver.wait(until.elementLocated(By.css('[role="dialog"] .face')), 20_000)
     await press('abac', Key.ENTER)
     await byRole(driver, 'button', 'Material: abacus')
     await press('w')
-    await driver.wait(until.elementLocated(By.css('[role="dialog"] .face')), 5000)
+    await driver.wait(until.elementLocated(By.css('[role="dialog"] .face')), 20_000)
     await noViolations(driver)
     await press(Key.ESCAPE)
-    await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 5000)
+    await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 20_000)
   })
 
   test('what is pinned and what was used lately stand first', async () => {
     await fresh({ 'sett.lately': '["chips","blocks"]' })
     await click(/^Material/)
-    await driver.wait(until.elementLocated(By.css('[role="dialog"] .face')), 5000)
+    await driver.wait(until.elementLocated(By.css('[role="dialog"] .face')), 20_000)
     const first = (): Promise<string[]> =>
       driver.executeScript(
         'const s = document.querySelector("[role=dialog] section"); return [s.getAttribute("aria-label"), ...[...s.querySelectorAll(".face")].map((f) => f.getAttribute("aria-label"))]',
@@ -130,13 +130,13 @@ test('a material’s card opens by itself the first time hands work with it, and
   await text(driver, '[role="dialog"]', 'Drag a piece from the store into its column.')
   await noViolations(driver)
   await press(Key.ESCAPE)
-  await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('[role="dialog"]'))).length === 0, 20_000)
   expect(await active('e !== document.body')).toBe(true)
 })
 
 test('counters and drawn tens are dragged as blocks are', async () => {
   const drag = async (from: string, dx: number, dy: number): Promise<void> => {
-    const origin = await driver.wait(until.elementLocated(By.css(from)), 5000)
+    const origin = await driver.wait(until.elementLocated(By.css(from)), 20_000)
     await driver.actions().move({ origin }).press().move({ origin, x: dx, y: dy, duration: 150 }).release().perform()
   }
   await fresh({ 'sett.mode': 'together', 'sett.cards-seen': '["counters","drawn","blocks"]' })

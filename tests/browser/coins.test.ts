@@ -18,7 +18,7 @@ async function asked(problem: string, mode: string, more: Record<string, string>
   await fresh({ 'sett.material': 'coins', 'sett.mode': mode, 'sett.cards-seen': '["coins"]', ...more })
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
-  await driver.wait(async () => (await driver.findElements(By.css('.coins'))).length > 0, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('.coins'))).length > 0, 20_000)
 }
 
 test('a heap counted Alone with “kept counting by the last value” is found in the Daybook', async () => {
@@ -108,7 +108,7 @@ test('a class counts in its own money', async () => {
   await driver.wait(async () => {
     const room = (await (await fetch(`${app.url}/api/classroom`)).json()) as { classroom: { hands: { money: object } } }
     return JSON.stringify(room.classroom.hands.money).includes('uk')
-  }, 5000)
+  }, 20_000)
   await asked('2 * 50 + 1 * 20', 'together')
   await click('Count 50p, 2 in the heap')
   await click('Count 50p, 1 in the heap')
@@ -125,10 +125,10 @@ test('the stall: two things are bought, paid and given change for at the bench, 
   await text(driver, '[aria-label="Receipt"]', '100 − 65 = 35')
   await click('Pay and give change at the bench')
   const box = await byRole(driver, 'textbox', 'Problem')
-  await driver.wait(async () => (await box.getAttribute('value')) === '45 + 20', 5000)
+  await driver.wait(async () => (await box.getAttribute('value')) === '45 + 20', 20_000)
   await byRole(driver, 'button', /^Material: coins/)
   await click('Next problem')
-  await driver.wait(async () => (await box.getAttribute('value')) === '100 − 65', 5000)
+  await driver.wait(async () => (await box.getAttribute('value')) === '100 − 65', 20_000)
 })
 
 test('the stall: a thing of the class’s own, a wrong price refused, a heap dropped for a rule, and which coins it could be', async () => {
@@ -170,7 +170,7 @@ test('the stall: an amount paid without a kind, every way to pay it, and a heap 
   await noViolations(driver)
   await click('Pay it at the bench')
   const box = await byRole(driver, 'textbox', 'Problem')
-  await driver.wait(async () => (await box.getAttribute('value')) === '12 without 10', 5000)
+  await driver.wait(async () => (await box.getAttribute('value')) === '12 without 10', 20_000)
   await byRole(driver, 'button', 'Give 5p')
   expect(await driver.findElements(By.css('[aria-label="Give 10p"]'))).toHaveLength(0)
 
@@ -180,7 +180,7 @@ test('the stall: an amount paid without a kind, every way to pay it, and a heap 
   await click('One 20p less')
   await (await byRole(driver, 'textbox', 'Should pay')).sendKeys('0.75', Key.ENTER)
   const asking = await byRole(driver, 'textbox', 'Problem')
-  await driver.wait(async () => (await asking.getAttribute('value')) === '1 × 50 + 1 × 20 ? 75', 5000)
+  await driver.wait(async () => (await asking.getAttribute('value')) === '1 × 50 + 1 × 20 ? 75', 20_000)
   await click('Count 50p, 1 in the heap')
   await click('Count 20p, 1 in the heap')
   await click('Not enough')
@@ -207,7 +207,7 @@ test('a class’s own coins and paper money are kept, and lie on the bench', asy
       classroom: { hands: { money: { own: { coins: unknown[] } } } }
     }
     return JSON.stringify(room.classroom.hands.money.own.coins).includes('{"value":40,"across":31}')
-  }, 5000)
+  }, 20_000)
   await asked('545', 'together')
   for (const piece of ['500k', '40k', '5k']) await click(`Give ${piece}`)
   await text(driver, '.total', '5.45')

@@ -31,7 +31,7 @@ async function alone(problem: string, material: string, way?: string): Promise<v
     const box = await byRole(driver, 'textbox', 'Problem')
     if (other) await other.click()
     return other || (await box.getAttribute('value'))?.includes('−') || !/[-×]/.test(problem)
-  }, 5000)
+  }, 20_000)
   await take(driver, 'Material', new RegExp(`^${material}`, 'i'))
   await click('Alone')
   if (way) await take(driver, 'Way of working', way)
@@ -39,7 +39,7 @@ async function alone(problem: string, material: string, way?: string): Promise<v
 }
 async function say(...words: number[]): Promise<void> {
   for (const word of words) {
-    const field = await driver.wait(async () => (await driver.findElements(By.css('.word input')))[0], 5000)
+    const field = await driver.wait(async () => (await driver.findElements(By.css('.word input')))[0], 20_000)
     await field!.sendKeys(String(word), Key.ENTER)
     await text(driver, '[aria-label="The course of stones"]', String(word))
   }
@@ -51,7 +51,7 @@ async function read(value: number): Promise<void> {
 async function move(typed: string): Promise<void> {
   const box = await byRole(driver, 'textbox', 'Type a move')
   await box.sendKeys(typed, Key.ENTER)
-  await driver.wait(async () => (await box.getAttribute('value')) === '', 5000)
+  await driver.wait(async () => (await box.getAttribute('value')) === '', 20_000)
 }
 async function saveAndFind(problem: string, slip: string): Promise<void> {
   await click('Save')
@@ -157,7 +157,7 @@ test('touch numerals in columns: the start is said again, and the column does no
   await move('write 25')
   await move('under + 13')
   const saying = async (word: number): Promise<void> => {
-    const field = await driver.wait(async () => (await driver.findElements(By.css('.word input')))[0], 5000)
+    const field = await driver.wait(async () => (await driver.findElements(By.css('.word input')))[0], 20_000)
     await field!.sendKeys(String(word), Key.ENTER)
     await text(driver, '.touch-sheet .words', new RegExp(`${word}$`))
   }
@@ -182,7 +182,7 @@ test('a set of sentence cards is worked one after another', async () => {
   await next!.click()
   await driver.wait(
     async () => (await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) === sentence,
-    5000,
+    20_000,
   )
   await byRole(driver, 'button', '2 + 3 = 5')
   await accessible()

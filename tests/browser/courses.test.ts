@@ -103,7 +103,7 @@ test('a learner is placed with few questions, by keyboard, in two sittings, stop
   for (let problem = await ask(); problem !== '' && asked < 13; problem = await ask()) {
     await (await byRole(driver, 'textbox', 'What Wren answered')).sendKeys(answer(problem), Key.ENTER)
     asked++
-    await driver.wait(async () => (await ask()) !== problem, 5000)
+    await driver.wait(async () => (await ask()) !== problem, 20_000)
     if (asked === 2) {
       await driver.navigate().refresh()
       await click('Find where Wren stands')
@@ -126,7 +126,7 @@ test('on every strand at once twelve questions say for each where to go on', asy
   for (let problem = await ask(); problem !== ''; problem = await ask()) {
     expect(++asked).toBeLessThanOrEqual(12)
     await click('Nothing written')
-    await driver.wait(async () => (await ask()) !== problem, 5000)
+    await driver.wait(async () => (await ask()) !== problem, 20_000)
   }
   await text(driver, '.known', 'It looks as if these are the steps to work on')
   await text(driver, '.known', /Counting\s*Count to 5/)
@@ -195,7 +195,7 @@ test('a school copies a course, changes a step, hides one, is told what is wrong
       own: { steps: { id: string; hidden?: boolean; say: string[] }[] }[]
     }
     return here.own.length === 1
-  }, 5000)
+  }, 20_000)
   const { own } = (await (await fetch(`${app.url}/api/courses`)).json()) as {
     own: { id: string; steps: { id: string; hidden?: boolean; say: string[] }[] }[]
   }

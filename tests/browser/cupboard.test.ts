@@ -26,7 +26,7 @@ test('pieces are counted for what is typed, and what is there is taken off and k
   await open()
   await text(driver, '.kits', 'base-ten blocks')
   // 61 − 25 has six tens out at once, 52 − 37 twelve ones: for six learners, one in twenty to spare.
-  await driver.wait(async () => (await row('tens')) === '6,38', 5000)
+  await driver.wait(async () => (await row('tens')) === '6,38', 20_000)
   expect(await row('ones')).toBe('12,76')
   await noViolations(driver)
   await fill('There are: tens', '30')
@@ -36,7 +36,7 @@ test('pieces are counted for what is typed, and what is there is taken off and k
   await driver.wait(async () => {
     const kept = (await (await fetch(`${app.url}/api/cupboard`)).json()) as { stock: Record<string, { pack: number }> }
     return kept.stock['blocks/ten']?.pack === 10
-  }, 5000)
+  }, 20_000)
   await fill('The youngest is', '4')
   await text(driver, '.kits', 'A small part')
   await (await byRole(driver, 'checkbox', 'Small pieces are hard to grasp')).click()
@@ -62,7 +62,7 @@ test('two who fill the cupboard at once do not lose what the other has counted',
     body: JSON.stringify(other),
   })
   await fill('There are: ones', '90')
-  await driver.wait(async () => (await there()).stock['blocks/one']?.have === 90, 5000)
+  await driver.wait(async () => (await there()).stock['blocks/one']?.have === 90, 20_000)
   expect((await there()).stock['counters/counter']!.have).toBe(70)
 })
 
@@ -131,7 +131,7 @@ test('a piece has its shelf, its own size and what stands in for it; a pack of s
       String(tens.size) === '10,10,120' &&
       String(kept.packs?.[0]?.kinds) === 'blocks/ten,blocks/one'
     )
-  }, 8000)
+  }, 20_000)
   await (await byRole(driver, 'button', 'Print what is short, to cut out')).click()
   await byRole(driver, 'heading', 'Paper')
   await text(driver, '.press', 'Blocks to cut out')

@@ -34,7 +34,7 @@ export function inChromium({ demo = true }: { readonly demo?: boolean } = {}) {
       )
       await here.driver.get(`${here.app.url}/bench`)
       await byRole(here.driver, 'textbox', 'Problem')
-      await here.driver.wait(until.elementLocated(By.css('#mat > .mats')), 5000)
+      await here.driver.wait(until.elementLocated(By.css('#mat > .mats')), 20_000)
     },
     size: (width: number, height: number): Promise<void> =>
       devTools().sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {

@@ -47,7 +47,7 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
     const answer = a + b < 20 ? String(a + b) : ''
     if (answer) await (await byRole(driver, 'textbox', 'What Wren answered')).sendKeys(answer, Key.ENTER)
     else await click('Nothing written')
-    await driver.wait(async () => (await ask()) !== now, 5000)
+    await driver.wait(async () => (await ask()) !== now, 20_000)
   }
   await text(driver, '.known', /It looks as if this is the step to work on/)
   // A lesson for both.
@@ -68,7 +68,7 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
   expect(await problem()).toBe(lesson!.turns[0]!.problem)
   for (const turn of lesson!.turns.slice(1, 4)) {
     await click('Next problem')
-    await driver.wait(async () => (await problem()) === turn.problem, 5000)
+    await driver.wait(async () => (await problem()) === turn.problem, 20_000)
     const name = turn.learner === null ? 'nobody chosen' : turn.learner === lesson!.learners[0] ? 'Wren' : 'Pip'
     expect(await whose()).toBe(name)
   }
@@ -93,7 +93,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
   await at(/^\/bench/)
   for (const next of lesson!.turns.slice(1, first + 1)) {
     await click('Next problem')
-    await driver.wait(async () => (await problem()) === next.problem, 5000)
+    await driver.wait(async () => (await problem()) === next.problem, 20_000)
   }
   expect(await problem()).toBe(turn!.problem)
   await (await byRole(driver, 'textbox', 'Type a move')).sendKeys('read 1', Key.ENTER)
@@ -104,7 +104,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
   await driver.wait(async () => {
     const page = (await (await fetch(`${app.url}/api/records`)).json()) as { records: unknown[] }
     return page.records.length === 1
-  }, 5000)
+  }, 20_000)
   await follow('Back to the lesson')
   await text(driver, '.turns', 'right, spoken hint')
   await click('Go on at the Bench')
@@ -124,7 +124,7 @@ test('a lesson is changed in every part, and what is changed is kept by itself; 
   await driver.wait(async () => {
     const [now] = await lessons()
     return now!.turns[1]!.problem === '8 + 6' && Object.values(now!.notes)[0] === 'liked the counters'
-  }, 8000)
+  }, 20_000)
   const [now] = await lessons()
   expect(now!.words).toContain('Reeds are counted in tens.')
   await boxes[2]!.sendKeys(Key.chord(Key.CONTROL, 'a'), 'reeds and reeds', Key.TAB)
@@ -133,7 +133,7 @@ test('a lesson is changed in every part, and what is changed is kept by itself; 
   await click('Bring back 8 + 6')
   await click(/8 \+ 6: take out/)
   await click('Add a problem')
-  await driver.wait(async () => (await lessons())[0]!.turns.length === lesson!.turns.length, 8000)
+  await driver.wait(async () => (await lessons())[0]!.turns.length === lesson!.turns.length, 20_000)
   await noViolations(driver)
 })
 
@@ -155,7 +155,7 @@ test('what somebody else has changed meanwhile is not written over, and what was
     'Said by somebody else.',
   )
   await click('Take mine instead')
-  await driver.wait(async () => Object.values((await lessons())[0]!.notes).includes('asked for the drawn tens'), 8000)
+  await driver.wait(async () => Object.values((await lessons())[0]!.notes).includes('asked for the drawn tens'), 20_000)
 })
 
 /** Goes with the Tab key to what is called so. */
@@ -237,7 +237,7 @@ test.each([
   const [lesson] = await lessons()
   await driver.get(app.url + (path === 'lesson' ? `/lesson/${lesson!.id}` : path))
   await byRole(driver, 'heading', /./)
-  await driver.wait(async () => (await driver.findElements(By.css('main .place'))).length > 0, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('main .place'))).length > 0, 20_000)
   const over = await driver.executeScript('return document.documentElement.scrollWidth - window.innerWidth')
   expect(over).toBeLessThanOrEqual(0)
   await noViolations(driver)

@@ -74,7 +74,7 @@ test('what was typed is there again; a line that cannot be read is told, and not
   await click('Mark the page')
   await text(driver, '[role="alert"]', 'Line 2 cannot be read')
   await driver.navigate().refresh()
-  await driver.wait(async () => (await (await field('Problem 2')).getAttribute('value')) === '502 - - 3', 5000)
+  await driver.wait(async () => (await (await field('Problem 2')).getAttribute('value')) === '502 - - 3', 20_000)
   await (await field('Problem 2')).sendKeys(Key.chord(Key.CONTROL, 'a'), '502 - 137')
   await (await field('Answer 2')).sendKeys(Key.chord(Key.CONTROL, 'a'), '375')
   await click('Mark the page')

@@ -27,7 +27,7 @@ async function asked(
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
   await driver.wait(
     async () => ((await box.getAttribute('value')) ?? '').replace(/[×÷]/g, '') === problem.replace(/[*/]/g, ''),
-    5000,
+    20_000,
   )
 }
 
@@ -45,7 +45,7 @@ test('94 ÷ 6 Alone by touch, with the card: a remainder not smaller than the di
   await size(1024, 768)
   await asked('94 / 6', 'division', 'alone')
   await tap('Write 94 down')
-  await driver.wait(async () => (await driver.findElements(By.css('.card'))).length === 1, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('.card'))).length === 1, 20_000)
   await noViolations(driver)
   for (const digits of ['1', '6', '3']) {
     await tap(digits)
@@ -53,7 +53,7 @@ test('94 ÷ 6 Alone by touch, with the card: a remainder not smaller than the di
   }
   await text(driver, '.loop', 'bring down')
   await tap('bring down')
-  await driver.wait(async () => (await driver.findElements(By.css('.card'))).length === 0, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('.card'))).length === 0, 20_000)
   for (let finger = 0; finger < 5; finger++) await tap('One finger more')
   await text(driver, '.words', '30')
   await tap('Take the last back')
@@ -78,25 +78,25 @@ test('long division by keyboard alone: the cursor goes from square to square, an
   const slot = await byRole(driver, 'textbox', 'Quotient, over the 8')
   await slot.sendKeys('1', Key.ENTER)
   await byRole(driver, 'textbox', '1 times 7')
-  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '1 times 7', 5000)
+  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '1 times 7', 20_000)
   await press('7', Key.ENTER)
-  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '8 less 7', 5000)
+  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '8 less 7', 20_000)
   await press('1', Key.ENTER)
   await text(driver, lines, '84 − 7 × 10 = 14')
   await (await byRole(driver, 'button', 'bring down')).sendKeys(Key.ENTER)
   await (await byRole(driver, 'textbox', 'Quotient, over the 4')).sendKeys('1', Key.ENTER)
-  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '1 times 7', 5000)
+  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '1 times 7', 20_000)
   await press('7', Key.ENTER)
-  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '14 less 7', 5000)
+  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '14 less 7', 20_000)
   await press('7', Key.ENTER)
   await text(driver, said, 'another 7 still fits')
   // The step is chosen again: what stood there is struck, and stays.
   await (await byRole(driver, 'button', 'divide')).sendKeys(Key.ENTER)
-  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === 'Quotient, over the 4', 5000)
+  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === 'Quotient, over the 4', 20_000)
   await press('2', Key.ENTER)
-  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '2 times 7', 5000)
+  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '2 times 7', 20_000)
   await press('1', '4', Key.ENTER)
-  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '14 less 14', 5000)
+  await driver.wait(async () => (await active('e.getAttribute("aria-label")')) === '14 less 14', 20_000)
   await press('0', Key.ENTER)
   expect(await driver.findElements(By.css('.figures.struck'))).toHaveLength(2)
   await (await byRole(driver, 'textbox', /^Answer/)).sendKeys('12', Key.ENTER)
@@ -151,7 +151,7 @@ test('the rectangle by hand: parted at the tens, a wrong part struck and written
   await text(driver, said, '20 × 30 is not 60')
   await (await byRole(driver, 'textbox', '20 times 30')).sendKeys('600', Key.ENTER)
   for (const number of ['140', '120', '28']) {
-    await driver.wait(async () => (await active('e.tagName')) === 'INPUT', 5000)
+    await driver.wait(async () => (await active('e.tagName')) === 'INPUT', 20_000)
     await press(...number, Key.ENTER)
   }
   await text(driver, lines, '600 + 140 + 120 + 28 = 888')
@@ -200,7 +200,7 @@ test('a room’s own names for the four steps, and a square left empty, are kept
       classroom: { hands: { division: object } }
     }
     return JSON.stringify(room.classroom.hands.division).includes('share')
-  }, 5000)
+  }, 20_000)
   await asked('612 / 7', 'division', 'show')
   await press(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT)
   await text(driver, said, 'Share: how many times seven in sixty-one? Eight.')

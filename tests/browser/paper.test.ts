@@ -138,7 +138,7 @@ test('names, large print, sheets to be felt, two to a page: what is seen is what
   await pagesSay('2 pages')
   await (await byRole(driver, 'checkbox', 'Two to a page')).click()
   await pagesSay('1 page')
-  await driver.wait(async () => (await driver.findElements(By.css('.pages svg'))).length === 1, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('.pages svg'))).length === 1, 20_000)
   const seen = await driver.executeScript<string[]>(
     `return [...document.querySelectorAll('.pages svg text')].map((t) => t.textContent)`,
   )
@@ -149,7 +149,7 @@ test('names, large print, sheets to be felt, two to a page: what is seen is what
   await (await byRole(driver, 'checkbox', 'Two to a page')).click()
   await (await byRole(driver, 'checkbox', 'To be felt, with braille')).click()
   await pagesSay('Checked: black on white')
-  await driver.wait(async () => (await driver.findElements(By.css('.pages svg text'))).length === 0, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('.pages svg text'))).length === 0, 20_000)
   await noViolations(driver)
   // One page as a drawing, with its fonts in it.
   await (await byRole(driver, 'button', 'Page 1 as a drawing, SVG')).click()
@@ -182,7 +182,10 @@ test('a printed sheet is found again in Marking, by its letters and by a photogr
   const { read, folder } = readPdf(await given(), true)
   const code = read.pages[0]!.texts.find((t) => /^\w{4}-\w{4}-\w$/.test(t))!
   const found = async (): Promise<string> => {
-    await driver.wait(async () => (await driver.findElements(By.css('input[aria-label^="Problem"]'))).length > 3, 8000)
+    await driver.wait(
+      async () => (await driver.findElements(By.css('input[aria-label^="Problem"]'))).length > 3,
+      20_000,
+    )
     return driver.executeScript<string>(
       `return [...document.querySelectorAll('input')].map((i) => i.value).filter((v) => /^\\d+ - \\d+$/.test(v)).join(', ')`,
     )
@@ -191,7 +194,7 @@ test('a printed sheet is found again in Marking, by its letters and by a photogr
     await driver.get(`${app.url}/marking`)
     await driver.executeScript(`localStorage.removeItem('sett.marking')`)
     await driver.navigate().refresh()
-    await (await driver.wait(async () => (await driver.findElements(By.css('summary')))[0], 8000))!.click()
+    await (await driver.wait(async () => (await driver.findElements(By.css('summary')))[0], 20_000))!.click()
   }
   await inMarking()
   await (await byRole(driver, 'textbox', 'Code of a printed set')).sendKeys(code.toLowerCase(), Key.ENTER)
@@ -221,11 +224,14 @@ test('a printed sheet is found again in Marking, by its letters and by a photogr
 test('what was worked goes from the Daybook onto paper; on a narrow screen all of it can be reached', async () => {
   await size(390, 844)
   await driver.get(`${app.url}/daybook`)
-  const print = await driver.wait(async () => (await driver.findElements(By.css('a[aria-label^="On paper"]')))[0], 8000)
+  const print = await driver.wait(
+    async () => (await driver.findElements(By.css('a[aria-label^="On paper"]')))[0],
+    20_000,
+  )
   await driver.executeScript('arguments[0].click()', print)
   await byRole(driver, 'heading', 'Paper')
   await pagesSay('1 page')
-  await driver.wait(async () => (await driver.findElements(By.css('.pages svg text'))).length > 8, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('.pages svg text'))).length > 8, 20_000)
   expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390)
   await noViolations(driver)
 })

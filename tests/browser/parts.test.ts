@@ -18,11 +18,11 @@ async function asked(problem: string, material: string, mode: string): Promise<v
   await fresh({ 'sett.mode': mode, 'sett.material': material, 'sett.cards-seen': SEEN })
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
-  await driver.wait(until.elementLocated(By.css(material === 'line' ? '.number-line' : '.parts svg')), 5000)
+  await driver.wait(until.elementLocated(By.css(material === 'line' ? '.number-line' : '.parts svg')), 20_000)
 }
 /** A line of the page with fractions in it, written as mathematics. */
 const line = async (written: string): Promise<WebElement> =>
-  driver.wait(until.elementLocated(By.css(`[aria-label="Running equations"] math[alttext="${written}"]`)), 5000)
+  driver.wait(until.elementLocated(By.css(`[aria-label="Running equations"] math[alttext="${written}"]`)), 20_000)
 const answer = async (value: string): Promise<void> =>
   (await byRole(driver, 'textbox', 'Answer')).sendKeys(value, Key.ENTER)
 const move = async (typed: string): Promise<void> =>
@@ -66,7 +66,7 @@ test('3/10 + 4/10 Together on strips, then on the vessel; “why not 7/20?” is
   )
   expect(bottom).toBeGreaterThan(top + 5)
   await take(driver, 'Material', 'vessel')
-  await driver.wait(until.elementLocated(By.css('.vessel')), 5000)
+  await driver.wait(until.elementLocated(By.css('.vessel')), 20_000)
   // The work goes on there as it stood.
   await text(driver, '.parts > .sr-only', 'container 1: 7 tenths')
   await line('3/10 + 4/10 = 7/10')

@@ -34,13 +34,13 @@ test('how many fit is seen as limits change, and every problem is within them', 
   await choose('Across a nought', 'yes')
   await choose('Columns that exchange', '2')
   await text(driver, '.how-many', /^(?!1,620)[\d,]+ problems fit/)
-  await driver.wait(async () => (await listed()).every((p) => featuresIn(p).acrossNought), 5000)
+  await driver.wait(async () => (await listed()).every((p) => featuresIn(p).acrossNought), 20_000)
   const set = await listed()
   expect(set).toHaveLength(10)
   for (const p of set) expect([p, featuresIn(p).exchanges]).toEqual([p, 2])
   await noViolations(driver)
   await click('Others')
-  await driver.wait(async () => (await listed()).join() !== set.join(), 5000)
+  await driver.wait(async () => (await listed()).join() !== set.join(), 20_000)
 })
 
 test('limits that conflict are told with the smallest change, which is one key away', async () => {
@@ -80,12 +80,12 @@ test('fractions, signs and division have limits of their own, also on a telephon
   await choose('With', 'fractions')
   await text(driver, '.how-many', /problems fit/)
   await choose('Bottoms alike', 'no')
-  await driver.wait(async () => (await listed()).every((p) => /\/(\d+) - \d+\/(?!\1$)\d+$/.test(p)), 5000)
+  await driver.wait(async () => (await listed()).every((p) => /\/(\d+) - \d+\/(?!\1$)\d+$/.test(p)), 20_000)
   await choose('Operation', 'Dividing')
   await choose('Something left over', 'yes')
   await driver.wait(
     async () => (await listed()).length > 0 && (await listed()).every((p) => featuresIn(p).remainder),
-    5000,
+    20_000,
   )
   const over = await driver.executeScript('return document.documentElement.scrollWidth - window.innerWidth')
   expect(over).toBeLessThanOrEqual(0)

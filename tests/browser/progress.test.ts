@@ -156,7 +156,7 @@ test('progress is read by its table alone, a goal is set, a suggestion is taken 
   await text(driver, '.side', 'The rules are kept.')
   await driver.wait(
     async () => !(await (await driver.findElement(By.css('.suggestions'))).getText()).includes('Move on'),
-    8000,
+    20_000,
   )
   await noViolations(driver)
   await inputs[1]!.sendKeys(Key.chord(Key.CONTROL, 'a'), '11', Key.ENTER)

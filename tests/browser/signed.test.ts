@@ -19,7 +19,7 @@ async function asked(problem: string, material: string, mode: string): Promise<v
   await fresh({ 'sett.mode': mode, 'sett.material': material, 'sett.cards-seen': SEEN })
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
-  await driver.wait(until.elementLocated(By.css(material === 'signed' ? '.signed' : '.number-line, .paper')), 5000)
+  await driver.wait(until.elementLocated(By.css(material === 'signed' ? '.signed' : '.number-line, .paper')), 20_000)
 }
 const answer = async (value: string): Promise<void> =>
   (await byRole(driver, 'textbox', 'Answer')).sendKeys(value, Key.ENTER)
@@ -156,7 +156,7 @@ test('the rule of signs is written step by step, a false line struck; the roomâ€
     ['A numberâ€™s own sign is written', 'small and raised'],
     ['Told as a story of', 'tokens owned and owed'],
   ] as const) {
-    const select = await driver.wait(until.elementLocated(By.xpath(`//label[contains(., "${label}")]//select`)), 5000)
+    const select = await driver.wait(until.elementLocated(By.xpath(`//label[contains(., "${label}")]//select`)), 20_000)
     await select.findElement(By.xpath(`./option[contains(., "${option}")]`)).click()
   }
   await driver.findElement(By.xpath('//label[contains(., "The answer is guessed first")]//input')).click()

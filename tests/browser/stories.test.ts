@@ -132,7 +132,7 @@ test('other kinds, other scenes, other numbers; what fits no story says so', asy
   await text(driver, '.for', 'In rows')
   const before = await story()
   await (await byRole(driver, 'radio', /^how many groups/)).sendKeys(Key.SPACE)
-  await driver.wait(async () => (await story()) !== before, 5000)
+  await driver.wait(async () => (await story()) !== before, 20_000)
   await (await byRole(driver, 'combobox', 'Scene')).sendKeys('Tea-lights')
   await text(
     driver,
@@ -150,7 +150,7 @@ test('other kinds, other scenes, other numbers; what fits no story says so', asy
   await text(driver, '.told', 'There is no part of a lantern. Told in another scene.')
   const box = await byRole(driver, 'textbox', 'Told from')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), 'five plus')
-  await driver.wait(async () => (await driver.findElements(By.css('.told .trouble'))).length > 0, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('.told .trouble'))).length > 0, 20_000)
   await noViolations(driver)
   for (const [problem, told] of [
     ['-3 + 5', /below (?:the ground|zero)/],
@@ -186,7 +186,7 @@ test('a story of the teacher’s own: its numbers are found, said what they are,
   await (await byRole(driver, 'button', 'Work it at the Bench')).sendKeys(Key.ENTER)
   await driver.wait(
     async () => ((await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) ?? '').includes('15'),
-    8000,
+    20_000,
   )
 })
 
@@ -236,11 +236,11 @@ test('read aloud, each word is lit in its turn, and it can be stopped', async ()
   await (await byRole(driver, 'button', 'Read it aloud')).sendKeys(Key.ENTER)
   const lit = (): Promise<string> =>
     driver.executeScript<string>(`return document.querySelector('.text .lit')?.innerText ?? ''`)
-  await driver.wait(async () => (await lit()) !== '', 5000)
+  await driver.wait(async () => (await lit()) !== '', 20_000)
   const first = await lit()
-  await driver.wait(async () => (await lit()) !== first, 5000)
+  await driver.wait(async () => (await lit()) !== first, 20_000)
   await (await byRole(driver, 'button', 'Stop reading')).sendKeys(Key.ENTER)
-  await driver.wait(async () => (await lit()) === '', 5000)
+  await driver.wait(async () => (await lit()) === '', 20_000)
 })
 
 test('at 390 × 844 the story comes first, and nothing is out of reach; so at its stages', async () => {
@@ -269,7 +269,7 @@ test('a printed page of stories is found by its code, marked, and kept; what run
   expect(put.ok).toBe(true)
   // Marking leads here.
   await driver.get(`${app.url}/marking`)
-  await (await driver.wait(async () => (await driver.findElements(By.css('summary')))[0], 8000))!.click()
+  await (await driver.wait(async () => (await driver.findElements(By.css('summary')))[0], 20_000))!.click()
   await (await byRole(driver, 'textbox', /^Code of a printed set/)).sendKeys(code, Key.ENTER)
   await text(driver, '.page-of', '3 stories.')
   await noViolations(driver)

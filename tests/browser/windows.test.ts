@@ -98,7 +98,7 @@ describe('in every window', () => {
         '/no-such-page',
       ]) {
         await driver.get(`${app.url}${path}`)
-        await driver.wait(until.elementLocated(By.css('main h1')), 8000)
+        await driver.wait(until.elementLocated(By.css('main h1')), 20_000)
         await driver.executeAsyncScript('document.fonts.ready.then(() => arguments[0]())')
         const wrong = await driver.executeScript<string[]>(`
           const out = []
@@ -130,11 +130,11 @@ describe('in every window', () => {
     await driver.get(`${app.url}/bench`)
     for (const name of ['Tools and practice', /^the Loft/]) {
       await click(name)
-      const [item] = await driver.wait(until.elementsLocated(By.css('[role="menu"] [role="menuitem"]')), 5000)
+      const [item] = await driver.wait(until.elementsLocated(By.css('[role="menu"] [role="menuitem"]')), 20_000)
       await noViolations(driver)
       expect((await item!.getRect()).height).toBeGreaterThanOrEqual(44)
       await press(Key.ESCAPE)
-      await driver.wait(async () => (await driver.findElements(By.css('[role="menu"]'))).length === 0, 5000)
+      await driver.wait(async () => (await driver.findElements(By.css('[role="menu"]'))).length === 0, 20_000)
     }
   })
 
@@ -166,7 +166,7 @@ test('two windows keep their own work, and neither calls the other’s left unsa
   const move = async (typed: string): Promise<void> => {
     const box = await byRole(driver, 'textbox', 'Type a move')
     await box.sendKeys(typed, Key.ENTER)
-    await driver.wait(async () => (await box.getAttribute('value')) === '', 5000)
+    await driver.wait(async () => (await box.getAttribute('value')) === '', 20_000)
   }
   await move('lay 52')
   const first = await driver.getWindowHandle()
@@ -208,7 +208,7 @@ test('the room warns before unsaved changes are left; words are chosen one by on
   await click('Stay here')
   await (await byRole(driver, 'link', 'Daybook')).click()
   await (await byRole(driver, 'button', 'Save changes')).getText()
-  await driver.wait(until.elementLocated(By.css('[role="dialog"]')), 5000)
+  await driver.wait(until.elementLocated(By.css('[role="dialog"]')), 20_000)
   await (await driver.findElement(By.css('[role="dialog"] .main'))).click()
   await byRole(driver, 'heading', 'Daybook')
   await fresh()

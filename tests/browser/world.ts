@@ -109,7 +109,7 @@ export async function browser(width = 1280, height = 800): Promise<WebDriver> {
 /** What Chromium's driver can besides. */
 type ChromeDriver = WebDriver & { sendDevToolsCommand(command: string, parameters: object): Promise<void> }
 
-const WAIT = 10_000
+const WAIT = 20_000
 
 /** The visible element of a role with this accessible name, once there is one. */
 export async function byRole(driver: WebDriver, role: string, name: string | RegExp): Promise<WebElement> {

@@ -25,20 +25,20 @@ async function bench(problem: string, material: string, mode: 'show' | 'together
   await driver.get(`${app.url}/bench`)
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), problem, Key.ENTER)
-  await driver.wait(async () => (await box.getAttribute('value')) === problem.replaceAll('-', '−'), 5000)
+  await driver.wait(async () => (await box.getAttribute('value')) === problem.replaceAll('-', '−'), 20_000)
   await byRole(driver, 'group', material === 'columns' ? 'Column sheet' : 'The mat')
 }
 async function move(...typed: string[]): Promise<void> {
   const box = await byRole(driver, 'textbox', 'Type a move')
   for (const one of typed) {
     await box.sendKeys(one, Key.ENTER)
-    await driver.wait(async () => (await box.getAttribute('value')) === '', 5000)
+    await driver.wait(async () => (await box.getAttribute('value')) === '', 20_000)
   }
 }
 async function beside(material: RegExp, hand: boolean): Promise<void> {
   await click('Beside')
   await choose(driver, material)
-  await driver.wait(async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0, 5000)
+  await driver.wait(async () => (await driver.findElements(By.css('.p-select-overlay'))).length === 0, 20_000)
   if (hand) await click('By hand')
 }
 
@@ -198,7 +198,7 @@ test('several ways on one board, one exchanged for another, all of one answer', 
   await pick(driver, 'Material of way 1', 'chips')
   await driver.wait(
     async () => (await driver.findElements(By.css('section[aria-label^="Way 1: Chips"]'))).length === 1,
-    5000,
+    20_000,
   )
   await text(driver, '.said', 'All four ways say 126.')
 })
