@@ -63,16 +63,22 @@ async function read(value: string): Promise<void> {
   await (await byRole(driver, 'textbox', 'Answer')).sendKeys(value, Key.ENTER)
   await text(driver, stones, `read ${value.replace('-', '−')}`)
 }
-/** Where an element lies once it has stopped moving. */
-async function atRest(element: WebElement): Promise<IRectangle> {
-  let box = await element.getRect()
-  await driver.wait(async () => {
-    const was = box
-    box = await element.getRect()
-    return box.x === was.x && box.y === was.y
-  }, 20_000)
-  return box
-}
+/** Where an element lies once it has not moved for twenty frames: lines that are written make the frame smaller. */
+const atRest = (element: WebElement): Promise<IRectangle> =>
+  driver.executeAsyncScript<IRectangle>(
+    `const [element, done] = arguments
+    let [was, still] = ['', 0]
+    const look = () => {
+      const { x, y, width, height } = element.getBoundingClientRect()
+      const now = [x, y, width, height].join()
+      still = now === was ? still + 1 : 0
+      was = now
+      if (still >= 20) done({ x, y, width, height })
+      else requestAnimationFrame(look)
+    }
+    look()`,
+    element,
+  )
 /** The middle of a bead, counted from the bar outwards. */
 async function bead(
   name: string,
@@ -154,7 +160,8 @@ test('beads are tapped, drawn along, and pinched; a bead pushes those before it'
   await shows('Ones', 0)
   await text(driver, totals, /4 \+ 6 = 10\s+\+6 = \+10 −4/)
   await click('Pinch')
-  await driver.actions().move({ x: fourth.x, y: fourth.y }).click().perform()
+  const again = await bead('Ones', 'lower', 3)
+  await driver.actions().move({ x: again.x, y: again.y }).click().perform()
   await shows('Ones', 9)
 })
 
