@@ -258,7 +258,7 @@ test('at 390 × 844 the story comes first, and nothing is out of reach; so at it
 })
 
 test('a printed page of stories is found by its code, marked, and kept; what runs through it is said', async () => {
-  // The lists of a printed sheet are kept by their codes when its file is made (tests/browser/paper.test.ts).
+  // As it is kept when the file of a sheet of stories is made.
   const lines = ['15 - 8', '12 - 5', '14 - 6'].map((p, i) => `story compare/lesser/more ${i + 1}: ${p}`)
   const code = codeOfList(lines)
   const put = await fetch(`${app.url}/api/printed/${code}`, {
