@@ -59,12 +59,16 @@ const room = (s: Setting, story: Story, key: boolean, width: number): Block => {
   return { w: width, h: high + 2, marks: [s.tactile ? figure([frame]) : frame] }
 }
 
+/** An amount with its unit; a sign of money stands before it. */
+const withUnit = (amount: string, unit: string): string =>
+  /^\p{Sc}$/u.test(unit) ? `${unit}${amount}` : `${amount} ${unit}`.trim()
+
 /** The line for the answer, with the unit that it is in; in a key the sentence, what is worked, and the answer. */
 function answerLine(s: Setting, story: Story, key: boolean, width: number): Block {
   const size = sizeFor(s, 'learner')
   if (key) {
     const { answer, cell, steps, unit } = story
-    const worked = answer === null ? unit : `${steps.join(', ')} = ${printAmount(cell.unknown, answer)} ${unit}`
+    const worked = answer === null ? unit : `${steps.join(', ')} = ${withUnit(printAmount(cell.unknown, answer), unit)}`
     return paragraph(
       s,
       pretty(`${story.sentence} · ${worked}`),
