@@ -15,6 +15,7 @@ interface Waiting {
   readonly refused?: string
 }
 const STORE = 'trials'
+export const TRIES_WAIT = 'sett.tries-wait'
 /** As long as a tap can be taken back before it is sent, in milliseconds. */
 const HELD_MS = 4000
 const MOST_AT_ONCE = 100
@@ -31,6 +32,8 @@ let started = false
 
 async function look(): Promise<void> {
   waiting.value = (await (await db()).getAll(STORE)) as Waiting[]
+  // So that the next start knows, on whatever page it begins (plugins/tries.client.ts).
+  localStorage.setItem(TRIES_WAIT, waiting.value.length > 0 ? 'yes' : '')
 }
 async function send(now = Date.now()): Promise<void> {
   const due = waiting.value.filter((w) => w.after <= now && !w.refused).slice(0, MOST_AT_ONCE)
@@ -67,6 +70,7 @@ export function useTrialQueue() {
   async function add(trial: Trial): Promise<void> {
     // Strict: it is on this machine's disk when this is done, even if the browser is killed the moment after.
     const written = (await db()).transaction(STORE, 'readwrite', { durability: 'strict' })
+    localStorage.setItem(TRIES_WAIT, 'yes')
     const kept = { id: trial.id, trial: toRaw(trial), after: Date.now() + HELD_MS } satisfies Waiting
     await Promise.all([written.store.put(kept), written.done])
     await look()

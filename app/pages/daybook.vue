@@ -100,9 +100,11 @@ const openedAt = ({ kind, id }: RecordSummary) =>
     : kind === 'bench'
       ? { path: '/bench', query: { record: id } }
       : undefined
+/** What else goes out: stories and tries as a file that is read in again, and everything as others read it. */
 const OTHERS = [
-  ['csv', 'As a table (CSV)'],
-  ['xapi', 'As statements (xAPI)'],
+  ['/api/trials/file?', 'Export stories and tries'],
+  ['/api/tried/file?as=csv&', 'As a table (CSV)'],
+  ['/api/tried/file?as=xapi&', 'As statements (xAPI)'],
 ] as const
 const KIND: Readonly<Record<RecordSummary['kind'], string>> = {
   bench: '',
@@ -161,10 +163,10 @@ useHead({ title: 'Daybook – Sett' })
       >
       <template v-if="session.may('teacher') && finding">
         <a
-          v-for="[as, label] in OTHERS"
-          :key="as"
+          v-for="[url, label] in OTHERS"
+          :key="url"
           class="stone-button"
-          :href="`/api/tried/file?as=${as}${whose === 'all' ? '' : `&learner=${whose}`}`"
+          :href="`${url}${whose === 'all' ? '' : `learner=${whose}`}`.replace(/[?&]$/, '')"
           download
           >{{ label }}</a
         >
@@ -172,6 +174,7 @@ useHead({ title: 'Daybook – Sett' })
       <ImportFile
         v-if="session.may('teacher')"
         url="/api/records/file"
+        :others="{ 'sett-trials': '/api/trials/file' }"
         label="File of records"
         @taken="taken"
         @trouble="(said) => (trouble = said)"

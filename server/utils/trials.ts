@@ -1,10 +1,11 @@
 import { attempt, parseProblem, printProblem } from '../../core/index'
 import { storyOutcome, workable } from '../../core/story/index'
-import { trialFileSchema, type FiledTrial, type Trial } from '../../shared/trials'
+import { filedTrialSchema, trialFileSchema, type FiledTrial, type Trial } from '../../shared/trials'
 import { FILE_VERSION, type TakenIn } from '../../shared/schemas'
 import type { Seen } from '../db/trials'
 import { codeNames, enrolling, readAs } from './files'
-import type { FieldError } from './problem'
+import { fieldErrors, type FieldError } from './problem'
+import { SILENT, type Long } from './progress'
 import type { Store } from './store'
 
 /** What is found of a trial: a story is told again and what was given is judged anew. Else what is wrong with it. */
@@ -48,39 +49,56 @@ export function keepTrials(store: Store, trials: readonly { readonly trial: Tria
   })()
 }
 
-/** Trials as a file, learners by code name. */
-export function trialsToFile(store: Store, trials: Iterable<Trial>) {
+/** Trials as a file, learners by code name; written one at a time, so that it may be of any length. */
+export function* trialsToFile(store: Store, trials: Iterable<Trial>): Generator<string> {
   const names = codeNames(store)
-  const filed = [...trials].map(({ learnerId, ...t }): FiledTrial => ({ ...t, learner: names.get(learnerId)! }))
-  return { format: 'sett-trials' as const, version: FILE_VERSION, trials: filed }
+  yield `{"format":"sett-trials","version":${FILE_VERSION},"trials":[`
+  let first = true
+  for (const { learnerId, ...t } of trials) {
+    const filed: FiledTrial = { ...t, learner: names.get(learnerId)! }
+    yield (first ? '' : ',') + JSON.stringify(filed)
+    first = false
+  }
+  yield ']}'
 }
 
-/** Takes a file of trials in: all of it or nothing. What is here already stays as it is. */
-export async function takeInTrials(store: Store, json: unknown): Promise<TakenIn> {
-  const seen: Seen[] = []
-  const { trials } = await readAs(
+/** As many troubles of a file as are told at once. */
+const MOST_ERRORS = 20
+
+/** Takes a file of trials in: all of it or nothing. What is here already stays as it is. Each is judged by itself, so that others are answered in between. */
+export async function takeInTrials(store: Store, json: unknown, long: Long = SILENT): Promise<TakenIn> {
+  const read: { readonly filed: FiledTrial; readonly seen: Seen }[] = []
+  await readAs(
     {
       format: 'sett-trials',
       called: 'trials',
       schema: trialFileSchema,
-      unsound: (file) =>
-        file.trials.flatMap((t, i) => {
-          const found = seenIn(t)
-          if (isUnsound(found)) return [{ pointer: `/trials/${i}${found.pointer}`, detail: found.detail }]
-          seen.push(found)
-          return []
-        }),
+      unsound: async ({ trials }) => {
+        const errors: FieldError[] = []
+        for (const [i, one] of trials.entries()) {
+          await long.step(i + 1, trials.length)
+          const parsed = filedTrialSchema.safeParse(one)
+          if (!parsed.success) errors.push(...fieldErrors(parsed.error, `/trials/${i}`))
+          else {
+            const seen = seenIn(parsed.data)
+            if (isUnsound(seen)) errors.push({ pointer: `/trials/${i}${seen.pointer}`, detail: seen.detail })
+            else read.push({ filed: parsed.data, seen })
+          }
+          if (errors.length >= MOST_ERRORS) break
+        }
+        return errors
+      },
     },
     json,
   )
   return store.db.transaction(() => {
     const learners = enrolling(store)
-    const fresh = trials.flatMap(({ learner, ...t }, i) =>
+    const fresh = read.flatMap(({ filed: { learner, ...t }, seen }) =>
       store.trial(t.id) || store.erasedAt(t.id) !== undefined
         ? []
-        : [{ trial: { ...t, learnerId: learners.idOf(learner) }, seen: seen[i]! }],
+        : [{ trial: { ...t, learnerId: learners.idOf(learner) }, seen }],
     )
     keepTrials(store, fresh)
-    return { added: fresh.length, already: trials.length - fresh.length, learners: learners.added() }
+    return { added: fresh.length, already: read.length - fresh.length, learners: learners.added() }
   })()
 }

@@ -94,8 +94,10 @@ test('without a server nothing is lost and nothing comes twice: tries wait in th
   await text(driver, '.place', 'It is sent again by itself.')
   expect((await noted()).length).toBe(before)
   await away(false)
-  await driver.navigate().refresh()
+  // On whatever page the browser is opened again, they go on their way.
+  await driver.get(`${app.url}/today`)
   await driver.wait(async () => (await noted()).length === before + 12, 25_000)
+  await driver.get(`${app.url}/note`)
   await text(driver, '.place header', 'Everything is in the Daybook.')
   expect((await noted()).length).toBe(before + 12)
 })

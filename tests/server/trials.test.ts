@@ -156,7 +156,11 @@ test('a file of them is read back as it was written, whole or not at all', async
   })
   const bad = { ...fresh, trials: [...fresh.trials.map((t) => ({ ...t, id: randomUUID() })), { nothing: 1 }] }
   const count = (await list()).records.length
-  expect((await call('POST', '/api/trials/file', bad)).status).toBe(422)
+  const refused = await call('POST', '/api/trials/file', bad)
+  expect(refused.status).toBe(422)
+  expect((refused.body.errors as { pointer: string }[])[0]!.pointer).toMatch(
+    new RegExp(`^/trials/${fresh.trials.length}`),
+  )
   expect((await list()).records).toHaveLength(count)
 })
 

@@ -2,8 +2,11 @@
 import type { TakenIn } from '../../../shared/schemas'
 import { requestLong } from '../../utils/request'
 
-/** A button by which a file that Sett wrote is taken in again: all of it, or nothing with the reason. */
-const props = defineProps<{ url: string; label: string }>()
+/**
+ * A button by which a file that Sett wrote is taken in again: all of it, or nothing with the reason. A file of another kind that is
+ * taken in elsewhere goes there, by the `format` it names.
+ */
+const props = defineProps<{ url: string; label: string; others?: Readonly<Record<string, string>> }>()
 const emit = defineEmits<{ taken: [said: string]; trouble: [said: string] }>()
 const classroom = useClassroom()
 const busy = ref(false)
@@ -21,11 +24,13 @@ async function inParts(text: string): Promise<TakenIn> {
     (done: number, of: number): void =>
       void (far.value = { done: from + done, of: Math.max(all, of) })
   const file = partsOf(text)
-  if (!file) return requestLong<TakenIn>(props.url, text, told(0, 0), stopping.signal)
+  const format = /^\s*\{\s*"format"\s*:\s*"([a-z-]+)"/.exec(text)?.[1] ?? ''
+  const url = props.others?.[format] ?? props.url
+  if (!file) return requestLong<TakenIn>(url, text, told(0, 0), stopping.signal)
   const sum = { added: 0, already: 0, learners: 0 }
   for (let from = 0; from < file.list.length; from += PART) {
     const part = JSON.stringify({ ...file.head, [file.key]: file.list.slice(from, from + PART) })
-    const taken = await requestLong<TakenIn>(props.url, part, told(from, file.list.length), stopping.signal).catch(
+    const taken = await requestLong<TakenIn>(url, part, told(from, file.list.length), stopping.signal).catch(
       (error: Error) => {
         if (from === 0) throw error
         throw new Error(`Of ${file.list.length}, the first ${from} are imported. Then: ${error.message}`)
@@ -44,7 +49,7 @@ function partsOf(text: string) {
   } catch {
     return null
   }
-  const key = ['records', 'answers'].find((k) => Array.isArray(file?.[k]))
+  const key = ['records', 'answers', 'trials'].find((k) => Array.isArray(file?.[k]))
   const list = key ? (file[key] as unknown[]) : []
   return key && list.length > PART ? { key, list, head: { ...file, [key]: undefined } } : null
 }

@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream'
 import { trialFileQuery } from '../../../shared/trials'
 import { checkedQuery, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
@@ -9,5 +10,6 @@ export default defineEventHandler((event) => {
   const store = useStore()
   if (learner !== undefined && !store.learner(learner)) refuse(404, 'There is no such learner.')
   setResponseHeader(event, 'content-disposition', 'attachment; filename="sett-trials.json"')
-  return trialsToFile(store, store.trials(learner ?? null))
+  setResponseHeader(event, 'content-type', 'application/json')
+  return sendStream(event, Readable.from(trialsToFile(store, store.trials(learner ?? null))))
 })

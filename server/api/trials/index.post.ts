@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util'
 import { MAX_TRIALS_BYTES, trialsSchema } from '../../../shared/trials'
 import { mustReach } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
+import { others } from '../../utils/progress'
 import { useStore } from '../../utils/store'
 import { isUnsound, keepTrials, seenIn } from '../../utils/trials'
 
@@ -12,7 +13,9 @@ import { isUnsound, keepTrials, seenIn } from '../../utils/trials'
 export default defineEventHandler(async (event) => {
   const { trials } = await checkedBody(event, trialsSchema, MAX_TRIALS_BYTES)
   const store = useStore()
-  const sound = trials.flatMap((trial, i) => {
+  const sound: Parameters<typeof keepTrials>[1][number][] = []
+  for (const [i, trial] of trials.entries()) {
+    await others()
     const at = `/trials/${i}`
     if (store.erasedAt(trial.learnerId) !== undefined)
       refuse(410, 'This learner was erased for good; nothing more is kept of them.')
@@ -23,15 +26,15 @@ export default defineEventHandler(async (event) => {
     mustReach(event, trial.learnerId)
     if (store.erasedAt(trial.id) !== undefined) refuse(410, 'This work was erased for good and is not taken back.')
     const kept = store.trial(trial.id)
-    if (kept && isDeepStrictEqual(kept, trial)) return []
+    if (kept && isDeepStrictEqual(kept, trial)) continue
     if (kept && (kept.learnerId !== trial.learnerId || kept.startedAt !== trial.startedAt || kept.kind !== trial.kind))
       refuse(409, 'Something else is kept under this identifier; it stays as it is.', [
         { pointer: `${at}/id`, detail: 'This identifier is taken.' },
       ])
     const seen = seenIn(trial)
     if (isUnsound(seen)) refuse(422, seen.detail, [{ pointer: at + seen.pointer, detail: seen.detail }])
-    return [{ trial, seen }]
-  })
+    sound.push({ trial, seen })
+  }
   keepTrials(store, sound)
   return { kept: trials.map((t) => t.id) }
 })
