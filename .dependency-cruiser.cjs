@@ -62,7 +62,12 @@ module.exports = {
     ),
     // All materials at once would be in the first script.
     rule('app-fetches-materials', { path: '^(app|shared)/' }, { path: '^core/index\\.ts$' }),
-    rule('workers-know-the-core', { path: '^workers/' }, { pathNot: ['^(core|workers)/', ...press] }),
+    rule(
+      'workers-know-the-core',
+      { path: '^workers/', pathNot: '^workers/offline\\.ts$' },
+      { pathNot: ['^(core|workers)/', ...press] },
+    ),
+    rule('offline-knows-no-product', { path: '^workers/offline\\.ts$' }, { pathNot: '^node_modules/workbox-' }),
     rule(
       'representations-apart',
       { path: '^core/representation/([^/]+)/' },

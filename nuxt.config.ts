@@ -15,6 +15,7 @@ export default defineNuxtConfig({
     (_, nuxt) => void (nuxt.options.runtimeConfig.public.primevue = {} as never),
     '@vueuse/nuxt',
     'nuxt-security',
+    '@vite-pwa/nuxt',
     '@nuxt/eslint',
   ],
   hooks: {
@@ -47,7 +48,46 @@ export default defineNuxtConfig({
       title: 'Sett',
       viewport: 'width=device-width, initial-scale=1',
       meta: [{ name: 'description', content: 'Every move of the hand becomes a true written line.' }],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/sett.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/sett.svg' },
+        { rel: 'apple-touch-icon', href: '/sett-192.png' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+      ],
+    },
+  },
+  // Sett opens without its server too, and can be put on a tablet's home screen (workers/offline.ts).
+  pwa: {
+    strategies: 'injectManifest',
+    srcDir: fileURLToPath(new URL('workers', import.meta.url)),
+    filename: 'offline.ts',
+    registerType: 'autoUpdate',
+    injectRegister: false,
+    client: { registerPlugin: false },
+    injectManifest: {
+      // Fonts in the one form that browsers here read; what was compressed is asked for by its plain name.
+      globPatterns: ['**/*.{js,css,svg,woff2,png}'],
+      maximumFileSizeToCacheInBytes: 8_000_000,
+    },
+    manifest: {
+      name: 'Sett',
+      short_name: 'Sett',
+      description: 'Every move of the hand becomes a true written line.',
+      lang: 'en-GB',
+      start_url: '/',
+      scope: '/',
+      display: 'standalone',
+      background_color: '#f6f0e4',
+      theme_color: '#2e3a4a',
+      icons: [
+        { src: '/sett.svg', sizes: 'any', type: 'image/svg+xml' },
+        { src: '/sett-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/sett-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/sett-edge.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+      ],
+      shortcuts: [
+        { name: 'Note at the table', url: '/note' },
+        { name: 'Bench', url: '/bench' },
+      ],
     },
   },
   security: {

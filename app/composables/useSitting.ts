@@ -1,5 +1,6 @@
 import type { Trial } from '../../shared/trials'
 import type { Help } from '../../shared/levels'
+import { keepStrictly, tableKept } from '../utils/tableKept'
 
 export const MOST_AT_TABLE = 8
 interface Try {
@@ -21,32 +22,64 @@ export interface Sitting {
   readonly tries: readonly Try[]
   readonly tallies: Readonly<Record<string, Readonly<Record<string, number>>>>
   readonly notes: Readonly<Record<string, string>>
+  /** Identifiers of the notes that its end makes, so that an end that was cut off makes them once. */
+  readonly noteIds: Readonly<Record<string, string>>
 }
 /** The longest that one try is taken to have lasted: a pause is no try. */
 const LONGEST_TRY_MS = 10 * 60_000
 
+const sitting = ref<Sitting | null>(null)
+const STORE = 'sitting'
+const KEY = 'now'
+let known: Promise<void> | undefined
+let windows: BroadcastChannel | undefined
+
+const look = async (): Promise<void> => {
+  sitting.value = ((await (await tableKept()).get(STORE, KEY)) as Sitting | undefined) ?? null
+}
+/** On disk when it is done, and told to other windows of this browser. */
+async function keep(): Promise<void> {
+  // As plain JSON: what Vue watches cannot be stored as it is.
+  await keepStrictly(STORE, JSON.parse(JSON.stringify(sitting.value)), KEY)
+  windows?.postMessage('changed')
+}
+/** Forgets the sitting where a learner who is erased is in it. */
+export async function forgetSitting(learnerId: string): Promise<void> {
+  await look()
+  if (!JSON.stringify(sitting.value).includes(learnerId)) return
+  sitting.value = null
+  await keep()
+}
+
 /** A sitting at the table: up to eight learners, a tap for each try; it stays in this browser until it is ended. */
 export function useSitting() {
   const queue = useTrialQueue()
-  const sitting = useLocalStorage<Sitting | null>('sett.sitting', null, {
-    serializer: { read: (t) => JSON.parse(t) as Sitting | null, write: (v) => JSON.stringify(v) },
+  /** Done once what this browser keeps has been looked at. */
+  known ??= look().then(() => {
+    windows = new BroadcastChannel('sett-sitting')
+    windows.onmessage = () => void look()
   })
-  const change = (over: Partial<Sitting>): void => {
-    if (sitting.value) sitting.value = { ...sitting.value, ...over }
+  async function change(over: Partial<Sitting>): Promise<void> {
+    if (!sitting.value) return
+    sitting.value = { ...sitting.value, ...over }
+    await keep()
   }
-  function begin(
+  async function begin(
     learners: readonly string[],
     of: Pick<Sitting, 'step' | 'asked' | 'material' | 'timed' | 'counted'>,
-  ): void {
+  ): Promise<void> {
+    const here = learners.slice(0, MOST_AT_TABLE)
     sitting.value = {
       ...of,
       id: crypto.randomUUID(),
       startedAt: Date.now(),
-      learners: learners.slice(0, MOST_AT_TABLE),
+      learners: here,
       tries: [],
       tallies: {},
       notes: {},
+      noteIds: Object.fromEntries(here.map((id) => [id, crypto.randomUUID()])),
     }
+    await keep()
   }
   /** The trial of one tap, kept before anything else happens. */
   async function note(learnerId: string, right: boolean, help: Help): Promise<void> {
@@ -55,7 +88,7 @@ export function useSitting() {
     const at = Date.now()
     const before = now.tries.findLast((t) => t.learnerId === learnerId)?.at ?? now.startedAt
     const one: Try = { id: crypto.randomUUID(), learnerId, right, help, at }
-    change({ tries: [...now.tries, one] })
+    const kept = change({ tries: [...now.tries, one] })
     const trial: Trial = {
       id: one.id,
       learnerId,
@@ -74,20 +107,20 @@ export function useSitting() {
         ms: now.timed ? Math.min(LONGEST_TRY_MS, at - before) : 0,
       },
     }
-    await queue.add(trial)
+    await Promise.all([kept, queue.add(trial)])
   }
   /** Takes back the last try, of one learner or of all; null where there is none. */
   async function undo(learnerId?: string): Promise<Try | null> {
     const last = sitting.value?.tries.findLast((t) => learnerId === undefined || t.learnerId === learnerId)
     if (!last || !sitting.value) return null
     await queue.takeBack(last.id)
-    change({ tries: sitting.value.tries.filter((t) => t.id !== last.id) })
+    await change({ tries: sitting.value.tries.filter((t) => t.id !== last.id) })
     return last
   }
-  function count(learnerId: string, name: string, by: number): void {
+  async function count(learnerId: string, name: string, by: number): Promise<void> {
     const tallies = sitting.value?.tallies ?? {}
     const mine = tallies[learnerId] ?? {}
-    change({ tallies: { ...tallies, [learnerId]: { ...mine, [name]: Math.max(0, (mine[name] ?? 0) + by) } } })
+    await change({ tallies: { ...tallies, [learnerId]: { ...mine, [name]: Math.max(0, (mine[name] ?? 0) + by) } } })
   }
   /** Ends it: what was counted and noted of each is kept as a note of the sitting. */
   async function end(): Promise<void> {
@@ -101,9 +134,9 @@ export function useSitting() {
       const text = (now.notes[learnerId] ?? '').trim()
       if (tallies.length === 0 && text === '') continue
       await queue.add({
-        id: crypto.randomUUID(),
+        id: now.noteIds[learnerId]!,
         learnerId,
-        startedAt: new Date().toISOString(),
+        startedAt: new Date(now.startedAt).toISOString(),
         kind: 'note',
         help: 'independent',
         right: false,
@@ -112,6 +145,7 @@ export function useSitting() {
       })
     }
     sitting.value = null
+    await keep()
   }
-  return { sitting, queue, begin, change, note, undo, count, end }
+  return { sitting, known, queue, begin, change, note, undo, count, end }
 }

@@ -1,19 +1,11 @@
-import { openDB, type IDBPDatabase } from 'idb'
 import type { Trial } from '../../shared/trials'
 import { request } from '../utils/request'
+import { keepStrictly, tableKept as db, type Waiting } from '../utils/tableKept'
 
 /**
  * Trials on their way to the server. Each is kept in this browser first (IndexedDB) and leaves it when the server has said that it is on
  * disk; sent again, it is the same one, so nothing is lost and nothing comes twice, however the connection is.
  */
-interface Waiting {
-  readonly id: string
-  readonly trial: Trial
-  /** Not sent before this time, so that it can be taken back. */
-  readonly after: number
-  /** Why the server does not take it, once it has said so. */
-  readonly refused?: string
-}
 const STORE = 'trials'
 export const TRIES_WAIT = 'sett.tries-wait'
 /** As long as a tap can be taken back before it is sent, in milliseconds. */
@@ -21,17 +13,13 @@ const HELD_MS = 4000
 const MOST_AT_ONCE = 100
 const EVERY_MS = 3000
 
-let opened: Promise<IDBPDatabase> | undefined
-const db = (): Promise<IDBPDatabase> =>
-  (opened ??= openDB('sett', 1, { upgrade: (made) => void made.createObjectStore(STORE, { keyPath: 'id' }) }))
-
 const waiting = ref<readonly Waiting[]>([])
 const trouble = ref('')
 let sending: Promise<void> | undefined
 let started = false
 
 async function look(): Promise<void> {
-  waiting.value = (await (await db()).getAll(STORE)) as Waiting[]
+  waiting.value = await (await db()).getAll(STORE)
   // So that the next start knows, on whatever page it begins (plugins/tries.client.ts).
   localStorage.setItem(TRIES_WAIT, waiting.value.length > 0 ? 'yes' : '')
 }
@@ -68,11 +56,8 @@ export function useTrialQueue() {
   /** Sends what is due, one round after another. */
   const flush = (): Promise<void> => (sending ??= send().finally(() => (sending = undefined)))
   async function add(trial: Trial): Promise<void> {
-    // Strict: it is on this machine's disk when this is done, even if the browser is killed the moment after.
-    const written = (await db()).transaction(STORE, 'readwrite', { durability: 'strict' })
     localStorage.setItem(TRIES_WAIT, 'yes')
-    const kept = { id: trial.id, trial: toRaw(trial), after: Date.now() + HELD_MS } satisfies Waiting
-    await Promise.all([written.store.put(kept), written.done])
+    await keepStrictly(STORE, { id: trial.id, trial: toRaw(trial), after: Date.now() + HELD_MS })
     await look()
   }
   /** Takes back what has not been sent; what is at the server already is deleted there. */

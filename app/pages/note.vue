@@ -6,7 +6,10 @@ import { MOST_AT_TABLE } from '../composables/useSitting'
 /** Noting at the table: a tap or a key for each try of up to eight learners; kept in this browser until the server has it. */
 const classroom = useClassroom()
 const courses = useCourses()
-const { sitting, queue, begin, change, note, undo, count, end } = useSitting()
+const { sitting, known, queue, begin, change, note, undo, count, end } = useSitting()
+const trouble = ref('')
+const NOT_KEPT = 'This browser could not keep that. Is its storage full, or switched off?'
+await known.catch(() => (trouble.value = NOT_KEPT))
 await courses.load().catch(() => undefined)
 
 /* --- who comes, and what is tried --- */
@@ -17,7 +20,7 @@ const material = ref('')
 const timed = ref(false)
 const counted = ref('')
 const said = ref('')
-function start(): void {
+async function start(): Promise<void> {
   if (who.value.length === 0) {
     said.value = 'Choose who is at the table.'
     return
@@ -27,13 +30,13 @@ function start(): void {
     .map((n) => n.trim().slice(0, 40))
     .filter((n) => n !== '')
     .slice(0, 6)
-  begin(who.value, {
+  await begin(who.value, {
     step: step.value,
     asked: asked.value.trim(),
     material: material.value,
     timed: timed.value,
     counted: names,
-  })
+  }).catch(() => (trouble.value = NOT_KEPT))
   active.value = 0
   said.value = ''
 }
@@ -63,7 +66,7 @@ async function tap(id: string, right: boolean): Promise<void> {
     said.value = `${classroom.nameOf(id)}: ${right ? 'right' : 'not yet'}, ${HELP[helpOf(id)]}.`
     help[id] = 'independent'
   } catch {
-    said.value = 'This browser could not keep that. Is its storage full, or switched off?'
+    trouble.value = NOT_KEPT
   }
 }
 async function takeBack(id?: string): Promise<void> {
@@ -96,7 +99,7 @@ function onKey(event: KeyboardEvent): void {
   else if (event.key === 'n') void tap(id, false)
   else if (event.key === 'h') nextHelp(id)
   else if (event.key === 'u') void takeBack()
-  else if (event.key === 't' && now.counted[0]) count(id, now.counted[0], 1)
+  else if (event.key === 't' && now.counted[0]) void count(id, now.counted[0], 1)
   else return
   event.preventDefault()
 }
@@ -132,6 +135,7 @@ useHead({ title: 'At the table – Sett' })
       A try of {{ classroom.nameOf(w.trial.learnerId) || 'somebody' }} was not taken: {{ w.refused }}
       <button type="button" class="stone-button" @click="queue.dismiss(w.id)">Let it go</button>
     </p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <form v-if="!sitting" class="begin" novalidate aria-label="Who and what" @submit.prevent="start">
       <fieldset>
         <legend>Who is at the table (up to {{ MOST_AT_TABLE }})</legend>

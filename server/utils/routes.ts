@@ -18,7 +18,7 @@ export const ROUTES: Readonly<Record<string, Partial<Readonly<Record<Method, Nee
   '/api/records/:id': { GET: 'looker-on', DELETE: 'teacher' },
   '/api/records/file': { GET: 'teacher', POST: 'teacher' },
   '/api/trials': { POST: 'helper' },
-  '/api/trials/:id': { GET: 'looker-on', DELETE: 'teacher' },
+  '/api/trials/:id': { GET: 'looker-on', DELETE: 'helper' },
   '/api/trials/file': { GET: 'teacher', POST: 'teacher' },
   '/api/tried/file': { GET: 'teacher' },
   '/api/rules': { GET: 'looker-on', PUT: 'teacher' },

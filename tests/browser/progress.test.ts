@@ -32,9 +32,11 @@ const rows = async (): Promise<{ kind: string; problem: string; right: boolean; 
 const noted = async () => (await rows()).filter((r) => r.kind === 'table')
 async function open(): Promise<void> {
   await driver.get(`${app.url}/note`)
-  await driver.executeScript(`localStorage.removeItem('sett.sitting')`)
-  await driver.navigate().refresh()
   await byRole(driver, 'heading', 'At the table')
+  // A sitting that an earlier test left goes on until it is ended.
+  const [end] = await driver.findElements(By.xpath('//button[normalize-space(.)="End the sitting"]'))
+  await end?.sendKeys(Key.ENTER)
+  await byRole(driver, 'button', 'Begin')
 }
 async function sitDown(names: readonly string[], asked = '52 - 37'): Promise<void> {
   for (const name of names) {

@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/webdriverjs'
-import { spawn, type ChildProcess } from 'node:child_process'
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
@@ -26,12 +26,12 @@ async function freePort(): Promise<number> {
   return port
 }
 
-/** Starts the built server; with `data` given, on that folder again. */
+/** Starts the built server; with `data` given, on that folder again, and with `port` at that address again. */
 export async function serve(
-  options: { demo?: boolean; data?: string; env?: Record<string, string> } = {},
+  options: { demo?: boolean; data?: string; port?: number; env?: Record<string, string> } = {},
 ): Promise<Running> {
   if (!existsSync(BUILT)) throw new Error('The app is not built: run npm run build first.')
-  const port = await freePort()
+  const port = options.port ?? (await freePort())
   const data = options.data ?? mkdtempSync(join(tmpdir(), 'sett-test-'))
   const child: ChildProcess = spawn(process.execPath, [BUILT], {
     env: {
@@ -75,8 +75,22 @@ async function answering(url: string): Promise<void> {
   }
 }
 
-/** A new Chromium of Debian's with a profile of its own. */
-export async function browser(width = 1280, height = 800): Promise<WebDriver> {
+/** A folder for what a browser keeps. */
+export const newProfile = (): string => mkdtempSync(join(tmpdir(), 'sett-profile-'))
+
+/** Ends the browser of a profile as a flat battery would. */
+export async function killBrowser(profile: string): Promise<void> {
+  spawnSync('pkill', ['-9', '-f', `user-data-dir=${profile}`])
+  const until = Date.now() + WAIT
+  while (spawnSync('pgrep', ['-f', `user-data-dir=${profile}`]).status === 0) {
+    if (Date.now() > until) throw new Error('the browser does not end')
+    await new Promise((next) => setTimeout(next, 50))
+  }
+  rmSync(join(profile, 'SingletonLock'), { force: true })
+}
+
+/** A new Chromium of Debian's, with a profile of its own unless one is given. */
+export async function browser(width = 1280, height = 800, profile = newProfile()): Promise<WebDriver> {
   const options = new chrome.Options()
   options.setChromeBinaryPath('/usr/bin/chromium')
   options.addArguments(
@@ -89,7 +103,7 @@ export async function browser(width = 1280, height = 800): Promise<WebDriver> {
     '--disable-component-update',
     '--disable-sync',
     '--hide-scrollbars',
-    `--user-data-dir=${mkdtempSync(join(tmpdir(), 'sett-profile-'))}`,
+    `--user-data-dir=${profile}`,
     `--window-size=${width},${height}`,
   )
   const driver = await new Builder()

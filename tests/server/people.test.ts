@@ -161,6 +161,41 @@ describe('people', () => {
     )
   })
 
+  test('a helper takes back a try of this sitting that they can see; an older one is for a teacher', async () => {
+    const helper = sessions.helper!
+    const trial = (learnerId: string, ago: number) => ({
+      id: randomUUID(),
+      learnerId,
+      startedAt: new Date(Date.now() - ago).toISOString(),
+      kind: 'table',
+      help: 'independent',
+      right: true,
+      note: '',
+      work: {
+        format: 'sett-trial',
+        version: 1,
+        sitting: randomUUID(),
+        step: '',
+        asked: '3 + 4',
+        material: '',
+        ms: 0,
+      },
+    })
+    const [now, before, others] = [trial(wren, 60_000), trial(wren, 3 * 3_600_000), trial(pip, 60_000)]
+    expect((await call(keeper, 'POST', '/api/trials', { trials: [now, before, others] })).status).toBe(200)
+    const gone = (cookie: string, { id }: { id: string }) => call(cookie, 'DELETE', `/api/trials/${id}`)
+    expect((await gone(sessions['looker-on']!, now)).status).toBe(403)
+    expect((await gone(helper, now)).status).toBe(204)
+    expect((await gone(helper, now)).status).toBe(404)
+    expect(await gone(helper, before)).toMatchObject({
+      status: 403,
+      body: { detail: 'That is for a teacher to delete: it is not a try of the last two hours.' },
+    })
+    expect((await gone(helper, others)).status).toBe(404)
+    expect((await gone(sessions.teacher!, before)).status).toBe(204)
+    expect((await gone(keeper, others)).status).toBe(204)
+  })
+
   test('a wrong passphrase and a name that nobody has are told alike; the lock closes, and other names stay open', async () => {
     const enter = (name: string, passphrase: string) => call('', 'POST', '/api/session', { name, passphrase })
     const [wrong, nobody] = [

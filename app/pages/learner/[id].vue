@@ -6,6 +6,7 @@ import type { Lesson } from '../../../shared/lessons'
 import type { KeptMarking } from '../../../shared/marking'
 import type { KeptAnswer, SavedRecord } from '../../../shared/schemas'
 import type { Trial } from '../../../shared/trials'
+import { forgetSitting } from '../../composables/useSitting'
 import { request } from '../../utils/request'
 
 /** Everything that is kept of one learner, to be read, printed and handed over; and how to erase it for good. */
@@ -63,7 +64,7 @@ async function erase(): Promise<void> {
     bench.queue = waitingWithout(bench.queue, id)
     prints.put(printWithout(prints.plan.value, id))
     await queue.forget(id)
-    if ((localStorage.getItem('sett.sitting') ?? '').includes(id)) localStorage.removeItem('sett.sitting')
+    await forgetSitting(id)
     file.value = null
     if (classroom.learnerId === id) classroom.learnerId = null
     await classroom.load()
