@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { RULES_AT_FIRST, SUGGESTED, type Tried } from '../core/progress/index'
+import { REPRESENTATION_IDS } from '../core/door'
 import { oneOf, uuid } from './fields'
+import { HELP_LEVELS } from './levels'
 import { inPlainWords } from './plainly'
 
 /** Goals, decisions, and what a learner tried, day by day. Messages are read by teachers, so they are sentences. */
@@ -13,6 +15,10 @@ export const goalSchema = z.strictObject({
   id: uuid,
   learnerId: uuid,
   step: z.string().regex(/^(?:[a-z0-9][a-z0-9-]{0,59})?$/, 'This is no step’s identifier.'),
+  /** With which material; empty where any will do. */
+  material: z.union([oneOf(REPRESENTATION_IDS), z.literal('')]).default(''),
+  /** The most help with which it counts as reached. */
+  help: oneOf(HELP_LEVELS).default('independent'),
   share: z.number().min(0.1, 'At least 10 of 100.').max(1, 'At most all of them.'),
   set: day,
   by: day,
@@ -39,6 +45,10 @@ export const decisionSchema = z.strictObject({
 })
 export type Decision = z.output<typeof decisionSchema>
 
+/** Where something was tried. */
+export const TRIED_AT = ['bench', 'stories', 'table', 'marking', 'rehearsing'] as const
+export type TriedAt = (typeof TRIED_AT)[number]
+
 export const progressQuery = z.strictObject({
   learner: uuid,
   step: z
@@ -46,9 +56,15 @@ export const progressQuery = z.strictObject({
     .regex(/^[a-z0-9][a-z0-9-]{0,59}$/, 'This is no step’s identifier.')
     .optional(),
   from: day.optional(),
+  /** Only what was tried there. */
+  at: oneOf(TRIED_AT).optional(),
 })
 export interface Progress {
   readonly tried: readonly Tried[]
+  /** Where something was tried, in their order. */
+  readonly places: readonly TriedAt[]
+  /** The day on which each kind of thing was tried last. */
+  readonly seen: readonly string[]
   readonly slips: readonly { readonly slip: string; readonly day: string; readonly count: number }[]
   readonly goals: readonly KeptGoal[]
   readonly decisions: readonly Decision[]

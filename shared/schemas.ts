@@ -320,6 +320,14 @@ export const recordQuery = z.strictObject({
   problem: z.string().max(MAX_PROBLEM_LENGTH).optional(),
   material: oneOf(REPRESENTATION_IDS).optional(),
   slip: z.string().max(200).optional(),
+  way: oneOf(WAY_IDS).optional(),
+  help: oneOf(HELP_LEVELS).optional(),
+  came: oneOf(['right', 'not'] as const).optional(),
+  group: z.string().max(40).optional(),
+  step: z
+    .string()
+    .regex(/^[a-z0-9][a-z0-9-]{0,59}$/, 'This is no step’s identifier.')
+    .optional(),
   from: day.optional(),
   to: day.optional(),
   before: z
@@ -359,7 +367,6 @@ export type RehearsalFile = z.infer<typeof rehearsalFileSchema>
 export type Hands = z.infer<typeof handsSchema>
 export type Classroom = z.infer<typeof classroomSchema>
 export type NewLearner = z.infer<typeof newLearnerSchema>
-export type Learner = NewLearner
 export type Outcome = z.infer<typeof outcomeSchema>
 export type SavedRecord = z.infer<typeof saveSchema>
 export type FiledRecord = z.infer<typeof filedSchema>

@@ -1,9 +1,26 @@
-import { aimLine, sessionsOf, suggest, theilSen, toldOfProgress, type Suggestion } from '../../core/progress/index'
-import { KEPT_RULES_AT_FIRST, type Decision, type KeptGoal, type KeptRules, type Progress } from '../../shared/progress'
+import {
+  aimLine,
+  daysNotSeen,
+  sessionsOf,
+  slipsByWeek,
+  suggest,
+  theilSen,
+  toldOfProgress,
+  toldOfSeen,
+  type Suggestion,
+} from '../../core/progress/index'
+import {
+  KEPT_RULES_AT_FIRST,
+  type Decision,
+  type KeptGoal,
+  type KeptRules,
+  type Progress,
+  type TriedAt,
+} from '../../shared/progress'
 import { request } from '../utils/request'
 
 const WEEK_MS = 7 * 86_400_000
-const EMPTY: Progress = { tried: [], slips: [], goals: [], decisions: [], steps: [] }
+const EMPTY: Progress = { tried: [], slips: [], goals: [], decisions: [], steps: [], places: [], seen: [] }
 /** A suggestion put off comes again after so long. */
 const PUT_OFF_MS = WEEK_MS
 
@@ -13,6 +30,8 @@ export function useProgress() {
   const trouble = ref('')
   const loaded = ref(false)
   const step = ref('')
+  /** Only what was tried there; empty for all. */
+  const at = ref<TriedAt | ''>('')
   const rules = ref<KeptRules>(KEPT_RULES_AT_FIRST)
   const loadRules = async (): Promise<void> => {
     rules.value = await request<KeptRules>('/api/rules').catch(() => KEPT_RULES_AT_FIRST)
@@ -30,7 +49,11 @@ export function useProgress() {
       return
     }
     try {
-      const of = new URLSearchParams({ learner, ...(step.value ? { step: step.value } : {}) })
+      const of = new URLSearchParams({
+        learner,
+        ...(step.value ? { step: step.value } : {}),
+        ...(at.value ? { at: at.value } : {}),
+      })
       const found = await request<Progress>(`/api/progress?${of}`)
       if (mine !== turn) return
       known.value = found
@@ -40,15 +63,29 @@ export function useProgress() {
     }
     loaded.value = true
   }
-  const sessions = computed(() => sessionsOf(known.value.tried))
+  const goal = computed(() => known.value.goals.find((g) => !g.archived && g.step === step.value))
+  /** As the goal counts them: with its material, right with at most the help it allows. */
+  const sessions = computed(() => {
+    const { material = '', help = 'independent' } = goal.value ?? {}
+    const tried = material === '' ? known.value.tried : known.value.tried.filter((t) => t.material === material)
+    return sessionsOf(tried, help)
+  })
+  /** Days with tries enough to be compared. */
+  const enough = computed(() => sessions.value.filter((s) => s.tried >= rules.value.leastTrials))
+  const today = (): string => new Date().toISOString().slice(0, 10)
+  const WEEKS_4 = 27 * 86_400_000
+  const seen = computed(() => {
+    const from = new Date(Date.now() - WEEKS_4).toISOString().slice(0, 10)
+    return toldOfSeen(daysNotSeen(known.value.seen, from, today()), dayInWords)
+  })
+  const slipWeeks = computed(() => slipsByWeek(known.value.slips))
   const trend = computed(() => {
     const [first] = sessions.value
     if (!first) return undefined
     const start = Date.parse(first.day)
-    return theilSen(sessions.value.map((s) => ({ x: (Date.parse(s.day) - start) / WEEK_MS, y: s.share })))
+    return theilSen(enough.value.map((s) => ({ x: (Date.parse(s.day) - start) / WEEK_MS, y: s.share })))
   })
-  const goal = computed(() => known.value.goals.find((g) => !g.archived && g.step === step.value))
-  const aim = computed(() => goal.value && aimLine(sessions.value, goal.value))
+  const aim = computed(() => goal.value && aimLine(enough.value, goal.value))
   const slips = computed(() => {
     const days = new Set(sessions.value.slice(-3).map((s) => s.day))
     const counts = new Map<string, number>()
@@ -73,10 +110,10 @@ export function useProgress() {
       ...(goal.value ? { goal: goal.value } : {}),
       slips: slips.value,
       rules: rules.value,
-      today: new Date().toISOString().slice(0, 10),
+      today: today(),
     }).map((s) => ({ ...s, figures: figuresOf(s), decided: decidedOf(s) })),
   )
-  const told = computed(() => toldOfProgress(sessions.value, trend.value))
+  const told = computed(() => toldOfProgress(sessions.value, trend.value, rules.value.leastTrials))
   async function decide(learnerId: string, s: Suggestion, answer: Decision['answer'], word: string): Promise<void> {
     const decision: Decision = {
       id: crypto.randomUUID(),
@@ -100,6 +137,7 @@ export function useProgress() {
     trouble,
     loaded,
     step,
+    at,
     load,
     sessions,
     trend,
@@ -107,6 +145,8 @@ export function useProgress() {
     aim,
     suggestions,
     told,
+    seen,
+    slipWeeks,
     decide,
     keepGoal,
     rules,

@@ -27,6 +27,7 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
         <NuxtLink to="/paper">Paper</NuxtLink>
         <NuxtLink to="/bench">Bench</NuxtLink>
         <NuxtLink to="/daybook">Daybook</NuxtLink>
+        <NuxtLink to="/learners">Learners</NuxtLink>
         <NuxtLink to="/rehearse">Rehearse</NuxtLink>
         <NuxtLink to="/marking">Marking</NuxtLink>
       </nav>

@@ -22,7 +22,7 @@ const route = useRoute()
 const asked = ref(typeof route.query.problem === 'string' ? route.query.problem : '52 - 37')
 const text = ref(pretty(asked.value))
 const trouble = ref('')
-const choices = computed(() => choicesWith({ words: classroom.words, ...classroom.classroom?.hands }))
+const choices = computed(() => choicesWith({ words: classroom.words, ...classroom.hands }))
 
 /** The ways that fit best, on different materials; then whatever else can hold the problem. */
 function firstChoice(problem: string): Chosen[] {

@@ -1,16 +1,9 @@
 <script setup lang="ts">
-import {
-  attempt,
-  capital,
-  isRepresentation,
-  parseProblem,
-  pretty,
-  printProblem,
-  REPRESENTATIONS,
-} from '../../core/door'
+import { attempt, parseProblem, pretty, printProblem } from '../../core/door'
 import { format } from 'date-fns'
 import type { RecordPage, RecordSummary, SavedRecord } from '../../shared/schemas'
 import type { Trial } from '../../shared/trials'
+import { NOTHING_WANTED, type Find } from '../utils/find'
 import { request } from '../utils/request'
 
 const classroom = useClassroom()
@@ -21,7 +14,7 @@ const next = ref<string | null>(null)
 const known = ref<RecordPage['known']>({ slips: [], materials: [] })
 /** What the list is narrowed by besides whose it is. */
 const finding = ref(false)
-const find = reactive({ problem: '', material: '', slip: '', from: '', to: '' })
+const find = ref<Find>({ ...NOTHING_WANTED })
 const loaded = ref(false)
 const whose = ref<string>(classroom.learnerId ?? 'all')
 const trouble = ref('')
@@ -39,14 +32,11 @@ const MODE = { show: 'Show', together: 'Together', alone: 'Alone' }
 
 /** The address of a page: a problem is looked up as it is kept, however it is typed. */
 function address(before: string | null): string {
-  const read = attempt(() => printProblem(parseProblem(find.problem)))
-  const problem = find.problem.trim() === '' ? '' : 'ok' in read ? read.ok : find.problem.trim()
-  const wanted = { ...find, problem, learner: whose.value === 'all' ? '' : whose.value, before: before ?? '' }
+  const read = attempt(() => printProblem(parseProblem(find.value.problem)))
+  const problem = find.value.problem.trim() === '' ? '' : 'ok' in read ? read.ok : find.value.problem.trim()
+  const wanted = { ...find.value, problem, learner: whose.value === 'all' ? '' : whose.value, before: before ?? '' }
   return `/api/records?${new URLSearchParams(Object.entries(wanted).filter(([, value]) => value !== ''))}`
 }
-/** A material by its title, once all of them are here; narrowing fetches them. */
-const materialName = (id: string): string =>
-  allHere.value && isRepresentation(id) ? capital(REPRESENTATIONS[id].title) : id
 watch(finding, (open) => open && void fetchAll())
 let asked = 0
 /** The first page, or one more below what is there. */
@@ -74,10 +64,7 @@ const options = computed(() => [
   ...classroom.learners.map((l) => ({ value: l.id, label: l.codeName })),
 ])
 const shown = records
-const narrowed = computed(() => Object.values(find).some((value) => value !== ''))
-function everything(): void {
-  Object.assign(find, { problem: '', material: '', slip: '', from: '', to: '' })
-}
+const narrowed = computed(() => Object.values(find.value).some((value) => value !== ''))
 const summary = computed(() => {
   const worked = shown.value.filter((r) => r.kind !== 'note')
   const n = worked.length
@@ -157,6 +144,7 @@ useHead({ title: 'Daybook – Sett' })
       <NuxtLink class="stone-button" :to="whose === 'all' ? '/progress' : `/progress?learner=${whose}`"
         >Progress</NuxtLink
       >
+      <NuxtLink v-if="whose !== 'all'" class="stone-button" :to="`/timeline?learner=${whose}`">Timeline</NuxtLink>
       <button type="button" class="stone-button" :aria-expanded="finding" @click="finding = !finding">Find</button>
       <a v-if="session.may('teacher')" class="stone-button" :href="fileUrl" download
         >Export {{ whose === 'all' ? 'all' : classroom.nameOf(whose) }}</a
@@ -180,26 +168,7 @@ useHead({ title: 'Daybook – Sett' })
         @trouble="(said) => (trouble = said)"
       />
     </header>
-    <form v-if="finding" class="find" aria-label="Find records" @submit.prevent="load()">
-      <label>Problem <input v-model="find.problem" type="text" maxlength="200" autocomplete="off" /></label>
-      <label
-        >Material
-        <select v-model="find.material">
-          <option value="">any</option>
-          <option v-for="m in known.materials" :key="m" :value="m">{{ materialName(m) }}</option>
-        </select></label
-      >
-      <label
-        >Slip
-        <select v-model="find.slip">
-          <option value="">any, or none</option>
-          <option v-for="s in known.slips" :key="s" :value="s">{{ s }}</option>
-        </select></label
-      >
-      <label>From <input v-model="find.from" type="date" /></label>
-      <label>To <input v-model="find.to" type="date" /></label>
-      <button v-if="narrowed" type="button" class="stone-button" @click="everything">Show all again</button>
-    </form>
+    <LazyFindForm v-if="finding" v-model="find" :known="known" />
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-if="lastDeleted" class="undo" role="status">
       {{ said }} <button type="button" class="stone-button" @click="bringBack">Bring it back</button>
@@ -277,7 +246,9 @@ useHead({ title: 'Daybook – Sett' })
         </template>
       </Column>
     </DataTable>
-    <p v-else-if="loaded && narrowed" class="quiet">Nothing of that kind is recorded.</p>
+    <p v-else-if="loaded && narrowed" class="quiet">
+      {{ next ? 'Nothing of that kind among the latest.' : 'Nothing of that kind is recorded.' }}
+    </p>
     <div v-else-if="loaded" class="none">
       <p>Nothing is recorded {{ whose === 'all' ? 'yet' : `for ${classroom.nameOf(whose)} yet` }}.</p>
       <p class="quiet">
@@ -286,7 +257,9 @@ useHead({ title: 'Daybook – Sett' })
       </p>
       <NuxtLink class="stone-button main" to="/bench">To the bench</NuxtLink>
     </div>
-    <button v-if="next" type="button" class="stone-button more" @click="load(true)">Show earlier ones</button>
+    <button v-if="next" type="button" class="stone-button more" @click="load(true)">
+      {{ narrowed ? 'Look further back' : 'Show earlier ones' }}
+    </button>
     <p class="sr-only" aria-live="polite">{{ said }}</p>
   </div>
 </template>
@@ -307,20 +280,6 @@ useHead({ title: 'Daybook – Sett' })
 }
 .gap {
   flex: 1;
-}
-.find {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem 1rem;
-  align-items: center;
-}
-.find label {
-  display: inline-flex;
-  gap: 0.5rem;
-  align-items: center;
-}
-.find select {
-  max-width: 16rem;
 }
 .more {
   align-self: center;

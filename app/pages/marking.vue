@@ -103,7 +103,7 @@ async function markPage(): Promise<void> {
   }
   try {
     const slipRate = SLIP_RATES[kept.value.slips]
-    const choices = withChoices(classroom.classroom?.hands)
+    const choices = withChoices(classroom.hands ?? undefined)
     const { said } = await mark({
       job: 'pages',
       pages: [texts.value],

@@ -71,7 +71,7 @@ watch(
 )
 const pressSetting = computed<PrintSetting>(() => ({
   ...setting.value,
-  choices: withChoices({ ...classroom.classroom?.hands, words: classroom.words }),
+  choices: withChoices({ ...classroom.hands, words: classroom.words }),
 }))
 watchDebounced([print, pressSetting, known], () => lay(pressSetting.value, print.value.items), {
   debounce: 250,

@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import { addDays, format } from 'date-fns'
-import { capital } from '../../core/door'
-import type { SuggestionKind } from '../../core/progress/index'
-import type { KeptGoal } from '../../shared/progress'
-import { HELP_LEVELS } from '../../shared/levels'
-import { downloadBytes } from '../utils/download'
+import { format } from 'date-fns'
+import { capital, isRepresentation, REPRESENTATIONS } from '../../core/door'
+import type { KeptGoal, KeptRules, TriedAt } from '../../shared/progress'
 
 /** What changed: one learner’s sessions as a chart with its table and a sentence, their goal, and what the figures suggest. */
 const classroom = useClassroom()
@@ -17,7 +14,7 @@ const asked = useRoute().query.learner
 if (typeof asked === 'string' && classroom.learners.some((l) => l.id === asked)) learner.value = asked
 await courses.load().catch(() => undefined)
 await Promise.all([p.loadRules(), p.load(learner.value)])
-watch([learner, p.step], () => void p.load(learner.value))
+watch([learner, p.step, p.at], () => void p.load(learner.value))
 const titleOf = (id: string): string => (id === 'stories' ? 'Stories' : (courses.stepOf(id)?.title ?? id))
 /** Steps of this learner, once all were looked at; narrowing keeps the list. */
 const steps = ref<readonly string[]>([])
@@ -26,134 +23,56 @@ watch(
   (now) => p.step.value === '' && (steps.value = now.steps),
   { immediate: true },
 )
-watch(learner, () => (p.step.value = ''))
-
-const SAYS: Readonly<Record<SuggestionKind, string>> = {
-  'move-on': 'Move on to the next step',
-  fade: 'Fade the material: from held to drawn, from drawn to written',
-  concrete: 'Make it more concrete',
-  change: 'Change something: it stays below the aim line',
-  raise: 'Raise the goal: it stays above the aim line',
-  check: 'Look at it again',
-  mark: 'Ask Marking about a mistake',
-  stay: 'Stay with this step',
+watch(learner, () => (p.step.value = p.at.value = ''))
+const PLACES: Readonly<Record<TriedAt, string>> = {
+  bench: 'the Bench',
+  stories: 'Stories',
+  table: 'the table',
+  marking: 'marked pages',
+  rehearsing: 'Rehearse',
 }
+const measure = ref<'share' | 'rate'>('share')
+const timed = computed(() => p.sessions.value.some((s) => s.perMinute !== null))
 const words = reactive<Record<string, string>>({})
 const said = ref('')
-async function decide(
-  s: (typeof p.suggestions.value)[number],
-  answer: 'accepted' | 'later' | 'refused',
-): Promise<void> {
-  if (!learner.value) return
+/** Does something that the server may refuse; what it came to is said. */
+async function tell(work: () => Promise<unknown>, done: string): Promise<void> {
   try {
-    await p.decide(learner.value, s, answer, (words[s.kind] ?? '').trim())
-    said.value = 'Your decision is kept.'
+    await work()
+    said.value = done
   } catch (error) {
     said.value = (error as Error).message
   }
 }
+type Answer = 'accepted' | 'later' | 'refused'
+const decide = (s: (typeof p.suggestions.value)[number], answer: Answer): Promise<void> =>
+  tell(
+    async () => learner.value && p.decide(learner.value, s, answer, (words[s.kind] ?? '').trim()),
+    'Your decision is kept.',
+  )
 const DECIDED = { accepted: 'Taken up', later: 'Put off', refused: 'Not taken up' }
-
-/* --- the goal --- */
-const today = (): string => format(new Date(), 'yyyy-MM-dd')
-const form = reactive({ share: 80, by: format(addDays(new Date(), 42), 'yyyy-MM-dd'), words: '' })
-watch(
-  () => p.goal.value,
-  (goal) => {
-    if (goal) Object.assign(form, { share: Math.round(goal.share * 100), by: goal.by, words: goal.words })
-  },
-  { immediate: true },
-)
-async function setGoal(archived = false): Promise<void> {
-  if (!learner.value) return
-  const old = p.goal.value
-  const goal: KeptGoal = {
-    id: old?.id ?? crypto.randomUUID(),
-    learnerId: learner.value,
-    step: p.step.value,
-    share: Math.min(100, Math.max(10, Number(form.share) || 80)) / 100,
-    set: old?.set ?? today(),
-    by: form.by,
-    words: form.words.trim(),
-    archived,
-    version: old?.version ?? 0,
-  }
-  try {
-    await p.keepGoal(goal)
-    said.value = archived ? 'The goal is put away.' : 'The goal is kept.'
-  } catch (error) {
-    said.value = (error as Error).message
-  }
+const HELP: Readonly<Record<string, string>> = {
+  independent: 'right without help',
+  pointed: 'right with pointing at most',
+  spoken: 'right with a spoken hint at most',
+  shown: 'right after it was shown at most',
+  'hand-over-hand': 'right, hand over hand too',
 }
+const withMaterial = (m: string): string => (isRepresentation(m) ? ` with ${REPRESENTATIONS[m].title}` : '')
 const goalText = computed(() => {
   const g = p.goal.value
   if (!g) return ''
   const what = g.step ? `“${titleOf(g.step)}”` : 'all that is tried'
-  return `${g.words ? `${g.words}: ` : ''}${Math.round(g.share * 100)} of 100 of ${what} right without help by ${dayInWords(g.by)}.`
+  return `${g.words ? `${g.words}: ` : ''}${Math.round(g.share * 100)} of 100 of ${what}${withMaterial(g.material)} ${HELP[g.help]} by ${dayInWords(g.by)}.`
 })
+const keepGoal = (goal: KeptGoal): Promise<void> =>
+  tell(() => p.keepGoal(goal), goal.archived ? 'The goal is put away.' : 'The goal is kept.')
+const keepRules = (change: Partial<KeptRules>): Promise<void> => tell(() => p.keepRules(change), 'The rules are kept.')
 
-/* --- the rules --- */
-const RULES = [
-  ['moveOnShare', 'Move on at so many of 100 without help', 100],
-  ['moveOnSessions', 'in so many sessions running', 1],
-  ['concreteShare', 'More concrete below so many of 100', 100],
-  ['concreteSessions', 'in so many sessions running', 1],
-  ['aimSessions', 'Sessions on one side of the aim line', 1],
-  ['leastTrials', 'Tries that make a session', 1],
-] as const
-const ruleForm = ref<Record<string, number>>({})
-watch(
-  () => p.rules.value,
-  (rules) =>
-    (ruleForm.value = Object.fromEntries(RULES.map(([key, , times]) => [key, Math.round(rules[key] * times)]))),
-  { immediate: true },
-)
-async function setRules(): Promise<void> {
-  try {
-    await p.keepRules(Object.fromEntries(RULES.map(([key, , times]) => [key, Number(ruleForm.value[key]) / times])))
-    said.value = 'The rules are kept.'
-  } catch (error) {
-    said.value = (error as Error).message
-  }
-}
-
-/* --- the chart as a file --- */
 const figure = useTemplateRef<HTMLElement>('figure')
-/** The chart by itself, with the colours it has on the screen written into it. */
-function svgText(): string {
-  const svg = figure.value!.querySelector('svg')!
-  const copy = svg.cloneNode(true) as SVGSVGElement
-  const [from, to] = [
-    [svg, ...svg.querySelectorAll('*')],
-    [copy, ...copy.querySelectorAll('*')],
-  ]
-  from.forEach((el, i) => {
-    const style = getComputedStyle(el)
-    for (const key of ['fill', 'stroke', 'stroke-width', 'stroke-dasharray', 'font-size', 'font-family', 'font-weight'])
-      (to[i] as SVGElement).setAttribute(key, style.getPropertyValue(key))
-    to[i]!.removeAttribute('class')
-    to[i]!.removeAttribute('style')
-  })
-  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg')
-  return new XMLSerializer().serializeToString(copy)
-}
-const fileName = computed(() => `sett-${classroom.nameOf(learner.value ?? '')}-${today()}`)
-const saveSvg = (): void => downloadBytes(`${fileName.value}.svg`, new TextEncoder().encode(svgText()), 'image/svg+xml')
-async function savePng(): Promise<void> {
-  const image = new Image()
-  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svgText())}`
-  await image.decode()
-  const canvas = document.createElement('canvas')
-  const box = figure.value!.querySelector('svg')!.viewBox.baseVal
-  canvas.width = box.width * 2
-  canvas.height = box.height * 2
-  const paper = canvas.getContext('2d')!
-  paper.fillStyle = '#fff'
-  paper.fillRect(0, 0, canvas.width, canvas.height)
-  paper.drawImage(image, 0, 0, canvas.width, canvas.height)
-  const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'))
-  if (blob) downloadBytes(`${fileName.value}.png`, new Uint8Array(await blob.arrayBuffer()), 'image/png')
-}
+const { saveSvg, savePng } = useChartFiles()
+const fileName = computed(() => `sett-${classroom.nameOf(learner.value ?? '')}-${format(new Date(), 'yyyy-MM-dd')}`)
+const chart = (): SVGSVGElement => figure.value!.querySelector('svg')!
 useHead({ title: 'Progress – Sett' })
 </script>
 
@@ -174,104 +93,105 @@ useHead({ title: 'Progress – Sett' })
           <option v-for="s in steps" :key="s" :value="s">{{ titleOf(s) }}</option>
         </select></label
       >
-      <NuxtLink class="stone-button" to="/note">Note at the table</NuxtLink>
+      <label v-if="p.known.value.places.length > 1"
+        >At
+        <select v-model="p.at.value">
+          <option value="">all places but Rehearse</option>
+          <option v-for="at in p.known.value.places" :key="at" :value="at">{{ PLACES[at] }}</option>
+        </select></label
+      >
+      <NuxtLink class="stone-button" to="/learners">All learners</NuxtLink>
+      <NuxtLink class="stone-button" :to="`/timeline?learner=${learner ?? ''}`">Timeline</NuxtLink>
       <NuxtLink v-if="session.may('teacher')" class="stone-button" :to="`/report?learner=${learner ?? ''}`"
         >Report</NuxtLink
       >
     </header>
     <p v-if="p.trouble.value" class="trouble" role="alert">{{ p.trouble.value }}</p>
     <p v-if="p.loaded.value && p.sessions.value.length === 0" class="quiet">
-      Nothing has been tried yet. Work a problem at the Bench, or note tries at the table.
+      Nothing has been tried yet{{ p.goal.value ? ' as the goal counts it' : '' }}. Work a problem at the Bench, or note
+      tries at the table.
     </p>
-    <div v-if="p.sessions.value.length" class="two">
-      <section aria-label="What changed">
+    <div class="two">
+      <section v-if="p.sessions.value.length" aria-label="What changed">
         <div ref="figure">
-          <LazyProgressChart :sessions="p.sessions.value" :aim="p.aim.value" :trend="p.trend.value" />
+          <LazyProgressChart
+            :sessions="p.sessions.value"
+            :aim="p.aim.value"
+            :trend="p.trend.value"
+            :measure="timed ? measure : 'share'"
+            :least="p.rules.value.leastTrials"
+          />
         </div>
         <p id="chart-told" class="told">{{ p.told.value }}</p>
+        <p v-if="p.seen.value">{{ p.seen.value }}</p>
         <p class="quiet">
-          Points: right without help, of 100. Dashed: the aim line. Dotted: the trend by the median of all slopes. Days
-          with fewer than {{ p.rules.value.leastTrials }} tries decide nothing.
+          {{
+            measure === 'rate' && timed
+              ? 'Points: right in a minute, where tries were timed.'
+              : `Points: ${HELP[p.goal.value?.help ?? 'independent']}, of 100. Dashed: the aim line. Dotted: the trend by the median of all slopes.`
+          }}
+          Days with fewer than {{ p.rules.value.leastTrials }} tries decide nothing.
         </p>
-        <details>
-          <summary>The same as a table</summary>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Day</th>
-                <th scope="col">Tried</th>
-                <th scope="col">Right</th>
-                <th scope="col">Without help</th>
-                <th scope="col">Right a minute</th>
-                <th v-for="h in HELP_LEVELS" :key="h" scope="col">{{ h }}</th>
-                <th scope="col">Material</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="s in p.sessions.value" :key="s.day">
-                <th scope="row">{{ dayInWords(s.day) }}</th>
-                <td>{{ s.tried }}</td>
-                <td>{{ s.right }}</td>
-                <td>{{ s.alone }} ({{ Math.round(100 * s.share) }} of 100)</td>
-                <td>{{ s.perMinute === null ? '–' : s.perMinute.toFixed(1) }}</td>
-                <td v-for="h in HELP_LEVELS" :key="h">{{ s.help[h] ?? 0 }}</td>
-                <td>{{ s.phase ?? '–' }}</td>
-              </tr>
-            </tbody>
-          </table>
-        </details>
         <div class="in-row no-print">
-          <button type="button" class="stone-button" @click="saveSvg">Chart as SVG</button>
-          <button type="button" class="stone-button" @click="savePng">Chart as PNG</button>
-        </div>
-      </section>
-      <section class="side" aria-label="What to do">
-        <h2>The figures suggest</h2>
-        <ul class="suggestions">
-          <li v-for="s in p.suggestions.value" :key="s.kind + s.figures">
-            <b>{{ SAYS[s.kind] }}</b>
-            <span v-if="s.slip">: {{ capital(names(s.slip)) }}</span>
-            <p class="quiet">{{ capital(s.figures) }}. Common practice; you decide.</p>
-            <p v-if="s.decided">{{ DECIDED[s.decided.answer] }}{{ s.decided.word ? `: ${s.decided.word}` : '' }}.</p>
-            <form
-              v-else-if="session.may('teacher') && s.kind !== 'stay'"
-              class="in-row"
-              @submit.prevent="decide(s, 'accepted')"
-            >
-              <label>In a word <input v-model="words[s.kind]" type="text" maxlength="200" autocomplete="off" /></label>
-              <button type="submit" class="stone-button main">Take it up</button>
-              <button type="button" class="stone-button" @click="decide(s, 'later')">In a week</button>
-              <button type="button" class="stone-button" @click="decide(s, 'refused')">No</button>
-            </form>
-          </li>
-        </ul>
-        <h2>The goal</h2>
-        <p v-if="goalText">{{ goalText }}</p>
-        <form v-if="session.may('teacher')" class="goal" novalidate @submit.prevent="setGoal()">
-          <label
-            >Right without help, of 100 <input v-model.number="form.share" type="number" min="10" max="100"
-          /></label>
-          <label>By <input v-model="form.by" type="date" /></label>
-          <label class="wide">In your own words <input v-model="form.words" type="text" maxlength="300" /></label>
-          <div class="in-row wide">
-            <button type="submit" class="stone-button main">
-              {{ p.goal.value ? 'Change the goal' : 'Set the goal' }}
+          <span v-if="timed" class="chips" role="group" aria-label="What the points say">
+            <button type="button" class="stone-button" :aria-pressed="measure === 'share'" @click="measure = 'share'">
+              Of 100
             </button>
-            <button v-if="p.goal.value" type="button" class="stone-button" @click="setGoal(true)">Put it away</button>
-          </div>
-        </form>
-        <details v-if="session.may('teacher')">
+            <button type="button" class="stone-button" :aria-pressed="measure === 'rate'" @click="measure = 'rate'">
+              A minute
+            </button>
+          </span>
+          <button type="button" class="stone-button" @click="saveSvg(chart(), fileName)">Chart as SVG</button>
+          <button type="button" class="stone-button" @click="savePng(chart(), fileName)">Chart as PNG</button>
+        </div>
+        <SessionTable :sessions="p.sessions.value" />
+        <template v-if="p.slipWeeks.value.kinds.length">
+          <h2>Kinds of mistake, week by week</h2>
+          <LazySlipChart :of="p.slipWeeks.value" :names="names" />
+        </template>
+        <template v-if="learner && p.known.value.places.includes('rehearsing')">
+          <h2>Known by heart</h2>
+          <LazyKnownByHeart :learner="learner" />
+        </template>
+      </section>
+      <section v-if="p.loaded.value" class="side" aria-label="What to do">
+        <template v-if="p.sessions.value.length">
+          <h2>The figures suggest</h2>
+          <ul class="suggestions">
+            <li v-for="s in p.suggestions.value" :key="s.kind + s.figures">
+              <b>{{ SUGGESTION_SAYS[s.kind] }}</b>
+              <span v-if="s.slip">: {{ capital(names(s.slip)) }}</span>
+              <p class="quiet">{{ capital(s.figures) }}. Common practice; you decide.</p>
+              <p v-if="s.decided">{{ DECIDED[s.decided.answer] }}{{ s.decided.word ? `: ${s.decided.word}` : '' }}.</p>
+              <form
+                v-else-if="session.may('teacher') && s.kind !== 'stay'"
+                class="in-row"
+                @submit.prevent="decide(s, 'accepted')"
+              >
+                <label
+                  >In a word <input v-model="words[s.kind]" type="text" maxlength="200" autocomplete="off"
+                /></label>
+                <button type="submit" class="stone-button main">Take it up</button>
+                <button type="button" class="stone-button" @click="decide(s, 'later')">In a week</button>
+                <button type="button" class="stone-button" @click="decide(s, 'refused')">No</button>
+              </form>
+            </li>
+          </ul>
+        </template>
+        <template v-if="learner">
+          <h2>The goal</h2>
+          <p v-if="goalText">{{ goalText }}</p>
+          <GoalForm
+            v-if="session.may('teacher')"
+            :goal="p.goal.value"
+            :learner="learner"
+            :step="p.step.value"
+            @keep="keepGoal"
+          />
+        </template>
+        <details v-if="session.may('teacher')" class="no-print">
           <summary>The rules that these go by</summary>
-          <form class="goal" novalidate @submit.prevent="setRules">
-            <label v-for="([key, name], i) in RULES" :key="key"
-              >{{ name }} <input v-model.number="ruleForm[key]" type="number" :min="i % 2 ? 1 : 10" max="100"
-            /></label>
-            <p class="quiet wide">
-              At first 80 in 3, below 50 in 3, and 4 (the four-point rule): common practice. They hold for the whole
-              room.
-            </p>
-            <div class="in-row wide"><button type="submit" class="stone-button">Keep the rules</button></div>
-          </form>
+          <RulesForm :rules="p.rules.value" @keep="keepRules" />
         </details>
         <p role="status">{{ said }}</p>
       </section>
@@ -295,6 +215,9 @@ header label {
   display: inline-flex;
   gap: 0.5rem;
   align-items: center;
+}
+header select {
+  max-width: 15rem;
 }
 p {
   margin: 0;
@@ -320,33 +243,9 @@ h2 {
   display: grid;
   gap: 0.4rem;
 }
-.goal {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.6rem 1rem;
-}
-.goal label {
-  display: grid;
-  gap: 0.2rem;
-}
-.wide {
-  grid-column: 1 / -1;
-}
-details {
-  overflow-x: auto;
-}
 summary {
   min-height: 44px;
   cursor: pointer;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  padding: 0.3rem 0.7rem;
-  text-align: left;
-  border-bottom: 1px solid var(--rule);
 }
 .trouble {
   background: var(--plum-wash);
@@ -356,6 +255,11 @@ td {
 @media (max-width: 900px) {
   .two {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media print {
+  .two {
+    display: block;
   }
 }
 </style>

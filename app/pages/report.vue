@@ -2,9 +2,11 @@
 import { format, subDays } from 'date-fns'
 import { capital, pretty, withDefaults } from '../../core/door'
 import { PAPERS } from '../../core/paper/index'
+import type { WorkRecord } from '../../core/door'
 import { reportOf, reportText, sessionsOf, type Reported, type ReportSection } from '../../core/progress/index'
 import type { Progress } from '../../shared/progress'
-import type { RecordPage } from '../../shared/schemas'
+import type { Moment } from '../../shared/learners'
+import type { RecordPage, SavedRecord } from '../../shared/schemas'
 import { download, downloadBytes } from '../utils/download'
 import { request } from '../utils/request'
 
@@ -25,6 +27,10 @@ const sections = ref<ReportSection[]>([])
 const made = ref('')
 const said = ref('')
 const trouble = ref('')
+/** Work that was chosen in the timeline, shown step by step after the words. */
+const strips = shallowRef<readonly { readonly work: WorkRecord; readonly word: string; readonly day: string }[]>([])
+const withStrips = ref(true)
+const MOST_STRIPS = 4
 /** So many steps are told of, those tried last. */
 const MOST_STEPS = 8
 const MOST_SAMPLES = 5
@@ -64,6 +70,15 @@ async function make(): Promise<void> {
     const page = await request<RecordPage>(
       `/api/records?${new URLSearchParams({ learner: id, from: from.value, to: to.value, limit: '60' })}`,
     )
+    const moments = (await request<readonly Moment[]>(`/api/moments?learner=${id}`)).slice(0, 40)
+    const chosen: { work: WorkRecord; word: string; day: string }[] = []
+    for (const { record, word } of moments) {
+      if (chosen.length === MOST_STRIPS) break
+      const { work, startedAt } = await request<SavedRecord>(`/api/records/${record}`)
+      const day = startedAt.slice(0, 10)
+      if (day >= from.value && day <= to.value) chosen.push({ work: markRaw(work as WorkRecord), word, day })
+    }
+    strips.value = chosen
     const counts = new Map<string, number>()
     for (const s of all.slips)
       if (s.day >= from.value && s.day <= to.value) counts.set(s.slip, (counts.get(s.slip) ?? 0) + s.count)
@@ -112,9 +127,16 @@ async function asPdf(): Promise<void> {
       perPage: 1,
       big: false,
       tactile: false,
-      choices: withDefaults({ ...classroom.classroom?.hands, words: classroom.words }),
+      choices: withDefaults({ ...classroom.hands, words: classroom.words }),
     },
-    [{ sheet, names: [], copies: 1 }],
+    [
+      { sheet, names: [], copies: 1 },
+      ...(withStrips.value ? strips.value : []).map(({ work }) => ({
+        sheet: { kind: 'steps' as const, problem: work.problem, material: work.representation, record: work },
+        names: [name.value],
+        copies: 1,
+      })),
+    ],
   )
   try {
     downloadBytes(`${fileName.value}.pdf`, await paper.pdf(`Report: ${made.value}`), 'application/pdf')
@@ -154,6 +176,24 @@ useHead({ title: 'Report – Sett' })
           @input="sections[i] = { ...s, text: ($event.target as HTMLTextAreaElement).value }"
         />
       </label>
+      <section v-if="strips.length" class="strips" aria-labelledby="strips-title">
+        <h2 id="strips-title">Samples, step by step</h2>
+        <label><input v-model="withStrips" type="checkbox" /> Put them into the PDF, a page each</label>
+        <template v-if="withStrips">
+          <div v-for="s in strips" :key="s.day + s.work.problem">
+            <p>
+              {{ dayText(s.day) }}, <span class="learner">{{ pretty(s.work.problem) }}</span>{{
+                s.word ? `: ${s.word}` : ''
+              }}
+            </p>
+            <LazyWorkStrip :work="s.work" :of="pretty(s.work.problem)" />
+          </div>
+        </template>
+      </section>
+      <p v-else class="quiet">
+        Work that is marked in the <NuxtLink :to="`/timeline?learner=${learner ?? ''}`">timeline</NuxtLink> is shown
+        here step by step.
+      </p>
       <div class="in-row">
         <button type="button" class="stone-button main" @click="asPdf">As PDF</button>
         <button type="button" class="stone-button" @click="asText">As plain text</button>
@@ -181,6 +221,11 @@ p {
   width: 100%;
   font-weight: 400;
   line-height: 1.45;
+}
+.strips {
+  display: grid;
+  gap: 0.6rem;
+  min-width: 0;
 }
 .trouble {
   background: var(--plum-wash);

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { WORD_SETS } from '../../core/door'
-import type { Classroom, Learner } from '../../shared/schemas'
+import type { KeptLearner } from '../../shared/learners'
+import type { Classroom, NewLearner } from '../../shared/schemas'
 import { roomAnswer } from '../utils/firstRoom'
 import { request } from '../utils/request'
 
@@ -8,16 +9,25 @@ import { request } from '../utils/request'
 export const useClassroom = defineStore('classroom', () => {
   const loaded = ref(false)
   const classroom = ref<Classroom | null>(null)
-  const learners = ref<readonly Learner[]>([])
+  const everyone = ref<readonly KeptLearner[]>([])
+  /** Those who come; whoever is put away is among `everyone` only. */
+  const learners = computed(() => everyone.value.filter((l) => !l.archived))
+  const groups = computed(() =>
+    [...new Set(learners.value.flatMap((l) => l.groups))].sort((a, b) => a.localeCompare(b)),
+  )
   const learnerId = useLocalStorage<string | null>('sett.learner', 'first')
 
   const learner = computed(() => learners.value.find((l) => l.id === learnerId.value) ?? null)
-  const words = computed(() => classroom.value?.words ?? WORD_SETS.exchange)
+  /** The room's words and hands, with what differs for whoever is at the bench. */
+  const words = computed(() => learner.value?.choices.words ?? classroom.value?.words ?? WORD_SETS.exchange)
+  const hands = computed(
+    () => classroom.value && { ...toRaw(classroom.value.hands), ...toRaw(learner.value?.choices.hands) },
+  )
 
   async function load(): Promise<void> {
     const answer = await roomAnswer()
     classroom.value = answer.classroom
-    learners.value = answer.learners
+    everyone.value = answer.learners
     // The first time, the first of the class is at the bench; later whoever was chosen, or nobody.
     if (!learner.value) learnerId.value = (learnerId.value === 'first' && learners.value[0]?.id) || null
     loaded.value = true
@@ -27,8 +37,8 @@ export const useClassroom = defineStore('classroom', () => {
     classroom.value = await request<Classroom>('/api/classroom', { method: 'PUT', body: room })
   }
 
-  async function addLearner(codeName: string): Promise<Learner> {
-    const added = await request<Learner>('/api/learners', {
+  async function addLearner(codeName: string): Promise<NewLearner> {
+    const added = await request<NewLearner>('/api/learners', {
       method: 'POST',
       body: { id: crypto.randomUUID(), codeName },
     })
@@ -36,7 +46,29 @@ export const useClassroom = defineStore('classroom', () => {
     return added
   }
 
-  const nameOf = (id: string): string => learners.value.find((l) => l.id === id)?.codeName ?? ''
+  /** Changes a learner. @throws ServerRefusal where somebody has changed them since. */
+  async function keepLearner(sent: KeptLearner): Promise<KeptLearner> {
+    const kept = await request<KeptLearner>(`/api/learners/${sent.id}`, { method: 'PUT', body: sent })
+    everyone.value = everyone.value.map((l) => (l.id === kept.id ? kept : l))
+    return kept
+  }
 
-  return { loaded, classroom, learners, learnerId, learner, words, load, setRoom, addLearner, nameOf }
+  const nameOf = (id: string): string => everyone.value.find((l) => l.id === id)?.codeName ?? ''
+
+  return {
+    loaded,
+    classroom,
+    everyone,
+    learners,
+    groups,
+    learnerId,
+    learner,
+    words,
+    hands,
+    load,
+    setRoom,
+    addLearner,
+    keepLearner,
+    nameOf,
+  }
 })

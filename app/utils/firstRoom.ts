@@ -1,10 +1,11 @@
-import type { Classroom, Learner } from '../../shared/schemas'
+import type { KeptLearner } from '../../shared/learners'
+import type { Classroom } from '../../shared/schemas'
 import { request } from './request'
 
 /** What the server says of the room. */
 export interface RoomAnswer {
   readonly classroom: Classroom | null
-  readonly learners: readonly Learner[]
+  readonly learners: readonly KeptLearner[]
 }
 
 const ask = (): Promise<RoomAnswer> => request<RoomAnswer>('/api/classroom')

@@ -6,7 +6,7 @@ import { reopen, type WorkRecord } from '../record/record'
 import { REPRESENTATIONS } from '../representation/index'
 import type { RepresentationId } from '../materials'
 import type { WayId } from '../way/way'
-import { circle, fitted, POINT, text, type Mark } from './drawing'
+import { circle, fitted, POINT, text, type Mark, type Picture } from './drawing'
 import { column, fittedLine, flowed, paragraph, type Block } from './lines'
 import type { Content, Room } from './page'
 import { pictureOf } from './pictures/index'
@@ -64,6 +64,24 @@ function ofPlan({ problem, material, way }: StepsWish, s: Setting): Strip {
     setup,
     steps: plan.steps.map((step, i) => ({ state: states[i + 1], lines: step.lines.map((l) => l.text), say: step.say })),
   }
+}
+
+/** A step of a strip by itself: what the mat looks like after it, where it changed; what is written; what is said. */
+export interface StripStep {
+  readonly picture: Picture | null
+  readonly lines: readonly string[]
+  readonly say: string
+}
+/** What a hand did, step by step, as pictures. @throws Refusal where the record cannot be worked. */
+export function stripOfRecord(record: WorkRecord): readonly StripStep[] {
+  const { setup, steps } = ofRecord(record)
+  let before = ''
+  return steps.map(({ state, lines, say }) => {
+    const now = JSON.stringify(state)
+    const picture = now === before ? null : pictureOf(setup, setup.representation, state)
+    before = now
+    return { picture: picture && picture.w > 0.1 ? picture : null, lines, say }
+  })
 }
 
 /** The steps of a strip, each as a block so wide. A picture is shown where something changed; one is no higher than `most`. */

@@ -1,4 +1,4 @@
-import { POINT, type Font, type Ink, type Look, type Mark } from './drawing'
+import { POINT, type Font, type Ink, type Look, type Mark, type Picture } from './drawing'
 import type { Page } from './page'
 
 /** Sheets as SVG, in millimetres. */
@@ -39,6 +39,11 @@ function svgOf(mark: Mark): string {
     }
   }
 }
+
+/** A picture by itself, in millimetres, for a page that has the fonts already. */
+export const svgPicture = ({ w, h, marks }: Picture): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="-1 -1 ${n(w + 2)} ${n(h + 2)}" aria-hidden="true" ` +
+  `stroke-linecap="round" stroke-linejoin="round">${marks.map(svgOf).join('')}</svg>`
 
 /** A page as a complete SVG document at its true size; `style` brings fonts along where the reader may not have them. */
 export const svgPage = ({ w, h, title, marks }: Page, style = ''): string =>

@@ -63,8 +63,12 @@ export interface Session {
   readonly phase: Phase | null
 }
 
-/** Sessions in the order of their days. */
-export function sessionsOf(tried: readonly Tried[]): readonly Session[] {
+/** Levels of help, least to most (practice, section 15). */
+export const HELP_ORDER = ['independent', 'pointed', 'spoken', 'shown', 'hand-over-hand'] as const
+
+/** Sessions in the order of their days. What counts as right without help may be right with at most `upTo`, where a goal says so. */
+export function sessionsOf(tried: readonly Tried[], upTo = 'independent'): readonly Session[] {
+  const enough = HELP_ORDER.slice(0, (HELP_ORDER as readonly string[]).indexOf(upTo) + 1) as readonly string[]
   const days = new Map<string, Tried[]>()
   for (const t of tried) days.set(t.day, [...(days.get(t.day) ?? []), t])
   return [...days]
@@ -75,7 +79,7 @@ export function sessionsOf(tried: readonly Tried[]): readonly Session[] {
       const count = (only: (t: Tried) => boolean): number => sum((t) => t.count, only)
       const triedAll = count(() => true)
       const right = count((t) => t.right)
-      const alone = count((t) => t.right && t.help === 'independent')
+      const alone = count((t) => t.right && enough.includes(t.help))
       const ms = sum((t) => t.ms)
       const help: Record<string, number> = {}
       for (const t of all) help[t.help] = (help[t.help] ?? 0) + t.count

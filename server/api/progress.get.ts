@@ -6,7 +6,7 @@ import { useStore } from '../utils/store'
 
 /** What a learner tried, day by day, with their goals and what was decided. */
 export default defineEventHandler((event) => {
-  const { learner, step, from } = checkedQuery(event, progressQuery)
+  const { learner, ...of } = checkedQuery(event, progressQuery)
   mustReach(event, learner)
-  return progressOf(useStore(), learner, step, from)
+  return progressOf(useStore(), learner, of)
 })

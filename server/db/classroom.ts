@@ -1,5 +1,26 @@
-import { folded, handsSchema, wordsSchema, type Classroom, type Learner } from '../../shared/schemas'
+import { learnerChoicesSchema, NO_CHOICES, type KeptLearner } from '../../shared/learners'
+import { folded, handsSchema, wordsSchema, type Classroom, type NewLearner } from '../../shared/schemas'
 import type { Db } from './open'
+
+interface Row {
+  readonly id: string
+  readonly codeName: string
+  readonly groups: string
+  readonly archived: number
+  readonly choices: string
+  readonly version: number
+}
+/** What an earlier version kept and this one does not know is left out; the learner stays. */
+const choicesIn = (json: string): KeptLearner['choices'] => {
+  const read = learnerChoicesSchema.safeParse(JSON.parse(json))
+  return read.success ? read.data : NO_CHOICES
+}
+const read = ({ groups, archived, choices, ...row }: Row): KeptLearner => ({
+  ...row,
+  groups: JSON.parse(groups) as string[],
+  archived: archived === 1,
+  choices: choicesIn(choices),
+})
 
 /** The classroom and its learners. Statements are prepared once per database. */
 export function classroomTable(db: Db) {
@@ -10,16 +31,23 @@ export function classroomTable(db: Db) {
     `INSERT INTO classroom (id, name, words, hands) VALUES (1, @name, @words, @hands)
      ON CONFLICT (id) DO UPDATE SET name = @name, words = @words, hands = @hands`,
   )
-  const LEARNER = 'SELECT id, code_name AS codeName FROM learner'
-  const all = db.prepare<[], Learner>(`${LEARNER} ORDER BY position, code_name`)
-  const byId = db.prepare<[string], Learner>(`${LEARNER} WHERE id = ?`)
-  const byName = db.prepare<[string], Learner>(`${LEARNER} WHERE folded = ?`)
+  const LEARNER = 'SELECT id, code_name AS codeName, in_groups AS groups, archived, choices, version FROM learner'
+  const all = db.prepare<[], Row>(`${LEARNER} ORDER BY position, code_name`)
+  const byId = db.prepare<[string], Row>(`${LEARNER} WHERE id = ?`)
+  const byName = db.prepare<[string], Row>(`${LEARNER} WHERE folded = ?`)
+  const byRoster = db.prepare<[string], Row>(`${LEARNER} WHERE roster_id = ?`)
   const insert = db.prepare(
     `INSERT INTO learner (id, code_name, folded, position)
      VALUES (@id, @codeName, @folded, (SELECT coalesce(max(position), 0) + 1 FROM learner))`,
   )
   const rename = db.prepare('UPDATE learner SET code_name = @codeName, folded = @folded WHERE id = @id')
-  const withFolded = (learner: Learner) => ({ ...learner, folded: folded(learner.codeName) })
+  const change = db.prepare(
+    `UPDATE learner SET code_name = @codeName, folded = @folded, in_groups = @groups, archived = @archived,
+       choices = @choices, version = @version WHERE id = @id`,
+  )
+  const enrol = db.prepare<[string, string]>('UPDATE learner SET roster_id = ? WHERE id = ?')
+  const withFolded = <T extends NewLearner>(learner: T) => ({ ...learner, folded: folded(learner.codeName) })
+  const one = (row: Row | undefined): KeptLearner | undefined => row && read(row)
   return {
     classroom: (): Classroom | undefined => {
       const row = get.get()
@@ -33,11 +61,27 @@ export function classroomTable(db: Db) {
         words: JSON.stringify(classroom.words),
         hands: JSON.stringify(classroom.hands),
       }),
-    learners: (): Learner[] => all.all(),
-    learner: (id: string): Learner | undefined => byId.get(id),
+    learners: (): KeptLearner[] => all.all().map(read),
+    learner: (id: string): KeptLearner | undefined => one(byId.get(id)),
     /** The learner of a code name, however it is written. */
-    learnerNamed: (codeName: string): Learner | undefined => byName.get(folded(codeName)),
-    addLearner: (learner: Learner): void => void insert.run(withFolded(learner)),
-    renameLearner: (learner: Learner): void => void rename.run(withFolded(learner)),
+    learnerNamed: (codeName: string): KeptLearner | undefined => one(byName.get(folded(codeName))),
+    /** The learner whom a school's list calls so. */
+    learnerOnRoster: (rosterId: string): KeptLearner | undefined => one(byRoster.get(rosterId)),
+    addLearner: ({ id, codeName }: NewLearner): void => void insert.run(withFolded({ id, codeName })),
+    renameLearner: ({ id, codeName }: NewLearner): void => void rename.run(withFolded({ id, codeName })),
+    /** Says by which identifier a school's list knows a learner. */
+    enrolLearner: (id: string, rosterId: string): void => void enrol.run(rosterId, id),
+    /** Keeps a learner changed from a version; undefined where it has been changed since, and stays as it is. */
+    keepLearner: db.transaction((sent: KeptLearner): KeptLearner | undefined => {
+      if (one(byId.get(sent.id))?.version !== sent.version) return undefined
+      const kept = { ...sent, version: sent.version + 1 }
+      change.run({
+        ...withFolded(kept),
+        groups: JSON.stringify(kept.groups),
+        archived: kept.archived ? 1 : 0,
+        choices: JSON.stringify(kept.choices),
+      })
+      return kept
+    }),
   }
 }

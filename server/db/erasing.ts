@@ -23,6 +23,7 @@ export function eraseIn(db: Db, id: string): void {
     for (const table of [
       'record',
       'trial',
+      'moment',
       'goal',
       'decision',
       'rehearsal',

@@ -23,6 +23,11 @@ const narrowedBy = (table: Listed) =>
     learner: 'learner_id = @learner',
     problem: 'problem = @problem',
     material: 'material = @material',
+    // Only work at the Bench has a way.
+    way: table === 'record' ? 'way = @way' : `'' = @way`,
+    help: `${table}.help = @help`,
+    came: `${table}.is_right = (@came = 'right')`,
+    group: `learner_id IN (SELECT l.id FROM learner l, json_each(l.in_groups) g WHERE g.value = @group)`,
     slip: `${table}_slip.slip = @slip`,
     from: `${table}.started_at >= @from`,
     to: `${table}.started_at < @to || 'T24'`,
@@ -64,7 +69,7 @@ function listOf(db: Db, table: Listed) {
   }
   return {
     latest: (query: RecordQuery, only: readonly string[] | null): readonly RecordSummary[] => {
-      const { before, limit, ...by } = query
+      const { before, limit, step: _, ...by } = query
       const keys = (Object.keys(narrowed) as Key[]).filter((k) => by[k] !== undefined)
       const [time = '', id = ''] = before?.split('_') ?? []
       return listBy(keys, before !== undefined, only !== null)

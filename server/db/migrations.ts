@@ -9,6 +9,7 @@ import markings from './migrations/008-markings'
 import courses from './migrations/009-courses'
 import prints from './migrations/010-prints'
 import trials from './migrations/011-trials'
+import learners from './migrations/012-learners'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
 export const MIGRATIONS: readonly string[] = [
@@ -23,4 +24,5 @@ export const MIGRATIONS: readonly string[] = [
   courses,
   prints,
   trials,
+  learners,
 ]

@@ -1,4 +1,4 @@
-import type { Decision, KeptGoal } from '../../shared/progress'
+import type { Decision, KeptGoal, TriedAt } from '../../shared/progress'
 import type { Db } from './open'
 
 /** Alike trials of one day. */
@@ -11,20 +11,42 @@ export interface TriedRow {
   readonly right: number
   readonly count: number
   readonly ms: number
+  /** Where it was tried. */
+  readonly at: TriedAt
 }
+/** Alike trials of one day, without what was asked. */
+export type DayRow = Pick<TriedRow, 'day' | 'right' | 'help' | 'material' | 'count' | 'ms'>
 /** As many groups of alike trials as are looked at, the latest. */
 const MOST_GROUPS = 8000
 
 /** What learners tried, day by day; their goals; what was decided. Statements are prepared once per database. */
 export function progressTable(db: Db) {
-  const grouped = (table: string, step: string, only: string): string =>
+  const grouped = (table: string, step: string, at: string, only: string): string =>
     `SELECT substr(started_at, 1, 10) AS day, problem, ${step} AS step, material, help, is_right AS "right",
-       count(*) AS count, sum(duration_ms) AS ms
+       count(*) AS count, sum(duration_ms) AS ms, ${at} AS at
      FROM ${table} WHERE learner_id = @learner AND started_at >= @from ${only}
-     GROUP BY day, problem, step, material, help, is_right`
+     GROUP BY day, problem, step, material, help, is_right${at.startsWith("'") ? '' : ', at'}`
+  const KIND = `CASE kind WHEN 'story' THEN 'stories' ELSE 'table' END`
   const tried = db.prepare<[object], TriedRow>(
-    `SELECT * FROM (${grouped('record', `''`, '')}
-       UNION ALL ${grouped('trial', 'step', `AND kind <> 'note'`)}) ORDER BY day DESC LIMIT @most`,
+    `SELECT * FROM (${grouped('record', `''`, `'bench'`, '')}
+       UNION ALL ${grouped('trial', 'step', KIND, `AND kind <> 'note'`)}) ORDER BY day DESC LIMIT @most`,
+  )
+  const dayRows = (table: string, only: string): string =>
+    `SELECT substr(started_at, 1, 10) AS day, is_right AS "right", help, material, count(*) AS count, sum(duration_ms) AS ms
+     FROM ${table} WHERE learner_id = @learner AND started_at >= @from ${only} GROUP BY day, is_right, help, material`
+  const days = db.prepare<[object], DayRow>(
+    `${dayRows('record', '')} UNION ALL ${dayRows('trial', `AND kind <> 'note'`)}`,
+  )
+  const last = db.prepare<[object], { at: string; problem: string; step: string }>(
+    `SELECT * FROM (
+       SELECT * FROM (SELECT started_at AS at, problem, '' AS step FROM record WHERE learner_id = @learner
+         ORDER BY started_at DESC LIMIT 1)
+       UNION ALL SELECT * FROM (SELECT started_at AS at, problem, step FROM trial WHERE learner_id = @learner AND kind <> 'note'
+         ORDER BY started_at DESC LIMIT 1)) ORDER BY at DESC LIMIT 1`,
+  )
+  const rehearsed = db.prepare<[object], Pick<TriedRow, 'day' | 'right' | 'count' | 'ms'>>(
+    `SELECT date(answered_at / 1000, 'unixepoch') AS day, is_right AS "right", count(*) AS count, sum(duration_ms) AS ms
+     FROM rehearsal WHERE learner_id = @learner AND answered_at >= @from GROUP BY day, is_right ORDER BY day DESC LIMIT 1000`,
   )
   const slips = db.prepare<[object], { slip: string; day: string; count: number }>(
     `SELECT slip, substr(s.started_at, 1, 10) AS day, count(*) AS count FROM record r JOIN record_slip s ON s.record_id = r.id
@@ -54,6 +76,12 @@ export function progressTable(db: Db) {
   const read = <T>(row: GoalRow | undefined): T | undefined => row && (JSON.parse(row.body) as T)
   return {
     triedBy: (learner: string, from: string): readonly TriedRow[] => tried.all({ learner, from, most: MOST_GROUPS }),
+    /** Alike trials of each day since one, without what was asked: read from an index alone. */
+    daysBy: (learner: string, from: string): readonly DayRow[] => days.all({ learner, from }),
+    lastTriedBy: (learner: string) => last.get({ learner }),
+    /** Answers of rehearsing, day by day, the latest first. */
+    rehearsedBy: (learner: string, from: string) =>
+      rehearsed.all({ learner, from: from === '' ? 0 : Date.parse(from) }),
     slipsBy: (learner: string, from: string): readonly { slip: string; day: string; count: number }[] =>
       slips.all({ learner, from, most: MOST_GROUPS }),
     goals: (learner: string): readonly KeptGoal[] => goalsOf.all(learner).map((r) => read<KeptGoal>(r)!),

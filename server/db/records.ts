@@ -20,10 +20,10 @@ export interface DoneRow extends Pick<RecordSummary, 'problem' | 'material' | 's
 /** Records of work done. Statements are prepared once per database. */
 export function recordTable(db: Db) {
   const put = db.prepare(
-    `INSERT INTO record (id, learner_id, started_at, duration_ms, problem, material, mode, is_right, help, note, slips, body)
-     VALUES (@id, @learnerId, @startedAt, @durationMs, @problem, @material, @mode, @right, @help, @note, @slips, @body)
+    `INSERT INTO record (id, learner_id, started_at, duration_ms, problem, material, way, mode, is_right, help, note, slips, body)
+     VALUES (@id, @learnerId, @startedAt, @durationMs, @problem, @material, @way, @mode, @right, @help, @note, @slips, @body)
      ON CONFLICT (id) DO UPDATE SET learner_id = @learnerId, started_at = @startedAt, duration_ms = @durationMs,
-       problem = @problem, material = @material, mode = @mode, is_right = @right, help = @help, note = @note, slips = @slips,
+       problem = @problem, material = @material, way = @way, mode = @mode, is_right = @right, help = @help, note = @note, slips = @slips,
        body = @body`,
   )
   const dropSlips = db.prepare<[string]>('DELETE FROM record_slip WHERE record_id = ?')
@@ -68,6 +68,7 @@ export function recordTable(db: Db) {
         durationMs: r.work.moves.at(-1)?.at ?? 0,
         problem: r.work.problem,
         material: r.work.representation,
+        way: r.work.way,
         mode: r.work.mode,
         right: r.outcome.right ? 1 : 0,
         help: r.outcome.help,

@@ -44,6 +44,7 @@ export function trialTable(db: Db) {
     `SELECT ${columns} FROM trial WHERE learner_id = ? AND (started_at, id) > (?, ?) ORDER BY started_at, id LIMIT ?`,
   )
   const remove = db.prepare<[string]>('DELETE FROM trial WHERE id = ?')
+  const step = db.prepare<[string], string>('SELECT step FROM trial WHERE id = ?').pluck()
   const counted = db.prepare<[string], number>('SELECT count(*) FROM trial WHERE started_at < ?').pluck()
   const older = db.prepare<[string]>('DELETE FROM trial WHERE started_at < ?')
 
@@ -82,6 +83,8 @@ export function trialTable(db: Db) {
       const row = one.get(id)
       return row && read(row)
     },
+    /** The step that was named when it was noted; nothing where none was. */
+    stepNoted: (id: string): string => step.get(id) ?? '',
     /** All trials of one learner, or of all, the oldest first. */
     trials: each,
     removeTrial: (id: string): boolean => remove.run(id).changes > 0,

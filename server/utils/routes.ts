@@ -12,7 +12,12 @@ export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 export const ROUTES: Readonly<Record<string, Partial<Readonly<Record<Method, Needs>>>>> = {
   '/api/classroom': { GET: 'looker-on', PUT: 'teacher' },
   '/api/learners': { POST: 'teacher' },
-  '/api/learners/:id': { GET: 'teacher', DELETE: 'keeper' },
+  '/api/learners/:id': { GET: 'teacher', PUT: 'teacher', DELETE: 'keeper' },
+  '/api/roster': { POST: 'teacher' },
+  '/api/glance': { GET: 'looker-on' },
+  '/api/moments': { GET: 'looker-on' },
+  '/api/moments/:id': { PUT: 'teacher', DELETE: 'teacher' },
+  '/api/searches': { GET: 'looker-on', PUT: 'teacher' },
   '/api/notches': { GET: 'looker-on', PUT: 'teacher', DELETE: 'teacher' },
   '/api/records': { GET: 'looker-on', POST: 'helper' },
   '/api/records/:id': { GET: 'looker-on', DELETE: 'teacher' },

@@ -7,6 +7,7 @@ import { hold, type Hold } from '../db/hold'
 import { listingTable } from '../db/listing'
 import { lessonTable } from '../db/lessons'
 import { markingTable } from '../db/markings'
+import { momentTable } from '../db/moments'
 import { notchTable } from '../db/notches'
 import { openDb, type Db } from '../db/open'
 import { peopleTable } from '../db/people'
@@ -33,6 +34,7 @@ const tables = (db: Db) => ({
   ...courseTable(db),
   ...lessonTable(db),
   ...markingTable(db),
+  ...momentTable(db),
   ...printTable(db),
   ...rehearsalTable(db),
   ...erasingTable(db),

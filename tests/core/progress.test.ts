@@ -3,15 +3,18 @@ import fc from 'fast-check'
 import {
   aimAt,
   aimLine,
+  daysNotSeen,
   medianOf,
   phaseOf,
   reportOf,
   reportText,
   RULES_AT_FIRST,
   sessionsOf,
+  slipsByWeek,
   suggest,
   theilSen,
   toldOfProgress,
+  toldOfSeen,
   type Session,
   type Tried,
 } from '../../core/progress/index'
@@ -242,5 +245,77 @@ describe('A report', () => {
       { title: 'What was tried', text: 'Nothing is recorded of Moth from 1 November 2026 to 20 November 2026.' },
     ])
     expect(reportText('Report: Moth', [{ title: 'Next', text: 'on' }])).toBe('Report: Moth\n\nNEXT\non\n')
+  })
+})
+
+describe('days and mistakes over time', () => {
+  test('weekdays without anything are counted, and the longest run of them', () => {
+    // November 2026 begins on a Sunday: the 2nd to the 20th are fifteen weekdays.
+    const seen = ['2026-11-02', '2026-11-03', '2026-11-14', '2026-11-16', '2026-11-17']
+    expect(daysNotSeen(seen, '2026-11-02', '2026-11-20')).toEqual({
+      away: 11,
+      of: 15,
+      last: '2026-11-17',
+      // On Saturday the 14th they were seen: the run ends there.
+      gap: { from: '2026-11-04', to: '2026-11-13', days: 8 },
+    })
+    expect(toldOfSeen(daysNotSeen(seen, '2026-11-02', '2026-11-20'), (d) => d.slice(8))).toBe(
+      'Not seen on 11 of the last 15 weekdays; last seen on 17. The longest time without: 8 weekdays, from 04 to 13.',
+    )
+    expect(toldOfSeen(daysNotSeen(['2026-11-02', '2026-11-03'], '2026-11-02', '2026-11-03'), String)).toBe(
+      'Seen on each of the last 2 weekdays.',
+    )
+    expect(daysNotSeen([], '2026-11-07', '2026-11-08')).toEqual({ away: 0, of: 0, last: null, gap: null })
+    // A century is not walked through.
+    expect(daysNotSeen([], '1926-01-01', '2026-01-01').of).toBeLessThan(1000)
+  })
+
+  test('mistakes stand by their weeks, without a gap between, the one seen most first', () => {
+    const slips = [
+      { slip: 'a', day: '2026-11-01', count: 1 },
+      { slip: 'b', day: '2026-11-02', count: 2 },
+      { slip: 'a', day: '2026-11-18', count: 4 },
+      { slip: 'a', day: '2026-11-22', count: 1 },
+    ]
+    expect(slipsByWeek(slips)).toEqual({
+      // The 1st is a Sunday, and so of the week before.
+      weeks: ['2026-10-26', '2026-11-02', '2026-11-09', '2026-11-16'],
+      kinds: [
+        { slip: 'a', total: 6, counts: [1, 0, 0, 5] },
+        { slip: 'b', total: 2, counts: [0, 2, 0, 0] },
+      ],
+    })
+    expect(slipsByWeek(slips, { most: 1, weeks: 2 })).toEqual({
+      weeks: ['2026-11-09', '2026-11-16'],
+      kinds: [{ slip: 'a', total: 5, counts: [0, 5] }],
+    })
+    expect(slipsByWeek([])).toEqual({ weeks: [], kinds: [] })
+  })
+
+  test('a goal that allows help counts what was right with at most that help', () => {
+    const of = (help: string, right: boolean): Tried => ({
+      day: '2026-11-02',
+      right,
+      help,
+      material: 'blocks',
+      count: 2,
+      ms: 0,
+    })
+    const all = [of('independent', true), of('pointed', true), of('spoken', true), of('pointed', false)]
+    const alone = (help?: string): number => sessionsOf(all, help)[0]!.alone
+    expect([alone(), alone('pointed'), alone('spoken'), alone('hand-over-hand')]).toEqual([2, 4, 6, 6])
+  })
+
+  test('days with too few tries are counted and not compared', () => {
+    const of = (day: string, right: number, tried: number): Session =>
+      sessionsOf([
+        { day, right: true, help: 'independent', material: '', count: right, ms: 0 },
+        { day, right: false, help: 'independent', material: '', count: tried - right, ms: 0 },
+      ])[0]!
+    const days = [of('2026-11-02', 2, 10), of('2026-11-03', 9, 10), of('2026-11-04', 0, 1)]
+    expect(toldOfProgress(days, undefined, 3)).toBe(
+      '21 tries on 3 days. Right without help: 2 of 10 on the first day, 9 of 10 on the last.',
+    )
+    expect(toldOfProgress(days, undefined)).toContain('0 of 1 on the last')
   })
 })

@@ -10,6 +10,7 @@ import { placements } from './placement'
 import { longRecords } from './records'
 import { savesPerSecond } from './saves'
 import { schoolOf } from './school'
+import { yearOf } from './year'
 
 /** Prints one measured figure with what it is held against. */
 export interface Figure {
@@ -18,14 +19,17 @@ export interface Figure {
   readonly beside: string
 }
 
-/** `diagnosis` measures marking alone, `placement` placing, `courses` courses, lessons, kits and sheets. `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
+/** `--year` measures a school’s year of 200,000 trials, `--year=2000000` ten times that. `kills` kills servers alone. `diagnosis` measures marking alone, `placement` placing, `courses` courses, lessons, kits and sheets. `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
 const school = process.argv.map((arg) => /^--school(?:=(\d+))?$/.exec(arg)).find((found) => found !== null)
 const records = Number(school?.[1] ?? 200_000)
+
+const year = process.argv.map((arg) => /^--year(?:=(\d+))?$/.exec(arg)).find((found) => found !== null)
 
 const ALONE: readonly (readonly [string, string, () => Figure[] | Promise<Figure[]>])[] = [
   ['diagnosis', 'Marking', marking],
   ['placement', 'Placement', placements],
   ['courses', 'Courses, lessons, kits, sheets', courses],
+  ['kills', 'Servers killed', killsSurvived],
 ]
 const alone = ALONE.find(([name]) => process.argv.includes(name))
 
@@ -41,7 +45,13 @@ const ALL: readonly (readonly [string, () => Figure[] | Promise<Figure[]>])[] = 
   ['Servers killed', killsSurvived],
 ]
 
-const chosen = alone ? [[alone[1], alone[2]] as const] : school ? [['A school', schoolOf(records)] as const] : ALL
+const chosen = year
+  ? [['A year of a school', yearOf(Number(year[1] ?? 200_000))] as const]
+  : alone
+    ? [[alone[1], alone[2]] as const]
+    : school
+      ? [['A school', schoolOf(records)] as const]
+      : ALL
 for (const [title, measure] of chosen) {
   console.log(`\n${title}`)
   for (const { what, value, beside } of await measure())

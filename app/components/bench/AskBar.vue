@@ -23,6 +23,7 @@ const MaterialShelf = defineAsyncComponent(withAll(() => import('../shelf/Materi
 const WayShelf = defineAsyncComponent(withAll(() => import('../shelf/WayShelf.vue')))
 
 const bench = useBench()
+const classroom = useClassroom()
 const presenting = usePresenting()
 const { pinned, lately, used } = useShelf()
 const shown = (problem: string): string => pretty(problem, bench.bench.setup.choices.signed.ownSign)
@@ -63,7 +64,8 @@ const nearest = computed<readonly RepresentationId[]>(() => {
   if (!differs.value || 'refused' in typed.value || !allHere.value) return []
   const fits: readonly RepresentationId[] = heldBy(wanted.value, bench.bench.setup.choices)
   const first = [bench.material, ...pinned.value, ...lately.value, ...fits]
-  return [...new Set(first)].filter((id) => fits.includes(id)).slice(0, 3)
+  const avoid = classroom.learner?.choices.avoid ?? []
+  return [...new Set(first)].filter((id) => fits.includes(id) && !avoid.includes(id)).slice(0, 3)
 })
 
 /** What is typed may want any material. Where they cannot be fetched, that is told; what lies on the mat stays. */

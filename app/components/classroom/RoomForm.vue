@@ -7,7 +7,7 @@ const emit = defineEmits<{ done: [] }>()
 
 const classroom = useClassroom()
 const name = ref(classroom.classroom?.name ?? '')
-const words = ref<Words>({ ...classroom.words })
+const words = ref<Words>({ ...(classroom.classroom?.words ?? classroom.words) })
 const { words: _, ...usual } = DEFAULT_CHOICES
 const hands = reactive<Hands>({
   ...(structuredClone(usual) as Hands),
@@ -206,6 +206,7 @@ defineExpose({ unsaved, keep })
       <ul v-if="classroom.learners.length" class="learners">
         <li v-for="l in classroom.learners" :key="l.id">
           <span>{{ l.codeName }}</span>
+          <NuxtLink class="stone-button bare" :to="`/learner/${l.id}/suits`">What suits {{ l.codeName }}</NuxtLink>
           <NuxtLink class="stone-button bare" :to="`/learner/${l.id}`">What is kept of {{ l.codeName }}</NuxtLink>
         </li>
       </ul>

@@ -25,7 +25,7 @@ watch(
         job: 'pages',
         pages,
         with: 'paper',
-        choices: withChoices(classroom.classroom?.hands),
+        choices: withChoices(classroom.hands ?? undefined),
       })
       if (who === learner) found.value = { diagnosis: said[0]!, count: items.length }
     } catch {

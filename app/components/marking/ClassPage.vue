@@ -37,7 +37,7 @@ async function markClass(): Promise<void> {
   const { rows, broken } = rowsIn(text.value)
   troubles.value = broken
   try {
-    const choices = withChoices(classroom.classroom?.hands)
+    const choices = withChoices(classroom.hands ?? undefined)
     const wish = { rows, with: where, choices, all: all.value, broken: broken.length > 0 }
     const made = await mark({ job: 'class', ...wish })
     troubles.value = [...broken, ...made.troubles].sort((a, b) => a.line - b.line)

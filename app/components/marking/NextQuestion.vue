@@ -26,7 +26,7 @@ const alone = computed(() => rivalsIn(diagnosis).length < 2)
 async function look(job: 'next' | 'apart'): Promise<void> {
   trouble.value = ''
   question.value = apart.value = null
-  const choices = withChoices(classroom.classroom?.hands)
+  const choices = withChoices(classroom.hands ?? undefined)
   const wish = { choices, diagnosis, family: family.value, most: Number(most.value), asked }
   try {
     if (job === 'next') question.value = (await mark({ job: 'next', ...wish })).question

@@ -25,7 +25,7 @@ const { ranked, problems } = defineProps<{ ranked: Ranked; problems: readonly st
 const emit = defineEmits<{ close: []; bench: [problem: string, material: RepresentationId] }>()
 
 const classroom = useClassroom()
-const suspect = computed(() => suspectOf(ranked.bug, ranked.form, withChoices(classroom.classroom?.hands)))
+const suspect = computed(() => suspectOf(ranked.bug, ranked.form, withChoices(classroom.hands ?? undefined)))
 /** Problems of the page in which the two part; where there are none, some of the same kind. */
 const choices = computed(() => {
   const parts = (p: Problem): boolean => {

@@ -23,6 +23,14 @@ const emit = defineEmits<{ choose: [id: RepresentationId]; close: [] }>()
 const bench = useBench()
 const { pinned, lately, pin } = useShelf()
 
+const classroom = useClassroom()
+/** What is put aside for whoever is at the bench stays to be had, but says so and comes last. */
+const avoid = computed(() => classroom.learner?.choices.avoid ?? [])
+const asideFor = (id: RepresentationId): string | undefined => {
+  const { codeName, choices } = classroom.learner ?? {}
+  if (!choices || !avoid.value.includes(id)) return undefined
+  return `Put aside for ${codeName}${choices.avoidWhy ? `: ${choices.avoidWhy}` : ''}.`
+}
 const items = computed(() => {
   const offers = offersFor(props.problem, bench.bench.setup.choices).filter((o) => o.representation !== 'equations')
   return new Map(
@@ -34,7 +42,8 @@ const items = computed(() => {
           id: o.representation,
           title: capital(o.title),
           line:
-            props.beside && !o.fits ? 'It goes in step.' : inEnglish(o.why, packOf(bench.bench.setup.choices.words)),
+            asideFor(o.representation) ??
+            (props.beside && !o.fits ? 'It goes in step.' : inEnglish(o.why, packOf(bench.bench.setup.choices.words))),
           fits: props.beside ? o.beside : o.fits,
           pinned: pinned.value.includes(o.representation),
         },
@@ -47,7 +56,8 @@ const groups = computed(() => {
   const first = itemsOf([...new Set([...pinned.value, ...lately.value])]).filter((i) => i.fits)
   const sorted = GROUPS.map((g) => {
     const all = itemsOf(g.ids)
-    return { title: g.title, items: [...all.filter((i) => i.fits), ...all.filter((i) => !i.fits)] }
+    const rank = (i: ShelfItem): number => (i.fits ? 0 : 2) + (avoid.value.includes(i.id as RepresentationId) ? 1 : 0)
+    return { title: g.title, items: [...all].sort((a, b) => rank(a) - rank(b)) }
   })
   // Groups in which something holds the problem come before those in which nothing does.
   const holds = (g: { items: readonly ShelfItem[] }): boolean => g.items.some((i) => i.fits)

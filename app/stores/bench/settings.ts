@@ -42,7 +42,7 @@ export function benchSettings() {
       beside: beside.value,
       byHand: byHand.value,
       words: classroom.words,
-      hands: classroom.classroom ? toRaw(classroom.classroom.hands) : undefined,
+      hands: classroom.hands ?? undefined,
       abacus: toRaw(abacus.value),
     })
     return over.mode === 'show' ? followed(request) : request

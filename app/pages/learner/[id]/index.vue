@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { pretty } from '../../../core/door'
-import type { Receipt } from '../../../shared/people'
-import type { Lesson } from '../../../shared/lessons'
-import type { KeptMarking } from '../../../shared/marking'
-import type { KeptAnswer, SavedRecord } from '../../../shared/schemas'
-import type { Trial } from '../../../shared/trials'
-import { forgetSitting } from '../../composables/useSitting'
-import { request } from '../../utils/request'
+import { pretty } from '../../../../core/door'
+import type { Receipt } from '../../../../shared/people'
+import type { Lesson } from '../../../../shared/lessons'
+import type { KeptMarking } from '../../../../shared/marking'
+import type { KeptAnswer, SavedRecord } from '../../../../shared/schemas'
+import type { Trial } from '../../../../shared/trials'
+import { forgetSitting } from '../../../composables/useSitting'
+import { request } from '../../../utils/request'
 
 /** Everything that is kept of one learner, to be read, printed and handed over; and how to erase it for good. */
 definePageMeta({ role: 'teacher' })
@@ -79,7 +79,7 @@ const triedText = ({ work }: Pick<Trial, 'work'>): string =>
       ? pretty(work.asked)
       : work.tallies.map((t) => `${t.name}: ${t.count}`).join(', ')
 const print = (): void => window.print()
-const { nameOfBug } = await import('../../utils/saidOf')
+const { nameOfBug } = await import('../../../utils/saidOf')
 function saidThen({ said: { ranked, none } }: Pick<KeptMarking, 'said'>): string {
   const [top] = ranked
   return top && top.probability > none ? nameOfBug(top.bug) : 'no procedure seen'
@@ -223,7 +223,7 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
   </div>
 </template>
 
-<style scoped src="../../components/people/people.css"></style>
+<style scoped src="../../../components/people/people.css"></style>
 <style scoped>
 .all {
   border-collapse: collapse;

@@ -1,0 +1,63 @@
+import { sessionsOf, suggest } from '../../core/progress/index'
+import type { Glance, Glanced } from '../../shared/learners'
+import { rulesOf } from './rules'
+import { finderHere } from './standings'
+import type { Store } from './store'
+
+/** So many learners are looked at together; the others come on the next page. */
+export const AT_A_GLANCE = 40
+const SESSIONS = 8
+const DAY_MS = 86_400_000
+const LOOKED_AT_DAYS = 42
+const SEEN_DAYS = 28
+const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve))
+
+/** How each learner of a group has been lately: their sessions, the days on which they were seen, and what the figures suggest. */
+export async function glanceAt(
+  store: Store,
+  {
+    group,
+    after,
+    only,
+    now,
+  }: {
+    readonly group?: string | undefined
+    readonly after?: string | undefined
+    readonly only: readonly string[] | null
+    readonly now: Date
+  },
+): Promise<Glance> {
+  const all = store
+    .learners()
+    .filter((l) => !l.archived && (only === null || only.includes(l.id)))
+    .filter((l) => group === undefined || l.groups.includes(group))
+  const from = after === undefined ? 0 : all.findIndex((l) => l.id === after) + 1
+  const here = all.slice(from, from + AT_A_GLANCE)
+  const day = (ago: number): string => new Date(now.getTime() - ago * DAY_MS).toISOString().slice(0, 10)
+  const finder = finderHere(store)
+  const rules = rulesOf(store)
+  const learners: Glanced[] = []
+  for (const { id } of here) {
+    const tried = store.daysBy(id, day(LOOKED_AT_DAYS)).map((r) => ({ ...r, right: r.right === 1 }))
+    const sessions = sessionsOf(tried)
+    const last = store.lastTriedBy(id)
+    const since = day(SEEN_DAYS - 1)
+    learners.push({
+      learnerId: id,
+      sessions: sessions
+        .filter((s) => s.tried >= rules.leastTrials)
+        .slice(-SESSIONS)
+        .map(({ day, alone, tried }) => ({ day, alone, tried })),
+      seen: sessions.map((s) => s.day).filter((d) => d >= since),
+      last: last
+        ? { step: last.step || finder.find({ problem: last.problem }) || '', day: last.at.slice(0, 10) }
+        : null,
+      suggests: suggest({ sessions, today: day(0), rules })
+        .map((s) => s.kind)
+        .filter((kind) => kind !== 'stay'),
+      goals: store.goals(id).filter((g) => !g.archived).length,
+    })
+    await breath()
+  }
+  return { learners, next: from + AT_A_GLANCE < all.length ? (here.at(-1)?.id ?? null) : null }
+}

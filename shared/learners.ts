@@ -1,0 +1,121 @@
+import { z } from 'zod'
+import { REPRESENTATION_IDS } from '../core/door'
+import { oneOf, uuid } from './fields'
+import { inPlainWords } from './plainly'
+import { codeName, handsSchema, wordsSchema } from './schemas'
+
+/** Learners as a class keeps them: by code names, in groups, with what suits each. Messages are read by teachers, so they are sentences. */
+
+z.config({ customError: inPlainWords })
+
+/** What of a hand may differ from learner to learner. */
+const ownHands = handsSchema.pick({ away: true, firstFinger: true, firstHand: true, joints: true })
+
+/** What suits a learner; where nothing is chosen it is as the room has it. */
+export const learnerChoicesSchema = z.strictObject({
+  hands: ownHands.nullable().default(null),
+  words: wordsSchema.nullable().default(null),
+  /** Materials that are not for this learner, and why in a word. */
+  avoid: z.array(oneOf(REPRESENTATION_IDS)).max(REPRESENTATION_IDS.length).default([]),
+  avoidWhy: z.string().trim().max(120, 'At most 120 characters.').default(''),
+  /** How large letters are for this learner: 1 as usual, 2 and 3 larger. */
+  letters: z.literal([1, 2, 3], 'Letters have three sizes.').default(1),
+})
+export type LearnerChoices = z.output<typeof learnerChoicesSchema>
+export const NO_CHOICES: LearnerChoices = learnerChoicesSchema.parse({})
+
+const groupName = z
+  .string('A group has a name.')
+  .trim()
+  .min(1, 'A group has a name.')
+  .max(40, 'A group’s name has at most 40 letters.')
+  .refine((t) => !/\p{Cc}/u.test(t), 'The group’s name has signs in it that cannot be read.')
+export const MOST_GROUPS = 8
+const groups = z.array(groupName).max(MOST_GROUPS, `A learner is in at most ${MOST_GROUPS} groups.`)
+
+/** A learner as the class keeps them; `version` counts the changes. */
+export const learnerSchema = z.strictObject({
+  id: uuid,
+  codeName,
+  groups,
+  archived: z.boolean('Put away or not is wanted.'),
+  choices: learnerChoicesSchema,
+  version: z.int().min(0),
+})
+export type KeptLearner = z.output<typeof learnerSchema>
+
+/** At most so many people come in from a school's list at once. */
+export const MOST_IN_ROSTER = 2000
+/**
+ * Learners from a school's own list: its identifier of each, the groups, and a name only where the school says that names may be used.
+ * Without one they get a code name here.
+ */
+export const rosterSchema = z.strictObject({
+  learners: z
+    .array(
+      z.strictObject({
+        rosterId: z.string().trim().min(1, 'An identifier is wanted.').max(255, 'An identifier has at most 255 signs.'),
+        name: codeName.optional(),
+        groups,
+        gone: z.boolean(),
+      }),
+    )
+    .min(1, 'Nobody is on the list.')
+    .max(MOST_IN_ROSTER, `At most ${MOST_IN_ROSTER} people come in at once.`)
+    .refine((all) => new Set(all.map((l) => l.rosterId)).size === all.length, 'An identifier is on the list twice.'),
+})
+export type Roster = z.output<typeof rosterSchema>
+/** What became of a list, and under which code name each is kept. */
+export interface RosterTaken {
+  readonly added: number
+  readonly changed: number
+  readonly putAway: number
+  readonly names: readonly { readonly rosterId: string; readonly codeName: string }[]
+}
+
+/** A moment of work that was chosen to be shown, with a word to it. */
+export const momentSchema = z.strictObject({ word: z.string().trim().max(200, 'At most 200 characters.') })
+export interface Moment {
+  readonly record: string
+  readonly word: string
+}
+
+/** How the Daybook was narrowed, kept under a name; `version` counts the changes. */
+export const searchesSchema = z.strictObject({
+  searches: z
+    .array(
+      z.strictObject({
+        name: z.string().trim().min(1, 'A search has a name.').max(40, 'At most 40 letters.'),
+        find: z.record(z.string().max(20), z.string().max(200)),
+      }),
+    )
+    .max(30, 'At most 30 searches are kept.')
+    .refine((all) => new Set(all.map((s) => s.name)).size === all.length, 'Two searches have the same name.'),
+  version: z.int().min(0),
+})
+export type Searches = z.output<typeof searchesSchema>
+export const SEARCHES_AT_FIRST: Searches = { searches: [], version: 0 }
+
+/** Which learners are looked at together. */
+export const glanceQuery = z.strictObject({
+  group: z.string().max(40).optional(),
+  after: z.string().max(60).optional(),
+})
+/** A learner at a glance. */
+export interface Glanced {
+  readonly learnerId: string
+  /** The last sessions, the latest at the end. */
+  readonly sessions: readonly { readonly day: string; readonly alone: number; readonly tried: number }[]
+  /** Days of the last four weeks on which something was tried. */
+  readonly seen: readonly string[]
+  /** What was tried last: its step, and the day; null where nothing was within the weeks looked at. */
+  readonly last: { readonly step: string; readonly day: string } | null
+  /** What the figures suggest, the most telling first. */
+  readonly suggests: readonly string[]
+  readonly goals: number
+}
+export interface Glance {
+  readonly learners: readonly Glanced[]
+  /** Where the next ones begin; null at the end. */
+  readonly next: string | null
+}
