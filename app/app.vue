@@ -2,8 +2,19 @@
 const classroom = useClassroom()
 const session = useSession()
 const { theme } = useTheme()
+const { access, letters } = useAccess()
+/** What the page looks like for whoever is at the bench, as attributes that main.css goes by. */
+const looks = computed(() => ({
+  'data-theme': access.value.looks === 'room' ? theme.value : access.value.looks,
+  'data-letters': String(letters.value),
+  'data-targets': String(access.value.targets),
+  'data-plain': access.value.plain ? '' : undefined,
+  'data-single': access.value.single ? '' : undefined,
+  'data-still': access.value.still ? '' : undefined,
+  'data-grey': access.value.grey ? '' : undefined,
+}))
 const failure = ref('')
-useHead({ htmlAttrs: { 'data-theme': theme } })
+useHead({ htmlAttrs: looks as never })
 // Where somebody has to sign in first, the page for it comes by itself (middleware/people.global.ts).
 await classroom.load().catch((error: Error & { status?: number }) => {
   if (error.status !== 401) failure.value = error.message

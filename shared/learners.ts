@@ -11,6 +11,50 @@ z.config({ customError: inPlainWords })
 /** What of a hand may differ from learner to learner. */
 const ownHands = handsSchema.pick({ away: true, firstFinger: true, firstHand: true, joints: true })
 
+const ms = (least: number, most: number, first: number) =>
+  z
+    .int('A time is a whole number of milliseconds.')
+    .min(least, `At least ${least} milliseconds.`)
+    .max(most, `At most ${most} milliseconds.`)
+    .default(first)
+/** A key as browsers name it: ` `, `Enter`, `F5`, `a`. */
+const key = z.string().min(1, 'A switch acts as some key.').max(20, 'That is no key.')
+/** How a learner reaches the screen and reads it. */
+export const accessSchema = z.strictObject({
+  /** No switch, one (things are lit by themselves), or two (one steps, one chooses). */
+  switches: z.literal([0, 1, 2], 'None, one or two switches.').default(0),
+  chooseKey: key.default(' '),
+  stepKey: key.default('Enter'),
+  /** Groups first and then what is in them, or one after another. */
+  order: oneOf(['groups', 'each'] as const).default('groups'),
+  /** How long each thing is lit, and the first of a round longer than the others. */
+  pace: ms(300, 10_000, 1500),
+  firstPause: ms(0, 5000, 700),
+  /** With two switches: staying so long on a thing chooses it; 0 for never. */
+  dwell: ms(0, 10_000, 0),
+  /** A press of this length takes the last thing back. */
+  longPress: ms(500, 5000, 1200),
+  /** Names are said aloud as they are lit. */
+  says: z.boolean().default(false),
+  /** A press counts once it has lasted so long, and not again for so long after. */
+  hold: ms(0, 3000, 0),
+  again: ms(0, 3000, 0),
+  /** 44 px as everything is, or 60. */
+  targets: z.literal([44, 60], 'Targets are 44 or 60 pixels.').default(44),
+  /** Nothing on the mat but what is worked with. */
+  plain: z.boolean().default(false),
+  /** Only what is asked, the mat and the newest line. */
+  single: z.boolean().default(false),
+  looks: oneOf(['room', 'light', 'dark', 'contrast'] as const).default('room'),
+  still: z.boolean().default(false),
+  grey: z.boolean().default(false),
+  /** The browser’s voice by its name; empty for the first one. */
+  voice: z.string().max(120).default(''),
+  /** How fast it speaks: 1 is as usual. */
+  rate: z.number().min(0.4, 'At least 0.4.').max(2, 'At most 2.').default(0.9),
+})
+export type Access = z.output<typeof accessSchema>
+
 /** What suits a learner; where nothing is chosen it is as the room has it. */
 export const learnerChoicesSchema = z.strictObject({
   hands: ownHands.nullable().default(null),
@@ -20,6 +64,7 @@ export const learnerChoicesSchema = z.strictObject({
   avoidWhy: z.string().trim().max(120, 'At most 120 characters.').default(''),
   /** How large letters are for this learner: 1 as usual, 2 and 3 larger. */
   letters: z.literal([1, 2, 3], 'Letters have three sizes.').default(1),
+  access: accessSchema.prefault({}),
 })
 export type LearnerChoices = z.output<typeof learnerChoicesSchema>
 export const NO_CHOICES: LearnerChoices = learnerChoicesSchema.parse({})

@@ -5,6 +5,7 @@ export function useReadAloud(text: () => string) {
   /** The word that is said now; -1 where none is. */
   const lit = ref(-1)
   const reading = ref(false)
+  const { access } = useAccess()
   const PACE_MS = 420
   let turn = 0
   const pace = useIntervalFn(
@@ -28,7 +29,8 @@ export function useReadAloud(text: () => string) {
     const voice =
       typeof speechSynthesis === 'undefined'
         ? undefined
-        : speechSynthesis.getVoices().find((v) => v.localService && v.lang.startsWith('en'))
+        : (speechSynthesis.getVoices().find((v) => v.name === access.value.voice) ??
+          speechSynthesis.getVoices().find((v) => v.localService && v.lang.startsWith('en')))
     if (!voice) {
       lit.value = 0
       pace.resume()
@@ -38,7 +40,7 @@ export function useReadAloud(text: () => string) {
     const said = new SpeechSynthesisUtterance(text())
     said.voice = voice
     said.lang = voice.lang
-    said.rate = 0.85
+    said.rate = access.value.rate
     said.onboundary = ({ charIndex }) => {
       if (turn === mine) lit.value = words.value.findLastIndex((at) => at <= charIndex)
     }

@@ -85,7 +85,17 @@ export function useSayStrip() {
   /** Said by the machine's own voice, where it has one and it is wanted. */
   const aloud = useLocalStorage('sett.aloud', false)
   const heard = ref('')
-  const voice = useSpeechSynthesis(heard, { lang: 'en' })
+  const { access } = useAccess()
+  const chosenVoice = computed(() =>
+    typeof speechSynthesis === 'undefined'
+      ? undefined
+      : speechSynthesis.getVoices().find((v) => v.name === access.value.voice),
+  )
+  const voice = useSpeechSynthesis(heard, {
+    lang: 'en',
+    rate: () => access.value.rate,
+    voice: chosenVoice as Ref<SpeechSynthesisVoice>,
+  })
   function speak(text: string): void {
     heard.value = text
     if (!aloud.value || !voice.isSupported.value) return

@@ -2,6 +2,12 @@
 const classroom = useClassroom()
 const presenting = usePresenting()
 const { wanted, stands } = useNotice()
+const { access } = useAccess()
+const SwitchScanner = defineAsyncComponent(() => import('../components/access/SwitchScanner.vue'))
+const SteadyTouch = defineAsyncComponent(() => import('../components/access/SteadyTouch.vue'))
+/** The switch box is pressed by hands, whoever is at the bench. */
+const route = useRoute()
+const scans = computed(() => access.value.switches > 0 && route.path !== '/switch-box')
 const Toast = defineAsyncComponent(() => import('primevue/toast'))
 </script>
 
@@ -35,6 +41,8 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
       <ClassMenu v-if="classroom.classroom" />
     </header>
     <main id="main" tabindex="-1"><slot /></main>
+    <SwitchScanner v-if="scans" :access="access" />
+    <SteadyTouch v-if="access.hold > 0 || access.again > 0" :hold="access.hold" :again="access.again" />
     <Toast v-if="wanted" position="top-center" @vue:mounted="stands" />
   </div>
 </template>

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { askInWords, hasMat, packOf, pretty, numberText, type RepresentationId, REPRESENTATIONS } from '../../core/door'
+import {
+  askInWords,
+  capital,
+  hasMat,
+  packOf,
+  pretty,
+  numberText,
+  type RepresentationId,
+  REPRESENTATIONS,
+} from '../../core/door'
 import type { AbacusState } from '../../core/representation/abacus/index'
 import type { SavedRecord } from '../../shared/schemas'
 import { matOf } from '../mats'
@@ -25,6 +34,7 @@ const { predicts, asked, forward, back, play } = showing
 const saving = ref(false)
 const keys = ref(false)
 const besides = ref(false)
+const { access, toggleEasy } = useAccess()
 const ask = ref<{ focus: () => void; openShelf: (which: 'material' | 'way') => Promise<void> } | null>(null)
 const foot = ref<{ advise: () => void; focusMoveLine: () => void } | null>(null)
 const whisper = ref('')
@@ -134,6 +144,21 @@ function toggleBeside(): void {
   else besides.value = true
 }
 
+/** What lies there now, said once: the problem, what it is worked with, the number, and the newest line. */
+function describe(): void {
+  const line = bench.stones.at(-1)?.lines.at(-1)?.text
+  const lies = document.querySelector('#mat [aria-live]')?.textContent?.trim()
+  void whispered(
+    [
+      `${capital(askInWords(setup.value.problem, pack.value))}, with ${REPRESENTATIONS[setup.value.representation].title}.`,
+      lies ? `${capital(lies)}.`.replace('..', '.') : '',
+      bench.bench.mode === 'alone' && !bench.replaying ? '' : `There is ${there.value} now.`,
+      line ? `Written last: ${line}.` : 'Nothing is written yet.',
+    ]
+      .filter((t) => t !== '')
+      .join(' '),
+  )
+}
 useKeys({
   ArrowRight: () => (stepping.value ? forward() : bench.bench.undone.length > 0 && bench.redo()),
   ArrowLeft: back,
@@ -157,13 +182,15 @@ useKeys({
   Escape: () => (presenting.value = false),
   '?': () => (keys.value = true),
   b: toggleBeside,
+  e: toggleEasy,
+  d: describe,
   '+': () => foot.value?.advise(),
 })
 onBeforeUnmount(() => (presenting.value = false))
 </script>
 
 <template>
-  <div class="bench" :class="{ presenting }">
+  <div class="bench" :class="{ presenting, stepping, single: access.single }">
     <h1 class="sr-only">Bench</h1>
     <AskBar ref="ask" />
     <p v-if="trouble" class="aside" role="alert">{{ trouble }}</p>
@@ -224,6 +251,9 @@ onBeforeUnmount(() => (presenting.value = false))
       @beside="besides = true"
       @keys="keys = true"
     />
+    <button v-if="access.single" type="button" class="stone-button all-again" @click="toggleEasy">
+      Show everything again
+    </button>
     <SaveDialog v-if="saving" v-model:open="saving" @saved="saved" />
     <KeysDialog v-if="keys" v-model:open="keys" />
     <MaterialShelf
@@ -290,6 +320,16 @@ onBeforeUnmount(() => (presenting.value = false))
 .page-side > .first {
   overflow: auto;
   max-height: 62vh;
+}
+/* One thing at a time: what is asked, the mat, the newest line. */
+.single :deep(:is(.ask .choice, .ask .modes, .course, .foot .controls > :not(.main, [aria-label='Undo']))),
+.single :deep(:is(.page .lines li:not(:last-child), .page :is(h2, .tabs))) {
+  display: none;
+}
+.all-again {
+  position: absolute;
+  right: 12px;
+  bottom: 8px;
 }
 .worth {
   position: absolute;

@@ -22,10 +22,11 @@ const MOST_GROUPS = 8000
 /** What learners tried, day by day; their goals; what was decided. Statements are prepared once per database. */
 export function progressTable(db: Db) {
   const grouped = (table: string, step: string, at: string, only: string): string =>
-    `SELECT substr(started_at, 1, 10) AS day, problem, ${step} AS step, material, help, is_right AS "right",
+    // Where a step was named, what was asked does not matter, and alike tries of a day are one row.
+    `SELECT substr(started_at, 1, 10) AS day, CASE WHEN ${step} <> '' THEN '' ELSE problem END AS problem, ${step} AS step, material, help, is_right AS "right",
        count(*) AS count, sum(duration_ms) AS ms, ${at} AS at
      FROM ${table} WHERE learner_id = @learner AND started_at >= @from ${only}
-     GROUP BY day, problem, step, material, help, is_right${at.startsWith("'") ? '' : ', at'}`
+     GROUP BY 1, 2, 3, material, help, is_right${at.startsWith("'") ? '' : ', at'}`
   const KIND = `CASE kind WHEN 'story' THEN 'stories' ELSE 'table' END`
   const tried = db.prepare<[object], TriedRow>(
     `SELECT * FROM (${grouped('record', `''`, `'bench'`, '')}

@@ -27,6 +27,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['+', 'which way suits this problem?'],
   ['L', 'choose the learner'],
   ['.', 'say it again'],
+  ['D', 'describe what lies there now'],
+  ['E', 'one thing at a time, or everything again'],
   ['F', 'present: the problem, the mat and the page, large'],
   [
     'On the mat',

@@ -97,6 +97,17 @@ const owedAt = computed(() => {
     ? { top: along, left: '50%', translate: '-50% -50%', zIndex: 3 }
     : { left: along, translate: '-50% 0', zIndex: 3 }
 })
+/** What a switch may do to a rod, as keys (access/ScanPad.vue). */
+const scanKeys = computed(() => {
+  const { upper, lower } = props.state.beads
+  if (layoutAcross.value) return 'Enter=count a bead;Backspace=take a bead away'
+  const five = upper > 0 ? ';Shift+ArrowDown=the upper bead to the bar;Shift+ArrowUp=the upper bead away' : ''
+  const many = Array.from(
+    { length: Math.max(0, Math.min(lower, 9) - 1) },
+    (_, i) => `;${i + 2}=${i + 2} beads to the bar`,
+  )
+  return `ArrowUp=a bead to the bar;ArrowDown=a bead away${five}${many.join('')}`
+})
 const HOW = computed(() =>
   layoutAcross.value
     ? 'Enter counts a bead, Backspace takes it away, arrows go to the next rod.'
@@ -195,6 +206,7 @@ const nextAt = (spot: BeadSpot): boolean => props.next.some((m) => takesAlong(m,
           :aria-valuemax="5 * state.beads.upper + state.beads.lower"
           :aria-valuetext="reading(rod)"
           :aria-description="HOW"
+          :data-scan-keys="scanKeys"
           :aria-disabled="!movable"
           :style="
             layoutAcross

@@ -7,7 +7,8 @@ import {
   REPRESENTATIONS,
   type Words,
 } from '../../../../core/door'
-import type { KeptLearner } from '../../../../shared/learners'
+import { ACCESS_AT_FIRST } from '../../../composables/useAccess'
+import type { Access, KeptLearner } from '../../../../shared/learners'
 
 /** What suits one learner, where it differs from the room: hands, words, letters, materials to put aside; their name and groups. */
 definePageMeta({ role: 'teacher' })
@@ -26,6 +27,7 @@ const form = reactive({
   avoidWhy: '',
   letters: 1,
 })
+const access = ref<Access>({ ...ACCESS_AT_FIRST })
 const words = ref<Words>({ ...classroom.words })
 const trouble = ref('')
 const said = ref('')
@@ -47,6 +49,7 @@ watch(
       avoidWhy,
       letters,
     })
+    access.value = { ...l.choices.access }
     words.value = { ...(own ?? classroom.classroom?.words ?? classroom.words) }
   },
   { immediate: true },
@@ -83,6 +86,7 @@ async function keep(archived = there.value?.archived ?? false): Promise<void> {
       avoid: form.avoid,
       avoidWhy: form.avoidWhy,
       letters: form.letters,
+      access: access.value,
     },
   } as KeptLearner
   try {
@@ -184,6 +188,10 @@ useHead({ title: () => `What suits ${there.value?.codeName ?? 'a learner'} – S
             >
           </div>
           <label>Why, in a word <input v-model="form.avoidWhy" type="text" maxlength="120" autocomplete="off" /></label>
+        </section>
+        <section>
+          <h2>Reaching and reading</h2>
+          <AccessForm v-model="access" />
         </section>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="in-row">
