@@ -6,7 +6,7 @@ const floors = [
   'representation|way|speech',
   'plan',
   'record',
-  'course|diagnose|progress|kit|rehearse|story',
+  'course|diagnose|progress|kit|rehearse|story|braille',
   'paper',
 ]
 const below = floors.flatMap((floor, i) =>
@@ -47,7 +47,7 @@ module.exports = {
         path: '^core/',
         pathNot: [
           '^core/(index|door|whole)\\.ts$',
-          '^core/(course|diagnose|kit|paper|progress|rehearse|story|representation/abacus|representation/touch)/index\\.ts$',
+          '^core/(braille|course|diagnose|kit|paper|progress|rehearse|story|representation/abacus|representation/touch)/index\\.ts$',
         ],
       },
     ),

@@ -183,8 +183,11 @@ useHead({ title: 'Courses – Sett' })
 .courses {
   max-width: 86rem;
   margin: 0 auto;
-  padding: 0.8rem 1.2rem 2rem;
+  padding: 0.8rem clamp(0.5rem, 2vw, 1.2rem) 2rem;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  /* What is only for ears stands a little beyond the map. */
+  overflow-x: clip;
   gap: 0.9rem;
 }
 header,

@@ -171,6 +171,7 @@ useHead({ title: 'Notches – Sett' })
 .notches {
   display: grid;
   grid-template-rows: auto auto minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr);
   height: 100%;
 }
 .top,
@@ -183,6 +184,8 @@ useHead({ title: 'Notches – Sett' })
 }
 .stage {
   grid-row: 3;
+  min-width: 0;
+  overflow-x: auto;
   background: var(--felt);
   min-height: 0;
 }
@@ -194,6 +197,7 @@ useHead({ title: 'Notches – Sett' })
 }
 .digits {
   display: flex;
+  flex-wrap: wrap;
   gap: 4px;
 }
 svg {

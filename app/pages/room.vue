@@ -52,8 +52,9 @@ useHead({ title: 'Room, words and learners – Sett' })
 .page {
   max-width: 40rem;
   margin: 0 auto;
-  padding: 2rem 1.5rem;
+  padding: 2rem clamp(0.6rem, 3vw, 1.5rem);
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 1.5rem;
 }
 .row {

@@ -151,8 +151,9 @@ useHead({ title: 'The stall – Sett' })
 .stall {
   max-width: 62rem;
   margin: 0 auto;
-  padding: 1.2rem;
+  padding: clamp(0.5rem, 2vw, 1.2rem);
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 1.2rem;
 }
 .tags {

@@ -19,11 +19,22 @@ function look(): void {
   const now = scanned(access.order === 'each')
   const changed = now.things.length !== things.value.length || now.things.some((e, i) => e !== things.value[i])
   if (changed) {
+    const seen = framed()
     light.value = access.order === 'each' ? eachFrom(now.things) : fit(light.value, groups.value, now.groups)
     things.value = now.things
     groups.value = now.groups
+    const there = framed()
+    if (there.length !== seen.length || there.some((e, i) => e !== seen[i])) jumped()
   }
   place()
+}
+/** Where the page has changed under the light, nobody can have pressed yet for what is lit now: for a moment presses do not count. */
+const SETTLE_MS = 350
+const settling = ref(false)
+const { start: settle } = useTimeoutFn(() => (settling.value = false), SETTLE_MS, { immediate: false })
+function jumped(): void {
+  settling.value = true
+  settle()
 }
 /** Without groups the light is among things at once. */
 const eachFrom = (now: readonly HTMLElement[]): Light => {
@@ -113,7 +124,7 @@ let long: ReturnType<typeof setTimeout> | undefined
 let lastAt = -Infinity
 function press(which: 'choose' | 'step'): void {
   const at = performance.now()
-  if (down.value || at - lastAt < access.again) return
+  if (down.value || settling.value || at - lastAt < access.again) return
   down.value = { which, at }
   clearTimeout(timer)
   long = setTimeout(() => {
@@ -201,6 +212,7 @@ onBeforeUnmount(() => {
       class="scan-frame"
       :class="light.level"
       :data-lit="name"
+      :data-settling="settling || undefined"
       aria-hidden="true"
       :style="{ left: `${box.left}px`, top: `${box.top}px`, width: `${box.width}px`, height: `${box.height}px` }"
     />

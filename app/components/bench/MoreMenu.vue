@@ -34,6 +34,7 @@ const items = [
       { label: 'Copy the line as LaTeX', command: () => copyAs(toLatex) },
       { label: 'Copy the line as MathML', command: () => copyAs(toMathML) },
       { label: 'Step by step on paper', command: () => onPaper() },
+      { label: 'In braille', command: () => navigateTo('/braille') },
       {
         label: 'Tell a story for it',
         command: () => navigateTo({ path: '/stories', query: { problem: bench.problem } }),

@@ -85,6 +85,14 @@ useKeys({ l: () => button.value?.click() })
   white-space: nowrap;
 }
 @media (max-width: 600px) {
+  .who {
+    max-width: 42vw;
+    padding-inline: 0.4rem;
+  }
+  .who strong {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
   .who span {
     display: none;
   }

@@ -226,11 +226,13 @@ defineExpose({ unsaved, keep })
 <style scoped>
 .room {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 1.4rem;
   max-width: 34rem;
 }
 section {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.4rem;
 }
 label {
@@ -275,6 +277,7 @@ label {
 }
 .learners li {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 0.6rem;
   border-bottom: 1px solid var(--rule);
