@@ -48,6 +48,8 @@ export const accessSchema = z.strictObject({
   looks: oneOf(['room', 'light', 'dark', 'contrast'] as const).default('room'),
   still: z.boolean().default(false),
   grey: z.boolean().default(false),
+  /** Whether letters and signs do something when no box is typed in (WCAG 2.1.4). */
+  keys: z.boolean().default(true),
   /** The browser’s voice by its name; empty for the first one. */
   voice: z.string().max(120).default(''),
   /** How fast it speaks: 1 is as usual. */

@@ -19,6 +19,7 @@ export const ACCESS_AT_FIRST: Access = {
   looks: 'room',
   still: false,
   grey: false,
+  keys: true,
   voice: '',
   rate: 0.9,
 }

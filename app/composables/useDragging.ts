@@ -15,6 +15,7 @@ interface Dragging {
  * past Vue, so that a frame costs the same however much lies about.
  */
 export function useDragging(area: Readonly<Ref<HTMLElement | null>>, { grip, carried, start, end }: Dragging) {
+  const { access } = useAccess()
   const dragging = ref(false)
   let moving: readonly HTMLElement[] = []
   let way = { x: 0, y: 0 }
@@ -52,6 +53,12 @@ export function useDragging(area: Readonly<Ref<HTMLElement | null>>, { grip, car
         },
       },
     })
+    // A hand that shakes rests on a piece for a while before it moves along.
+    watch(
+      () => access.value.hold,
+      (ms) => gripped.draggable({ hold: ms }),
+      { immediate: true },
+    )
     onBeforeUnmount(() => gripped.unset())
   })
   return { dragging, justDragged: (): boolean => just }

@@ -11,9 +11,12 @@ const inOverlay = (): boolean => document.querySelector('[role="dialog"], .p-men
  * open, and wherever something nearer has already used the key.
  */
 export function useKeys(keys: Record<string, Handler>): void {
+  const { access } = useAccess()
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || inText(event.target) || inOverlay())
       return
+    // Who hits keys by chance can have those of one letter put off.
+    if (!access.value.keys && event.key.length === 1 && event.key !== ' ') return
     const handler = keys[event.key]
     if (!handler) return
     // Space and Enter belong to the button that has the focus.

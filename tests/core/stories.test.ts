@@ -1,16 +1,9 @@
 import { isDeepStrictEqual } from 'node:util'
 import { exact, packOf, parseProblem, printExact, answer, type Exact } from '../../core/index'
-import { between, seeded } from '../../core/course/random'
 import {
-  barsOf,
-  barsOfSteps,
   cellById,
   CELLS,
-  MADE_FIRST,
-  scenesFor,
   cellsFor,
-  completed,
-  firstOf,
   isTrue,
   kindOf,
   leftOut,
@@ -20,110 +13,21 @@ import {
   PEOPLE,
   SCENES,
   sentenceOf,
-  SITUATIONS,
   solvingOf,
   TABLES,
   tellStory,
   toldOf,
-  understood,
   whyNotIn,
   type Amounts,
   type Role,
   type Told,
   type Cell,
-  type Scene,
   type Story,
 } from '../../core/story/index'
 import { readStory } from './storyReader'
+import { amountsFor, nameOf, kindsFor, knownOf, scenesOf, completeTold, type Kind } from './storyAmounts'
 
 /** Stories: every situation, unknown and wording in every scene, told many times and read back by another reader. */
-
-type Kind = 'small' | 'to a hundred' | 'hundreds' | 'decimals' | 'prices'
-const MOST = { small: 9, 'to a hundred': 60, hundreds: 400, decimals: 60, prices: 900 }
-const AS = { small: 1, 'to a hundred': 1, hundreds: 1, decimals: 10, prices: 100 }
-
-/** Three amounts that belong together; of two steps those of the first besides. */
-function amountsFor(cell: Cell, kind: Kind, seed: number): Told {
-  const random = seeded(seed)
-  const n = (low = 1): number => between(random, low, MOST[kind])
-  const amount = (k: number): Exact => exact(`${k}/${AS[kind]}`)
-  const product = (): [number: number, size: number] => [between(random, 2, kind === 'small' ? 5 : 12), n()]
-  const [x, y] = [n(), n()]
-  if (cell.after) {
-    const [number, size] = product()
-    const makes = { 'add-to': x + y, together: x + y, 'take-from': x, groups: number * size }[cell.after as 'groups']
-    const before: Amounts = {
-      'add-to': { start: amount(x), change: amount(y), result: amount(makes) },
-      together: { first: amount(x), second: amount(y), whole: amount(makes) },
-      'take-from': { start: amount(x + y), change: amount(y), result: amount(makes) },
-      groups: { number: exact(number), size: amount(size), product: amount(makes) },
-    }[cell.after as 'groups']
-    const other = n()
-    const whole = makes + other
-    if (cell.situation === 'enough') {
-      const there = between(random, 1, makes * 2)
-      return { before, roles: { there: amount(there), wanted: amount(makes), over: amount(there - makes) } }
-    }
-    return cell.situation === 'add-to'
-      ? { before, roles: { start: amount(makes), change: amount(other), result: amount(whole) } }
-      : { before, roles: { start: amount(makes), change: amount(between(random, 1, makes)), result: '' as Exact } }
-  }
-  const roles = (c: number, a = x, b = y): Amounts => {
-    const [one, two, three] = SITUATIONS[cell.situation].roles
-    return { [one]: amount(a), [two]: amount(b), [three]: amount(c) }
-  }
-  switch (cell.situation) {
-    case 'take-from':
-      return { roles: roles(y, x + y, x) }
-    case 'enough':
-      return { roles: roles(x - y) }
-    case 'rise':
-      return { roles: roles(x - y - 5, -y - 5, x) }
-    case 'fall':
-      return { roles: roles(x - y, x, y) }
-    case 'part': {
-      const of = between(random, 2, 12)
-      const taken = between(random, 1, of - 1)
-      const share = exact(`${taken}/${of}`)
-      const [a, b] = [amount(of * x), amount(taken * x)]
-      return { roles: { whole: a, share, part: b } }
-    }
-    default: {
-      if (SITUATIONS[cell.situation].sign === '+') return { roles: roles(x + y) }
-      const [number, size] = product()
-      const [one, two, three] = SITUATIONS[cell.situation].roles
-      return { roles: { [one]: exact(number), [two]: amount(size), [three]: amount(number * size) } }
-    }
-  }
-}
-const nameOf = ({ situation, unknown, wording, after }: Cell): string =>
-  `${after ? `${after}, then ` : ''}${situation}, ${unknown} asked ${wording ?? ''}`.trim()
-const kindsFor = (scene: Scene): readonly Kind[] =>
-  ({
-    counted: ['small', 'to a hundred', 'hundreds'] as const,
-    measured: ['small', 'decimals'] as const,
-    money: ['small', 'prices'] as const,
-    level: ['small'] as const,
-  })[kindOf(scene)]
-/** The amounts that are told, each step by itself. */
-function knownOf(cell: Cell, { roles, before }: Told): Told {
-  const first = firstOf(cell)
-  const pick = (of: Cell, from: Amounts): Amounts => Object.fromEntries(toldOf(of).map((r) => [r, from[r]!]))
-  return { roles: pick(cell, roles), ...(first && before ? { before: pick(first, before) } : {}) }
-}
-/** Scenes in which a kind of story is told at all. */
-const scenesOf = (cell: Cell): readonly Scene[] =>
-  SCENES.filter((scene) =>
-    kindsFor(scene).some((kind) =>
-      Array.from({ length: 10 }, (_, seed) => completeTold(cell, amountsFor(cell, kind, seed))).some(
-        (told) => whyNotIn(cell, told, scene) === '',
-      ),
-    ),
-  )
-const completeTold = (cell: Cell, told: Told): Told => ({
-  ...told,
-  roles: cell.unknown === 'both' ? { whole: told.roles.whole! } : completed(cell, told.roles),
-})
 
 test('the cells are those of the published tables', () => {
   // CCSS-M glossary, table 1: add to and take from with result, change and start unknown; put together with total, addend and both
@@ -309,120 +213,6 @@ test('the sentence of the situation has a question mark for what is asked, the o
   expect(
     problemFor({ situation: 'times', unknown: 'lesser' }, { number: exact(3), lesser: exact(4), greater: exact(12) }),
   ).toBe('12 / 3')
-})
-
-describe('Bars', () => {
-  test.each(CELLS.map((cell) => [nameOf(cell), cell] as const))(
-    '%s: at one scale, from end to end, with a question mark for what is asked',
-    (_, cell) => {
-      for (let seed = 0; seed < 60; seed++) {
-        const all = completeTold(cell, amountsFor(cell, 'small', seed))
-        const [scene] = scenesFor(cell, all)
-        if (!scene) continue
-        const known = knownOf(cell, all)
-        const story = tellStory({
-          amounts: known.roles,
-          ...(known.before ? { before: known.before } : {}),
-          cell,
-          scene,
-          seed,
-        })
-        const figures = barsOfSteps(story)
-        expect(figures).toHaveLength(cell.after ? 2 : 1)
-        const bars = figures.at(-1)!
-        expect(Math.max(...bars.flatMap((b) => b.parts.map((p) => p.to)))).toBeCloseTo(1)
-        for (const { parts, nought } of bars) {
-          if (nought === undefined) expect(parts[0]!.from).toBe(0)
-          parts.slice(1).forEach((p, i) => expect(p.from).toBeCloseTo(parts[i]!.to))
-        }
-        // Lengths are as the amounts are to each other.
-        const lengths = bars.flatMap((bar) => bar.parts.map((p) => [p.text, p.to - p.from] as const))
-        const numbers = lengths.flatMap(([text, long]) => (/^\d+$/.test(text) ? [[Number(text), long] as const] : []))
-        if (SITUATIONS[cell.situation].sign !== '*')
-          for (const [x, long] of numbers) for (const [y, other] of numbers) expect(x * other).toBeCloseTo(y * long)
-        const marks = figures.flatMap((f) =>
-          f.flatMap((bar) => [
-            ...(bar.overAsked ? [bar.over] : []),
-            ...bar.parts.filter((p) => p.asked && p.text).map((p) => p.text),
-          ]),
-        )
-        expect(marks.filter((m) => m.includes('?'))).toHaveLength(cell.unknown === 'both' ? 2 : 1)
-        expect(marks.filter((m) => m === MADE_FIRST)).toHaveLength(cell.after ? 1 : 0)
-        // What is asked stands nowhere as a number.
-        if (cell.unknown !== 'both') {
-          const shown = figures.flatMap((f) => f.flatMap((b) => [b.over, ...b.parts.map((p) => p.text)]))
-          const given = [...Object.values(known.roles), ...Object.values(known.before ?? {})].map((v) => printExact(v))
-          const solved = printExact(story.answer!)
-          if (!given.includes(solved)) expect(shown).not.toContain(solved)
-        }
-      }
-    },
-  )
-
-  test('a part is that part of the whole; a level is drawn on its own side of nought', () => {
-    const [whole, part] = barsOf(tellStory({ problem: '20 * 3/4', cell: cellById('part/part')!, seed: 1 }))
-    expect(whole!.parts.map((p) => p.gap)).toEqual([false, false, false, true])
-    expect(part!.parts.map((p) => [p.to, p.text])).toEqual([
-      [0.75, '?'],
-      [1, ''],
-    ])
-    const [first, up, now] = barsOf(tellStory({ problem: '-3 + 5', cell: cellById('rise/result')!, seed: 1 }))
-    expect([first, up, now].map((b) => [b!.nought, b!.parts[0]!.from, b!.parts[0]!.to])).toEqual([
-      [0.6, 0, 0.6],
-      [0.6, 0, 1],
-      [0.6, 0.6, 1],
-    ])
-  })
-})
-
-describe('What an answer says', () => {
-  const of = (cell: Cell, problem: string) => tellStory({ problem, cell, seed: 4 })
-  test('“more” that misleads: 15 + 8 instead of 15 − 8', () => {
-    const story = of({ situation: 'compare', unknown: 'lesser', wording: 'more' }, '15 - 8')
-    expect(story.misleads).toBe(true)
-    expect(understood(story, exact(7))).toBe('right')
-    expect(understood(story, exact(23))).toBe('by the word')
-    expect(understood(story, exact(15))).toBe('told already')
-    expect(understood(story, exact(120))).toBe('worked otherwise')
-    expect(understood(story, exact(9))).toBe('otherwise')
-  })
-  test('“fewer” that misleads: 12 − 5 instead of 12 + 5; and words that do not mislead are no excuse', () => {
-    expect(understood(of({ situation: 'compare', unknown: 'greater', wording: 'fewer' }, '12 + 5'), exact(7))).toBe(
-      'by the word',
-    )
-    expect(understood(of({ situation: 'add-to', unknown: 'result' }, '12 + 5'), exact(7))).toBe('worked otherwise')
-    expect(understood(of({ situation: 'add-to', unknown: 'start' }, '12 - 5'), exact(17))).toBe('by the word')
-  })
-  test('of two parts any pair is right that makes the whole', () => {
-    const story = tellStory({ amounts: { whole: exact(9) }, cell: { situation: 'together', unknown: 'both' }, seed: 1 })
-    for (const n of [0, 4, 9]) expect(understood(story, exact(n))).toBe('right')
-    expect(understood(story, exact(10))).toBe('otherwise')
-    expect(understood(story, exact(-1))).toBe('otherwise')
-  })
-  test('a first step only, a number that is not needed, the wrong side of nought, a number where one is missing', () => {
-    const two = of(cellById('groups>take-from/result')!, '4 * 6 - 5')
-    expect(understood(two, exact(19))).toBe('right')
-    expect(understood(two, exact(24))).toBe('first step')
-    expect(understood(two, exact(29))).toBe('worked otherwise')
-    const extra = tellStory({ problem: '15 - 8', cell: cellById('take-from/result')!, seed: 4, extra: true })
-    expect(understood(extra, exact(7))).toBe('right')
-    expect(understood(extra, exact(7 - Number(extra.extra)))).toBe('not needed')
-    const level = of(cellById('fall/result')!, '2 - 5')
-    expect(understood(level, exact(-3))).toBe('right')
-    expect(understood(level, exact(3))).toBe('other side')
-    const missing = tellStory({
-      problem: '15 - 8',
-      cell: cellById('take-from/result')!,
-      scene: SCENES[0]!,
-      seed: 4,
-      missing: 'change',
-    })
-    expect(missing.text).toMatch(/takes down some of them\./)
-    expect(understood(missing, exact(7))).toBe('made up')
-    expect(understood(missing, null)).toBe('right')
-    expect(understood(two, null)).toBe('otherwise')
-    expect(understood(of(cellById('enough/over')!, '40 ? 36'), exact(4))).toBe('right')
-  })
 })
 
 test('a number that is left out leaves a story that reads well, and nothing to be worked', () => {

@@ -1,5 +1,6 @@
 import { hostileRecords } from './adverse'
 import { timesOfCore } from './core'
+import { charts } from './charts'
 import { courses } from './courses'
 import { marking } from './diagnosis'
 import { firstLoad } from './load'
@@ -30,6 +31,7 @@ const ALONE: readonly (readonly [string, string, () => Figure[] | Promise<Figure
   ['placement', 'Placement', placements],
   ['courses', 'Courses, lessons, kits, sheets', courses],
   ['kills', 'Servers killed', killsSurvived],
+  ['charts', 'Charts', charts],
 ]
 const alone = ALONE.find(([name]) => process.argv.includes(name))
 
@@ -41,6 +43,7 @@ const ALL: readonly (readonly [string, () => Figure[] | Promise<Figure[]>])[] = 
   ['First load of the Bench', firstLoad],
   ['Frames while dragging, 500 pieces out', framesWhileDragging],
   ['Taps on the mats', tapsOnMats],
+  ['Charts', charts],
   ['Saving', savesPerSecond],
   ['Servers killed', killsSurvived],
 ]

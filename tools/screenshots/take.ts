@@ -67,6 +67,15 @@ const TRIED = `
     await send('/api/goals/' + id, 'PUT', { id, learnerId, step, share: 0.9, set: iso(start), by: iso(Date.now() + 20 * 86400000), words: '', archived: false, version: 0 })
   })()`
 
+/** Wren works with two switches. Runs in the page. */
+const SWITCHES = `
+  return (async () => {
+    const { learners } = await (await fetch('/api/classroom')).json()
+    const wren = learners[0]
+    await fetch('/api/learners/' + wren.id, { method: 'PUT', headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...wren, choices: { ...wren.choices, access: { switches: 2 } } }) })
+  })()`
+
 const SHOTS: readonly Shot[] = [
   {
     name: 'bench',
@@ -97,18 +106,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'strips',
-    path: '/bench',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '8.4 - 3')
-      await choose(d, 'strips')
-      await ask(d, '2 2/5 + 1 3/4')
-      await move(d, 'lay 2 2/5', 'set 1 3/4', 'recut 2 fifths as 8 twentieths')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
     name: 'abacus',
     path: '/bench',
     act: async (d) => {
@@ -116,17 +113,6 @@ const SHOTS: readonly Shot[] = [
       await ask(d, '33 + 4 - 6 + 28')
       await press(d, ...Array.from({ length: 10 }, () => STEP))
       await text(d, '[aria-label="What to say"]', 'Five complement: +2 = +5 −3.')
-    },
-  },
-  {
-    name: 'coins',
-    path: '/bench',
-    act: async (d) => {
-      await (await byRole(d, 'button', 'Together')).click()
-      await ask(d, '3 * 25 + 2 * 10 + 3 * 5 + 4 * 1')
-      await (await byRole(d, 'button', 'Work it with coins')).click()
-      await move(d, 'count 25', 'count 25', 'count 25', 'count 10')
-      await d.executeScript('document.activeElement.blur()')
     },
   },
   {
@@ -149,14 +135,6 @@ const SHOTS: readonly Shot[] = [
     act: async (d) => {
       await (await byRole(d, 'link', 'The lesson of Fen, Moth')).click()
       await text(d, '.sheet', 'Watch for')
-      await d.executeScript('document.activeElement.blur()')
-    },
-  },
-  {
-    name: 'problems',
-    path: '/problems?step=take-across',
-    act: async (d) => {
-      await text(d, '.how-many', /problems fit/)
       await d.executeScript('document.activeElement.blur()')
     },
   },
@@ -213,15 +191,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'rehearse',
-    path: '/rehearse',
-    act: async (d) => {
-      await (await byRole(d, 'button', /^\+7 where 6 shows/)).click()
-      await d.findElement(By.css('.choices .big')).click()
-      await text(d, '.verdict', 'Look again')
-    },
-  },
-  {
     name: 'stories',
     path: '/stories?problem=15%20-%208',
     act: async (d) => {
@@ -251,6 +220,55 @@ const SHOTS: readonly Shot[] = [
       await (await byRole(d, 'combobox', 'Of')).sendKeys('Tens and ones, one exchange')
       await text(d, '.told', 'on 1')
       await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'note',
+    path: '/note',
+    act: async (d) => {
+      for (const name of ['Pip', 'Fen', 'Ash']) await (await byRole(d, 'checkbox', name)).sendKeys(Key.SPACE)
+      await (await byRole(d, 'textbox', 'What is asked')).sendKeys('52 − 37')
+      await (await byRole(d, 'textbox', /^Count besides/)).sendKeys('asked for a break')
+      await (await byRole(d, 'button', 'Begin')).sendKeys(Key.ENTER)
+      await text(d, '.table', 'Ash')
+      await press(d, '1', 'r', '2', 'r', '3', 'h', 'h', 'r', '4', 'n', '1', 'r', '2', 'n', '3', 'r', '4', 'r', '1', 't')
+      await text(d, '.said', 'Ash: right')
+    },
+  },
+  {
+    name: 'learners',
+    path: '/learners',
+    act: async (d) => {
+      await d.executeScript(TRIED, [2, 3, 3, 4, 6, 5, 7, 8, 8, 9])
+      await d.navigate().refresh()
+      await text(d, 'table', 'Moth')
+    },
+  },
+  {
+    name: 'timeline',
+    path: '/timeline',
+    act: async (d) => {
+      await (await byRole(d, 'button', 'Show 52 − 37 step by step here and in reports')).sendKeys(Key.ENTER)
+      await text(d, '.strip', 'Take away')
+      await (await byRole(d, 'textbox', 'A word to it')).sendKeys('The first exchange on her own.', Key.TAB)
+      await d.executeScript('document.activeElement.blur()')
+    },
+  },
+  {
+    name: 'switches',
+    path: '/bench',
+    act: async (d) => {
+      await d.executeScript(SWITCHES)
+      await d.navigate().refresh()
+      await (await byRole(d, 'button', 'Together')).click()
+      await d.wait(async () => (await d.findElements(By.css('.scan-frame'))).length > 0, 15_000)
+      for (let i = 0; i < 12; i++) {
+        const lit = await d.findElement(By.css('.scan-frame')).getAttribute('data-lit')
+        if (lit === 'The mat') break
+        await press(d, Key.ENTER)
+      }
+      await press(d, ' ')
+      await press(d, Key.ENTER)
     },
   },
   { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },

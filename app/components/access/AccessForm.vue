@@ -32,6 +32,7 @@ const TICKS = [
   ['plain', 'Plain mat: no store while Sett shows'],
   ['still', 'Nothing moves by itself'],
   ['grey', 'Without colours'],
+  ['keys', 'Single letters are keys (S saves, Z undoes …)'],
 ] as const
 const number = (event: Event): number => Number((event.target as HTMLInputElement).value)
 const value = (event: Event): string => (event.target as HTMLSelectElement).value
@@ -140,7 +141,9 @@ onMounted(() => {
 <style scoped>
 .access {
   display: grid;
-  gap: 0.6rem;
+  grid-template-columns: repeat(auto-fit, minmax(min(18rem, 100%), 1fr));
+  gap: 0.6rem 2rem;
+  align-items: end;
 }
 label:not(:has(> input[type='checkbox'])) {
   display: grid;

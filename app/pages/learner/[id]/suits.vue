@@ -175,7 +175,7 @@ useHead({ title: () => `What suits ${there.value?.codeName ?? 'a learner'} – S
           <label class="tick"><input v-model="form.ownWords" type="checkbox" /> Other than the room’s</label>
           <WordsForm v-if="form.ownWords" v-model="words" />
         </section>
-        <section>
+        <section class="wide">
           <h2>Materials to put aside</h2>
           <p class="quiet">
             They are not offered while {{ there.codeName }} is at the bench, and the shelf says why. You can still
@@ -189,7 +189,7 @@ useHead({ title: () => `What suits ${there.value?.codeName ?? 'a learner'} – S
           </div>
           <label>Why, in a word <input v-model="form.avoidWhy" type="text" maxlength="120" autocomplete="off" /></label>
         </section>
-        <section>
+        <section class="wide">
           <h2>Reaching and reading</h2>
           <AccessForm v-model="access" />
         </section>
@@ -219,7 +219,8 @@ section {
   gap: 0.6rem;
   align-content: start;
 }
-form > :not(section) {
+form > :not(section),
+.wide {
   grid-column: 1 / -1;
 }
 label {
