@@ -236,6 +236,8 @@ h2 {
 }
 .slip {
   color: var(--plum);
+}
+.days ul > li > :is(.quiet, .slip, .stone-button) {
   margin-left: 0.6rem;
 }
 .word {
