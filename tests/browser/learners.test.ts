@@ -22,6 +22,13 @@ afterEach(async () => {
 const learners = async (): Promise<KeptLearner[]> =>
   ((await (await fetch(`${app.url}/api/classroom`)).json()) as { learners: KeptLearner[] }).learners
 const idOf = async (name: string): Promise<string> => (await learners()).find((l) => l.codeName === name)!.id
+/** Chooses an option, once it is there. */
+async function narrow(label: string, option: string): Promise<void> {
+  const list = await byRole(driver, 'combobox', label)
+  const at = By.xpath(`./option[normalize-space(.)="${option}"]`)
+  await driver.wait(async () => (await list.findElements(at)).length > 0, 20_000, `${label} has ${option}`)
+  await list.findElement(at).click()
+}
 const enter = async (role: string, name: string | RegExp): Promise<void> =>
   (await byRole(driver, role, name)).sendKeys(Key.ENTER)
 
@@ -34,7 +41,7 @@ test('what suits a learner is set by keyboard; the bench goes by it and the shel
   await (await byRole(driver, 'textbox', 'Why, in a word')).sendKeys('they click')
   const [, words] = await driver.findElements(By.xpath('//label[normalize-space(.)="Other than the room’s"]/input'))
   await words!.sendKeys(Key.SPACE)
-  await (await byRole(driver, 'combobox', 'Ten ones for one ten is to')).sendKeys('trade')
+  await narrow('Ten ones for one ten is to', 'trade')
   await noViolations(driver)
   await enter('button', 'Keep what suits Wren')
   await text(driver, '.kept-said', 'It is kept.')
@@ -108,7 +115,7 @@ test('a class list comes in from a zip’s files: bad lines are listed, code nam
     `Ann,Berg,u1,${blue[0]!.codeName}`,
   )
   // The group by itself.
-  await (await byRole(driver, 'combobox', 'Group')).sendKeys('Blue table')
+  await narrow('Group', 'Blue table')
   await driver.wait(
     async () => (await driver.findElements(By.css('[aria-label="Learners at a glance"] tbody tr'))).length === 2,
     20_000,
@@ -156,8 +163,6 @@ test('a moment is chosen in the timeline, shown step by step, told with a word, 
 test('the Daybook is narrowed by step and help; the search is kept and found again', async () => {
   await driver.get(`${app.url}/daybook`)
   await enter('button', 'Find')
-  const narrow = async (label: string, option: string): Promise<void> =>
-    (await byRole(driver, 'combobox', label)).sendKeys(option)
   await narrow('Step', 'Tens and ones, one exchange')
   await narrow('Most help', 'spoken hint')
   const rows = (): Promise<string[]> =>

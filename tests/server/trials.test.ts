@@ -264,6 +264,8 @@ describe('what is noted at the table, and what comes of it', () => {
       id: randomUUID(),
       learnerId: one.id,
       step: 'take-2-2-ten',
+      material: '',
+      help: 'independent',
       share: 0.8,
       set: '2026-10-01',
       by: '2026-11-01',
