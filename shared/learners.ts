@@ -98,6 +98,8 @@ export const MOST_IN_ROSTER = 2000
  * Without one they get a code name here.
  */
 export const rosterSchema = z.strictObject({
+  /** Every class on the list by its title: a learner’s other groups are a teacher’s own, and stay. */
+  classes: z.array(groupName).max(2000, 'At most 2,000 classes.'),
   learners: z
     .array(
       z.strictObject({

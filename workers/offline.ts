@@ -50,7 +50,7 @@ registerRoute(
   }),
 )
 
-/** Signing in and out, and erasing a learner, change whose room it is and who is in it. */
+/** After signing in or out, and after a learner was erased, nothing that was said before may be shown. */
 const forgetting = new NetworkOnly({
   plugins: [
     {
@@ -61,8 +61,11 @@ const forgetting = new NetworkOnly({
     },
   ],
 })
-for (const method of ['POST', 'PUT', 'DELETE'] as const)
-  registerRoute(({ url }) => /^\/api\/(?:session|people|learners)(?:\/|$)/.test(url.pathname), forgetting, method)
+const FORGETS: readonly (readonly ['POST' | 'DELETE', RegExp])[] = [
+  ['POST', /^\/api\/(?:session|people)(?:\/|$)/],
+  ['DELETE', /^\/api\/(?:session|people|learners)(?:\/|$)/],
+]
+for (const [method, path] of FORGETS) registerRoute(({ url }) => path.test(url.pathname), forgetting, method)
 
 // A page of a newer Sett asks for files that this one does not list, but may have been given already.
 setCatchHandler(async ({ request }) => (await caches.match(request)) ?? Response.error())

@@ -1,6 +1,6 @@
 import { format } from 'date-fns'
 import { attempt, parseProblem, printProblem } from '../../core/door'
-import type { RecordPage, RecordSummary } from '../../shared/schemas'
+import type { RecordPage, RecordSummary } from '../../shared/listing'
 import type { Lesson } from '../../shared/lessons'
 import type { Waiting } from '../stores/bench/queue'
 import { request } from '../utils/request'

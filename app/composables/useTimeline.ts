@@ -1,6 +1,6 @@
 import type { Moment } from '../../shared/learners'
 import type { Progress } from '../../shared/progress'
-import type { RecordPage, RecordSummary } from '../../shared/schemas'
+import type { RecordPage, RecordSummary } from '../../shared/listing'
 import { request } from '../utils/request'
 
 /** A day of somebody's timeline: what was tried, what was decided, which goals were set. */

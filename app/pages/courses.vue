@@ -59,7 +59,7 @@ const stones = computed(() =>
     return [{ step, full, holds, ready, laid: isLaid, next: isNext, told: standingTold(standing) }]
   }),
 )
-const titleOf = (id: string): string => courses.stepOf(id)?.title ?? id
+const { titleOf } = courses
 const why = computed(() => (next.value ? whyNext(next.value, of.value.get(next.value.id)!, titleOf) : ''))
 
 const placing = ref(false)

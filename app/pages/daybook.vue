@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { attempt, parseProblem, pretty, printProblem } from '../../core/door'
 import { format } from 'date-fns'
-import type { RecordPage, RecordSummary, SavedRecord } from '../../shared/schemas'
+import type { RecordPage, RecordSummary } from '../../shared/listing'
+import type { SavedRecord } from '../../shared/schemas'
 import type { Trial } from '../../shared/trials'
 import { NOTHING_WANTED, type Find } from '../utils/find'
 import { request } from '../utils/request'
@@ -21,13 +22,6 @@ const trouble = ref('')
 const said = ref('')
 const lastDeleted = shallowRef<{ record?: SavedRecord; trial?: Trial } | null>(null)
 
-const HELP = {
-  independent: 'without help',
-  pointed: 'pointed',
-  spoken: 'spoken hint',
-  shown: 'shown',
-  'hand-over-hand': 'hand over hand',
-}
 const MODE = { show: 'Show', together: 'Together', alone: 'Alone' }
 
 /** The address of a page: a problem is looked up as it is kept, however it is typed. */
@@ -203,7 +197,7 @@ useHead({ title: 'Daybook – Sett' })
         >
       </Column>
       <Column field="help" header="Most help"
-        ><template #body="{ data }">{{ HELP[data.help as keyof typeof HELP] }}</template></Column
+        ><template #body="{ data }">{{ HELP_USED[data.help as keyof typeof HELP_USED] }}</template></Column
       >
       <Column field="durationMs" header="Took"
         ><template #body="{ data }">{{ took(data.durationMs) }}</template></Column

@@ -35,7 +35,7 @@ async function load(more = false): Promise<void> {
 }
 await load()
 watch(group, () => void load())
-const titleOf = (id: string): string => (id === 'stories' ? 'Stories' : (courses.stepOf(id)?.title ?? id))
+const { titleOf } = courses
 /** What the figures suggest, for all who are shown: those of one kind can be taken together. */
 const together = computed(() => {
   const by = new Map<string, string[]>()

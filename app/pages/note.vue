@@ -43,13 +43,8 @@ async function start(): Promise<void> {
 const tooMany = computed(() => who.value.length > MOST_AT_TABLE)
 
 /* --- at the table --- */
-const HELP: Record<Help, string> = {
-  independent: 'no help',
-  pointed: 'pointed',
-  spoken: 'spoken hint',
-  shown: 'shown',
-  'hand-over-hand': 'hand over hand',
-}
+/** Before a try it is not known yet whether help will be needed: it says what will be noted. */
+const HELP: Readonly<Record<Help, string>> = { ...HELP_USED, independent: 'no help' }
 const active = ref(0)
 const help = reactive<Record<string, Help>>({})
 const helpOf = (id: string): Help => help[id] ?? 'independent'

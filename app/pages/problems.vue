@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { MOST_SET } from '../../core/course/index'
 import { pretty } from '../../core/door'
-import type { RecordPage } from '../../shared/schemas'
+import type { RecordPage } from '../../shared/listing'
 import { formOf, LIMIT_NAMES, LIMITS_AT_FIRST, limitsOf, soundForm, withChange } from '../utils/limitsForm'
 import { rowsWith } from '../utils/answerRows'
 import { request } from '../utils/request'

@@ -15,7 +15,7 @@ if (typeof asked === 'string' && classroom.learners.some((l) => l.id === asked))
 await courses.load().catch(() => undefined)
 await Promise.all([p.loadRules(), p.load(learner.value)])
 watch([learner, p.step, p.at], () => void p.load(learner.value))
-const titleOf = (id: string): string => (id === 'stories' ? 'Stories' : (courses.stepOf(id)?.title ?? id))
+const { titleOf } = courses
 /** Steps of this learner, once all were looked at; narrowing keeps the list. */
 const steps = ref<readonly string[]>([])
 watch(

@@ -6,7 +6,8 @@ import type { WorkRecord } from '../../core/door'
 import { reportOf, reportText, sessionsOf, type Reported, type ReportSection } from '../../core/progress/index'
 import type { Progress } from '../../shared/progress'
 import type { Moment } from '../../shared/learners'
-import type { RecordPage, SavedRecord } from '../../shared/schemas'
+import type { RecordPage } from '../../shared/listing'
+import type { SavedRecord } from '../../shared/schemas'
 import { download, downloadBytes } from '../utils/download'
 import { request } from '../utils/request'
 
@@ -36,7 +37,7 @@ const MOST_STEPS = 8
 const MOST_SAMPLES = 5
 
 const within = (p: Progress) => sessionsOf(p.tried.filter((t) => t.day >= from.value && t.day <= to.value))
-const titleOf = (id: string): string => (id === 'stories' ? 'Stories' : (courses.stepOf(id)?.title ?? id))
+const { titleOf } = courses
 const dayText = (day: string): string => format(new Date(`${day}T12:00:00`), 'd MMMM yyyy')
 const name = computed(() => classroom.nameOf(learner.value ?? ''))
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { pretty, type WorkRecord } from '../../core/door'
-import type { RecordSummary, SavedRecord } from '../../shared/schemas'
+import type { RecordSummary } from '../../shared/listing'
+import type { SavedRecord } from '../../shared/schemas'
 import { request } from '../utils/request'
 
 /** One learner's time, the latest day first; chosen moments stand in it as pictures of each step. */
@@ -18,14 +19,7 @@ const t = useTimeline()
 await t.load(learner.value)
 watch(learner, () => void t.load(learner.value))
 const said = ref('')
-const titleOf = (id: string): string => courses.stepOf(id)?.title ?? id
-const HELP: Readonly<Record<string, string>> = {
-  independent: 'without help',
-  pointed: 'pointed',
-  spoken: 'spoken hint',
-  shown: 'shown',
-  'hand-over-hand': 'hand over hand',
-}
+const { titleOf } = courses
 /** Tries of one day that are alike are told together. */
 function told(lines: readonly RecordSummary[]) {
   const groups = new Map<string, RecordSummary[]>()
@@ -37,7 +31,7 @@ function told(lines: readonly RecordSummary[]) {
 }
 const cameOut = (all: readonly RecordSummary[]): string => {
   const [one] = all
-  if (all.length === 1) return `${one!.right ? '✓ right' : '↻ not yet'}, ${HELP[one!.help]}`
+  if (all.length === 1) return `${one!.right ? '✓ right' : '↻ not yet'}, ${HELP_USED[one!.help]}`
   const alone = all.filter((l) => l.right && l.help === 'independent').length
   return `${all.length} tries, ${alone} right without help`
 }

@@ -3,7 +3,7 @@ import { isToCheck, type Step } from '../../core/course/index'
 import { attempt, capital } from '../../core/door'
 import { planLesson } from '../../core/course/index'
 import type { Lesson } from '../../shared/lessons'
-import type { RecordSummary } from '../../shared/schemas'
+import type { RecordSummary } from '../../shared/listing'
 import { request } from '../utils/request'
 
 /** The first screen of a working day: who comes, what is next for each and why, and one key to begin. */
@@ -55,7 +55,7 @@ interface Row {
   readonly checks: readonly Step[]
   readonly seen: string
 }
-const titleOf = (id: string): string => courses.stepOf(id)?.title ?? id
+const { titleOf } = courses
 function seenText(at: string | null): string {
   if (!at) return 'not seen yet'
   const days = Math.round(

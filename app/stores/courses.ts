@@ -14,6 +14,9 @@ export const useCourses = defineStore('courses', () => {
   const stepOf = (id: string): Step | undefined =>
     steps.value.find((s) => s.id === id) ?? course.value.steps.find((s) => s.id === id)
 
+  /** A step by its title; stories are no step, and a step of another course goes by its id. */
+  const titleOf = (id: string): string => (id === 'stories' ? 'Stories' : (stepOf(id)?.title ?? id))
+
   async function load(): Promise<void> {
     here.value = await request<CoursesHere>('/api/courses')
   }
@@ -32,5 +35,5 @@ export const useCourses = defineStore('courses', () => {
   async function remove(id: string): Promise<void> {
     here.value = await request<CoursesHere>(`/api/courses/${id}`, { method: 'DELETE' })
   }
-  return { here, own, all, byId, course, steps, stepOf, load, choose, keep, remove }
+  return { here, own, all, byId, course, steps, stepOf, titleOf, load, choose, keep, remove }
 })

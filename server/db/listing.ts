@@ -1,4 +1,4 @@
-import type { RecordPage, RecordQuery, RecordSummary } from '../../shared/schemas'
+import type { RecordPage, RecordQuery, RecordSummary } from '../../shared/listing'
 import type { Db } from './open'
 
 /** Tables of what was tried that are listed alike, each with a table of its slips. */

@@ -1,4 +1,5 @@
-import type { RecordSummary, SavedRecord } from '../../shared/schemas'
+import type { RecordSummary } from '../../shared/listing'
+import type { SavedRecord } from '../../shared/schemas'
 import { summaryColumns } from './listing'
 import type { Db } from './open'
 

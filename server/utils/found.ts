@@ -1,4 +1,4 @@
-import type { RecordPage, RecordQuery, RecordSummary } from '../../shared/schemas'
+import type { RecordPage, RecordQuery, RecordSummary } from '../../shared/listing'
 import { finderHere } from './standings'
 import type { Store } from './store'
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import type { Roster, RosterTaken } from '../../shared/learners'
+import { MOST_GROUPS, type Roster, type RosterTaken } from '../../shared/learners'
 import { CODE_NAMES } from './codeNames'
 import { refuse } from './problem'
 import type { Store } from './store'
@@ -17,9 +17,10 @@ function* freeNames(store: Store): Generator<string> {
  * Takes in a school's list, all of it or nothing. Those who came from it before keep their code name and get their groups anew; those who
  * have left are put away, never erased.
  */
-export function takeRoster(store: Store, { learners }: Roster): RosterTaken {
+export function takeRoster(store: Store, { learners, classes }: Roster): RosterTaken {
   return store.db.transaction((): RosterTaken => {
     const free = freeNames(store)
+    const listed = new Set(classes)
     let [added, changed, putAway] = [0, 0, 0]
     const names: { rosterId: string; codeName: string }[] = []
     for (const [i, { rosterId, name, groups, gone }] of learners.entries()) {
@@ -38,8 +39,9 @@ export function takeRoster(store: Store, { learners }: Roster): RosterTaken {
         added += 1
       }
       const now = store.learnerOnRoster(rosterId)!
-      // Groups that a teacher has made are not on the school's list, and stay.
-      const all = [...new Set([...groups, ...(gone ? now.groups : [])])]
+      // Groups that a teacher has made are no classes of the list, and stay; whoever has left keeps all of them.
+      const own = now.groups.filter((g) => gone || !listed.has(g))
+      const all = [...new Set([...groups, ...own])].slice(0, MOST_GROUPS)
       if (now.archived !== gone || JSON.stringify(now.groups) !== JSON.stringify(all)) {
         store.keepLearner({ ...now, groups: all, archived: gone })
         if (there && gone && !there.archived) putAway += 1

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { statementOf, type TriedOnce } from '../../core/progress/index'
-import type { RecordSummary } from '../../shared/schemas'
+import type { RecordSummary } from '../../shared/listing'
 import { codeNames } from './files'
 import type { Store } from './store'
 

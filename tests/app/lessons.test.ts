@@ -1,7 +1,7 @@
 import { dayInWords, goesOnAt, turnsOf } from '../../app/composables/useLessons'
 import { lessonsWithout, printWithout, waitingWithout } from '../../app/utils/forgetLearner'
 import type { Lesson } from '../../shared/lessons'
-import type { RecordSummary } from '../../shared/schemas'
+import type { RecordSummary } from '../../shared/listing'
 
 const turn = (learner: string | null, problem: string): Lesson['turns'][number] => ({
   learner,

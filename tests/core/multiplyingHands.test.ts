@@ -115,7 +115,8 @@ test.each(HANDS)('%s: whatever hands may do to %s is taken down with true lines,
     }),
     { numRuns: 250 },
   )
-  expect(taken).toBeGreaterThan(200)
+  // Some hundreds as a rule; with far fewer the law would say little.
+  expect(taken).toBeGreaterThan(100)
 })
 
 const work = (on: RepresentationId, problem: string, ...moves: string[]): Bench =>

@@ -158,7 +158,7 @@ test('a learner posted again is the same one, by a new name if it has one; names
   const names = async () => (await get<{ learners: { id: string; codeName: string }[] }>('/api/classroom')).learners
   const before = (await names()).length
   for (const name of ['अनिता', 'अनिता', 'ไก่', 'Žofie']) expect((await add(name)).status).toBe(200)
-  expect((await names()).filter((l) => l.id === id)).toEqual([{ id, codeName: 'Žofie' }])
+  expect((await names()).filter((l) => l.id === id).map((l) => l.codeName)).toEqual(['Žofie'])
   expect(await names()).toHaveLength(before + 1)
   for (const same of ['žofie', 'ŽOFIE', 'Z\u030cofie'])
     problem(await add(same, randomUUID()), 409, 'called Žofie already')

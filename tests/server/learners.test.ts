@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { NO_CHOICES, type Glance, type KeptLearner, type RosterTaken } from '../../shared/learners'
-import type { RecordPage } from '../../shared/schemas'
+import type { RecordPage } from '../../shared/listing'
 import { serve, type Running } from '../browser/world'
 
 let app: Running
@@ -60,7 +60,9 @@ test('a bad change is refused in words: a name that is taken, another address, a
 
 test('a school’s list comes in under code names, twice the same is once; who has left is put away and comes back', async () => {
   const before = (await everyone()).length
+  const classes = ['The Loft', 'Reading']
   const list = {
+    classes,
     learners: [
       { rosterId: 'u1', groups: ['The Loft', 'Reading'], gone: false },
       { rosterId: 'u2', groups: ['The Loft'], gone: false },
@@ -78,17 +80,23 @@ test('a school’s list comes in under code names, twice the same is once; who h
     added: 0,
     changed: 0,
   })
-  const gone = { learners: [{ rosterId: 'u2', groups: [], gone: true }] }
+  // A group that a teacher has made stays when the list comes again.
+  const second = await named(names[1]!)
+  await call('PUT', `/api/learners/${second.id}`, { ...second, groups: ['The Loft', 'Red table'] })
+  expect((await call<RosterTaken>('POST', '/api/roster', list)).body).toMatchObject({ changed: 0 })
+  expect((await named(names[1]!)).groups).toEqual(['The Loft', 'Red table'])
+  const gone = { classes, learners: [{ rosterId: 'u2', groups: [], gone: true }] }
   expect((await call<RosterTaken>('POST', '/api/roster', gone)).body).toMatchObject({ putAway: 1, added: 0 })
-  expect(await named(names[1]!)).toMatchObject({ archived: true, groups: ['The Loft'] })
-  const back = { learners: [{ rosterId: 'u2', groups: ['Reading'], gone: false }] }
+  expect(await named(names[1]!)).toMatchObject({ archived: true, groups: ['The Loft', 'Red table'] })
+  const back = { classes, learners: [{ rosterId: 'u2', groups: ['Reading'], gone: false }] }
   expect((await call<RosterTaken>('POST', '/api/roster', back)).body).toMatchObject({ changed: 1 })
-  expect(await named(names[1]!)).toMatchObject({ archived: false, groups: ['Reading'] })
+  expect(await named(names[1]!)).toMatchObject({ archived: false, groups: ['Reading', 'Red table'] })
 })
 
 test('a list with a name that is taken is not taken at all', async () => {
   const before = await everyone()
   const list = {
+    classes: [],
     learners: [
       { rosterId: 'v1', name: 'Robin', groups: [], gone: false },
       { rosterId: 'v2', name: 'wren', groups: [], gone: false },
@@ -100,7 +108,7 @@ test('a list with a name that is taken is not taken at all', async () => {
     'There is a learner called wren already. Take the list in with code names, or rename one of them.',
   ])
   expect(await everyone()).toEqual(before)
-  const twice = { learners: [list.learners[0], list.learners[0]] }
+  const twice = { classes: [], learners: [list.learners[0], list.learners[0]] }
   expect((await call('POST', '/api/roster', twice)).status).toBe(422)
 })
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { cellById, SCENES, tellStory, workable, type StoryWork, type ToldPlan } from '../../core/story/index'
-import type { RecordPage } from '../../shared/schemas'
+import type { RecordPage } from '../../shared/listing'
 import type { Progress } from '../../shared/progress'
 import type { Trial } from '../../shared/trials'
 import { serve } from '../browser/world'

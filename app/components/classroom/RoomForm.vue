@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Hands } from '../../../shared/schemas'
-import { DEFAULT_CHOICES, FINGERS, marksOf, type Words } from '../../../core/door'
+import { DEFAULT_CHOICES, marksOf, type Words } from '../../../core/door'
 
 const props = defineProps<{ first: boolean }>()
 const emit = defineEmits<{ done: [] }>()
@@ -86,35 +86,7 @@ defineExpose({ unsaved, keep })
     </section>
     <section v-if="!props.first" class="hands">
       <h2>Counting on hands</h2>
-      <p>Which fingers are counted on?</p>
-      <div class="fingers" role="group" aria-label="Fingers counted on">
-        <button
-          v-for="f in FINGERS"
-          :key="f"
-          type="button"
-          class="stone-button"
-          :aria-pressed="!hands.away.includes(f)"
-          :aria-label="f.replace('-', ' ')"
-          @click="hands.away = hands.away.includes(f) ? hands.away.filter((x) => x !== f) : [...hands.away, f]"
-        >
-          {{ f.split('-')[1] }}
-        </button>
-      </div>
-      <label
-        >Which finger is one
-        <select v-model="hands.firstFinger">
-          <option value="little">the little finger</option>
-          <option value="thumb">the thumb</option>
-          <option value="index">the index finger</option>
-        </select></label
-      >
-      <label
-        >Which hand starts
-        <select v-model="hands.firstHand">
-          <option value="left">the left</option>
-          <option value="right">the right</option>
-        </select></label
-      >
+      <FingersForm :model-value="hands" @update:model-value="(counting) => Object.assign(hands, counting)" />
       <label
         >Joint marks on one hand
         <select v-model="jointKind">

@@ -15,13 +15,6 @@ const session = useSession()
 const courses = useCourses()
 const names = useMistakeNames()
 void courses.load().catch(() => undefined)
-const HELP: Readonly<Record<string, string>> = {
-  independent: 'without help',
-  pointed: 'pointed',
-  spoken: 'spoken hint',
-  shown: 'shown',
-  'hand-over-hand': 'hand over hand',
-}
 const set = (key: keyof Find, event: Event): void => {
   find.value = { ...find.value, [key]: (event.target as HTMLInputElement | HTMLSelectElement).value }
 }
@@ -106,7 +99,7 @@ const drop = (): Promise<void> =>
       >Most help
       <select :value="find.help" @change="set('help', $event)">
         <option value="">any</option>
-        <option v-for="h in HELP_LEVELS" :key="h" :value="h">{{ HELP[h] }}</option>
+        <option v-for="h in HELP_LEVELS" :key="h" :value="h">{{ HELP_USED[h] }}</option>
       </select></label
     >
     <label

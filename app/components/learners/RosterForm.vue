@@ -61,8 +61,9 @@ async function take(): Promise<void> {
     gone: p.gone,
     ...(withNames.value ? { name: nameOf(p) } : {}),
   }))
+  const classes = [...new Set((read.value?.classes ?? []).map((c) => titleOf(c.id)).filter((t) => t !== ''))]
   try {
-    taken.value = await request<RosterTaken>('/api/roster', { method: 'POST', body: { learners } })
+    taken.value = await request<RosterTaken>('/api/roster', { method: 'POST', body: { learners, classes } })
     const { added, changed, putAway } = taken.value
     said.value = `${added} new, ${changed} changed, ${putAway} put away.`
     emit('taken')

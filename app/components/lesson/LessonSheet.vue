@@ -8,9 +8,8 @@ import {
   representationsFor,
   type RepresentationId,
 } from '../../../core/door'
-import type { Help } from '../../../shared/levels'
 import type { Lesson } from '../../../shared/lessons'
-import type { RecordSummary } from '../../../shared/schemas'
+import type { RecordSummary } from '../../../shared/listing'
 
 /** A lesson on one page: whose turn, which problem, with what; what to say, to ask and to watch for; what comes after. All of it can be changed. */
 const { worked } = defineProps<{ worked: readonly (RecordSummary | null)[] }>()
@@ -101,14 +100,7 @@ function add(mode: Turn['mode']): void {
   set({ turns: [...turns.slice(0, at), { ...model, problem, learner, mode }, ...turns.slice(at)] })
 }
 
-const HELP: Readonly<Record<Help, string>> = {
-  independent: 'without help',
-  pointed: 'pointed',
-  spoken: 'spoken hint',
-  shown: 'shown',
-  'hand-over-hand': 'hand over hand',
-}
-const told = (record: RecordSummary): string => `${record.right ? 'right' : 'not yet'}, ${HELP[record.help]}`
+const told = (record: RecordSummary): string => `${record.right ? 'right' : 'not yet'}, ${HELP_USED[record.help]}`
 </script>
 
 <template>

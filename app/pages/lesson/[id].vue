@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Lesson } from '../../../shared/lessons'
-import type { RecordSummary } from '../../../shared/schemas'
+import type { RecordSummary } from '../../../shared/listing'
 import { request } from '../../utils/request'
 
 /** One lesson: planned here, changed, printed, begun at the Bench turn by turn, and looked at afterwards. What is changed is kept by itself. */

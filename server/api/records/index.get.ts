@@ -1,4 +1,4 @@
-import { recordQuery } from '../../../shared/schemas'
+import { recordQuery } from '../../../shared/listing'
 import { pageOfStep } from '../../utils/found'
 import { asker } from '../../utils/person'
 import { checkedQuery } from '../../utils/problem'

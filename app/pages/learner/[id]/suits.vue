@@ -1,12 +1,6 @@
 <script setup lang="ts">
-import {
-  capital,
-  DEFAULT_CHOICES,
-  FINGERS,
-  REPRESENTATION_IDS,
-  REPRESENTATIONS,
-  type Words,
-} from '../../../../core/door'
+import { capital, DEFAULT_CHOICES, REPRESENTATION_IDS, REPRESENTATIONS, type Words } from '../../../../core/door'
+import type { Hands } from '../../../../shared/schemas'
 import { ACCESS_AT_FIRST } from '../../../composables/useAccess'
 import type { Access, KeptLearner } from '../../../../shared/learners'
 
@@ -19,13 +13,15 @@ const form = reactive({
   codeName: '',
   groups: '',
   ownHands: false,
-  away: [] as string[],
-  firstFinger: 'little',
-  firstHand: 'left',
   ownWords: false,
   avoid: [] as string[],
   avoidWhy: '',
   letters: 1,
+})
+const counting = ref<Pick<Hands, 'away' | 'firstFinger' | 'firstHand'>>({
+  away: [],
+  firstFinger: 'little',
+  firstHand: 'left',
 })
 const access = ref<Access>({ ...ACCESS_AT_FIRST })
 const words = ref<Words>({ ...classroom.words })
@@ -41,14 +37,13 @@ watch(
       codeName: l.codeName,
       groups: l.groups.join(', '),
       ownHands: hands !== null,
-      away: [...(hands ?? room).away],
-      firstFinger: (hands ?? room).firstFinger,
-      firstHand: (hands ?? room).firstHand,
       ownWords: own !== null,
       avoid: [...avoid],
       avoidWhy,
       letters,
     })
+    const { away, firstFinger, firstHand } = hands ?? room
+    counting.value = { away: [...away], firstFinger, firstHand }
     access.value = { ...l.choices.access }
     words.value = { ...(own ?? classroom.classroom?.words ?? classroom.words) }
   },
@@ -63,9 +58,14 @@ const groupsIn = (text: string): string[] => [
       .filter((g) => g !== ''),
   ),
 ]
-async function keep(archived = there.value?.archived ?? false): Promise<void> {
+/** What would be kept now, as text, and what was kept last: where they differ, something would be lost. */
+const written = (): string => JSON.stringify([form, counting.value, access.value, words.value])
+const kept = ref('')
+watch(there, () => (kept.value = written()), { immediate: true })
+const unsaved = computed(() => there.value !== undefined && written() !== kept.value)
+async function keep(archived = there.value?.archived ?? false): Promise<boolean> {
   const l = there.value
-  if (!l) return
+  if (!l) return false
   trouble.value = said.value = ''
   const sent = {
     ...l,
@@ -76,9 +76,7 @@ async function keep(archived = there.value?.archived ?? false): Promise<void> {
       ...l.choices,
       hands: form.ownHands
         ? {
-            away: form.away,
-            firstFinger: form.firstFinger,
-            firstHand: form.firstHand,
+            ...counting.value,
             joints: (l.choices.hands ?? classroom.classroom?.hands ?? DEFAULT_CHOICES).joints,
           }
         : null,
@@ -98,8 +96,10 @@ async function keep(archived = there.value?.archived ?? false): Promise<void> {
         : archived
           ? `${sent.codeName} is put away; nothing is lost.`
           : `${sent.codeName} is back.`
+    return true
   } catch (error) {
     trouble.value = (error as Error).message
+    return false
   }
 }
 const toggle = (list: string[], value: string): string[] =>
@@ -139,36 +139,7 @@ useHead({ title: () => `What suits ${there.value?.codeName ?? 'a learner'} – S
         <section>
           <h2>Hands</h2>
           <label class="tick"><input v-model="form.ownHands" type="checkbox" /> Other than the room’s</label>
-          <template v-if="form.ownHands">
-            <div class="fingers" role="group" aria-label="Fingers counted on">
-              <button
-                v-for="f in FINGERS"
-                :key="f"
-                type="button"
-                class="stone-button"
-                :aria-pressed="!form.away.includes(f)"
-                :aria-label="f.replace('-', ' ')"
-                @click="form.away = toggle(form.away, f)"
-              >
-                {{ f.split('-')[1] }}
-              </button>
-            </div>
-            <label
-              >Which finger is one
-              <select v-model="form.firstFinger">
-                <option value="little">the little finger</option>
-                <option value="thumb">the thumb</option>
-                <option value="index">the index finger</option>
-              </select></label
-            >
-            <label
-              >Which hand starts
-              <select v-model="form.firstHand">
-                <option value="left">the left</option>
-                <option value="right">the right</option>
-              </select></label
-            >
-          </template>
+          <FingersForm v-if="form.ownHands" v-model="counting" />
         </section>
         <section>
           <h2>Words</h2>
@@ -203,6 +174,7 @@ useHead({ title: () => `What suits ${there.value?.codeName ?? 'a learner'} – S
         </div>
         <p role="status" class="kept-said">{{ said }}</p>
       </form>
+      <LeaveGuard :unsaved="unsaved" :keep="() => keep()" :about="there.codeName" />
     </template>
   </div>
 </template>
@@ -236,10 +208,5 @@ label {
 .ticks {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
-}
-.fingers {
-  display: grid;
-  grid-template-columns: repeat(5, 1fr);
-  gap: 4px;
 }
 </style>
