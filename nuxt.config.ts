@@ -104,11 +104,14 @@ export default defineNuxtConfig({
     headers: {
       crossOriginEmbedderPolicy: false,
       strictTransportSecurity: false,
+      // A teacher may record their own voice.
+      permissionsPolicy: { microphone: ['self'] },
       contentSecurityPolicy: {
         'default-src': ["'self'"],
         'script-src': ["'self'", "'nonce-{{nonce}}'"],
         'style-src': ["'self'", "'unsafe-inline'"],
         'img-src': ["'self'", 'data:'],
+        'media-src': ["'self'", 'blob:'],
         'font-src': ["'self'"],
         'connect-src': ["'self'"],
         'frame-ancestors': ["'none'"],

@@ -52,6 +52,8 @@ export const accessSchema = z.strictObject({
   keys: z.boolean().default(true),
   /** The browser’s voice by its name; empty for the first one. */
   voice: z.string().max(120).default(''),
+  /** Whether what a teacher recorded is played where it has all the words. */
+  recorded: z.boolean().default(true),
   /** How fast it speaks: 1 is as usual. */
   rate: z.number().min(0.4, 'At least 0.4.').max(2, 'At most 2.').default(0.9),
 })
@@ -153,13 +155,13 @@ export const glanceQuery = z.strictObject({
 /** A learner at a glance. */
 export interface Glanced {
   readonly learnerId: string
-  /** The last sessions, the latest at the end. */
+  /** The last sessions of what was tried last, the latest at the end. */
   readonly sessions: readonly { readonly day: string; readonly alone: number; readonly tried: number }[]
   /** Days of the last four weeks on which something was tried. */
   readonly seen: readonly string[]
   /** What was tried last: its step, and the day; null where nothing was within the weeks looked at. */
   readonly last: { readonly step: string; readonly day: string } | null
-  /** What the figures suggest, the most telling first. */
+  /** What the figures of that step suggest, the most telling first. */
   readonly suggests: readonly string[]
   readonly goals: number
 }

@@ -102,6 +102,8 @@ export interface Receipt {
   /** Marked pages of answers. */
   readonly markings: number
   readonly lessons: number
+  /** Words and sentences said for them, as sound. */
+  readonly recordings: number
   /** Earlier copies of the data from which it was erased too. */
   readonly copies: number
   readonly at: string

@@ -21,6 +21,7 @@ export const ACCESS_AT_FIRST: Access = {
   grey: false,
   keys: true,
   voice: '',
+  recorded: true,
   rate: 0.9,
 }
 

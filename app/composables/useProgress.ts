@@ -1,7 +1,7 @@
 import {
   aimLine,
   daysNotSeen,
-  sessionsOf,
+  sessionsToward,
   slipsByWeek,
   suggest,
   theilSen,
@@ -64,12 +64,7 @@ export function useProgress() {
     loaded.value = true
   }
   const goal = computed(() => known.value.goals.find((g) => !g.archived && g.step === step.value))
-  /** As the goal counts them: with its material, right with at most the help it allows. */
-  const sessions = computed(() => {
-    const { material = '', help = 'independent' } = goal.value ?? {}
-    const tried = material === '' ? known.value.tried : known.value.tried.filter((t) => t.material === material)
-    return sessionsOf(tried, help)
-  })
+  const sessions = computed(() => sessionsToward(known.value.tried, goal.value))
   /** Days with tries enough to be compared. */
   const enough = computed(() => sessions.value.filter((s) => s.tried >= rules.value.leastTrials))
   const today = (): string => new Date().toISOString().slice(0, 10)

@@ -85,28 +85,21 @@ export function useSayStrip() {
   /** Said by the machine's own voice, where it has one and it is wanted. */
   const aloud = useLocalStorage('sett.aloud', false)
   const heard = ref('')
-  const { access } = useAccess()
-  const chosenVoice = computed(() =>
-    typeof speechSynthesis === 'undefined'
-      ? undefined
-      : speechSynthesis.getVoices().find((v) => v.name === access.value.voice),
-  )
-  const voice = useSpeechSynthesis(heard, {
-    lang: 'en',
-    rate: () => access.value.rate,
-    voice: chosenVoice as Ref<SpeechSynthesisVoice>,
-  })
+  const voice = useVoice()
   function speak(text: string): void {
     heard.value = text
-    if (!aloud.value || !voice.isSupported.value) return
     voice.stop()
-    if (text) voice.speak()
+    if (aloud.value) void voice.speak(text)
   }
   watch(spoken, speak)
+  watch(aloud, () => speak(told.value))
+  /** Words of the strip, of which the one is lit that is said. */
+  const words = computed(() => said.value.split(/\s+/).filter((w) => w !== ''))
+  const lit = computed(() => (heard.value.startsWith(said.value) ? voice.lit.value : -1))
   watch(
     () => bench.bench,
     () => (notice.value = ''),
   )
   const sayAgain = (): Promise<void> => announce(told.value)
-  return { said, detail, tone, notice, spoken, aloud, canSpeak: voice.isSupported, speak, sayAgain }
+  return { said, words, lit, detail, tone, notice, spoken, aloud, canSpeak: voice.isSupported, speak, sayAgain }
 }

@@ -1,14 +1,5 @@
 <script setup lang="ts">
-import {
-  askInWords,
-  capital,
-  hasMat,
-  packOf,
-  pretty,
-  numberText,
-  type RepresentationId,
-  REPRESENTATIONS,
-} from '../../core/door'
+import { askInWords, hasMat, packOf, pretty, numberText, type RepresentationId, REPRESENTATIONS } from '../../core/door'
 import type { AbacusState } from '../../core/representation/abacus/index'
 import type { SavedRecord } from '../../shared/schemas'
 import { matOf } from '../mats'
@@ -74,6 +65,7 @@ const newest = computed(() => bench.lit === bench.stones.length - 1)
 
 const strip = useSayStrip()
 const { notice, spoken, speak, sayAgain } = strip
+const describe = useDescribe()
 
 /** Old words are cleared, so that nobody comes upon them later. */
 const { start: quieten } = useTimeoutFn(() => (whisper.value = ''), 10_000, { immediate: false })
@@ -144,21 +136,6 @@ function toggleBeside(): void {
   else besides.value = true
 }
 
-/** What lies there now, said once: the problem, what it is worked with, the number, and the newest line. */
-function describe(): void {
-  const line = bench.stones.at(-1)?.lines.at(-1)?.text
-  const lies = document.querySelector('#mat [aria-live]')?.textContent?.trim()
-  void whispered(
-    [
-      `${capital(askInWords(setup.value.problem, pack.value))}, with ${REPRESENTATIONS[setup.value.representation].title}.`,
-      lies ? `${capital(lies)}.`.replace('..', '.') : '',
-      bench.bench.mode === 'alone' && !bench.replaying ? '' : `There is ${there.value} now.`,
-      line ? `Written last: ${line}.` : 'Nothing is written yet.',
-    ]
-      .filter((t) => t !== '')
-      .join(' '),
-  )
-}
 useKeys({
   ArrowRight: () => (stepping.value ? forward() : bench.bench.undone.length > 0 && bench.redo()),
   ArrowLeft: back,
@@ -183,7 +160,7 @@ useKeys({
   '?': () => (keys.value = true),
   b: toggleBeside,
   e: toggleEasy,
-  d: describe,
+  d: () => void whispered(describe()),
   '+': () => foot.value?.advise(),
 })
 onBeforeUnmount(() => (presenting.value = false))
@@ -322,7 +299,7 @@ onBeforeUnmount(() => (presenting.value = false))
   max-height: 62vh;
 }
 /* One thing at a time: what is asked, the mat, the newest line. */
-.single :deep(:is(.ask .choice, .ask .modes, .course, .foot .controls > :not(.main, [aria-label='Undo']))),
+.single :deep(:is(.ask .choice, .ask .modes, .course, .foot .controls > :not(.main, [data-undo]))),
 .single :deep(:is(.page .lines li:not(:last-child), .page :is(h2, .tabs))) {
   display: none;
 }

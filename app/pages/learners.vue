@@ -78,8 +78,8 @@ useHead({ title: 'Learners – Sett' })
           <tr>
             <th scope="col">Learner</th>
             <th scope="col">Seen, four weeks</th>
-            <th scope="col">Right without help, last sessions</th>
             <th scope="col">Last tried</th>
+            <th scope="col">Right without help, last sessions of it</th>
             <th scope="col">The figures suggest</th>
             <th scope="col">Goals</th>
             <th scope="col">More</th>
@@ -88,15 +88,11 @@ useHead({ title: 'Learners – Sett' })
         <tbody>
           <tr v-for="l in shown" :key="l.learnerId">
             <th scope="row">
-              <NuxtLink class="open" :to="`/progress?learner=${l.learnerId}`">{{
+              <NuxtLink class="open" :to="`/progress?learner=${l.learnerId}&step=${l.last?.step ?? ''}`">{{
                 classroom.nameOf(l.learnerId)
               }}</NuxtLink>
             </th>
             <td><SeenDays :seen="l.seen" :today="today" /></td>
-            <td class="spark">
-              <SessionSpark :sessions="l.sessions" />
-              <span v-if="l.sessions.length">{{ l.sessions.at(-1)!.alone }} of {{ l.sessions.at(-1)!.tried }}</span>
-            </td>
             <td>
               <template v-if="l.last"
                 >{{ titleOf(l.last.step) || 'not on the course' }}<br /><span class="quiet">{{
@@ -104,6 +100,10 @@ useHead({ title: 'Learners – Sett' })
                 }}</span></template
               >
               <span v-else class="quiet">nothing yet</span>
+            </td>
+            <td class="spark">
+              <SessionSpark :sessions="l.sessions" />
+              <span v-if="l.sessions.length">{{ l.sessions.at(-1)!.alone }} of {{ l.sessions.at(-1)!.tried }}</span>
             </td>
             <td>{{ l.suggests.map((k) => SUGGESTION_SHORT[k as SuggestionKind]).join(', ') || '–' }}</td>
             <td>{{ l.goals || '–' }}</td>

@@ -144,7 +144,7 @@ useHead({ title: 'At the table – Sett' })
           >Step
           <select v-model="step">
             <option value="">none in particular</option>
-            <option v-for="s in courses.steps" :key="s.id" :value="s.id">{{ s.title }}</option>
+            <option v-for="s in courses.steps" :key="s.id" :value="s.id">{{ courses.titleOf(s.id) }}</option>
           </select></label
         >
         <label>What is asked <input v-model="asked" type="text" maxlength="200" autocomplete="off" /></label>
@@ -271,12 +271,6 @@ fieldset {
 legend {
   font-weight: 700;
   padding: 0;
-}
-.tick {
-  display: inline-flex;
-  gap: 0.6rem;
-  align-items: center;
-  min-height: 44px;
 }
 .grid {
   display: grid;

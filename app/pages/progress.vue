@@ -10,19 +10,18 @@ const courses = useCourses()
 const names = useMistakeNames()
 const learner = ref(classroom.learnerId)
 const p = useProgress()
-const asked = useRoute().query.learner
+const { learner: asked, step: askedStep } = useRoute().query
 if (typeof asked === 'string' && classroom.learners.some((l) => l.id === asked)) learner.value = asked
+if (typeof askedStep === 'string') p.step.value = askedStep
 await courses.load().catch(() => undefined)
 await Promise.all([p.loadRules(), p.load(learner.value)])
+// A link may name a step that this learner never tried.
+if (p.step.value !== '' && !p.known.value.steps.includes(p.step.value)) {
+  p.step.value = ''
+  await p.load(learner.value)
+}
 watch([learner, p.step, p.at], () => void p.load(learner.value))
 const { titleOf } = courses
-/** Steps of this learner, once all were looked at; narrowing keeps the list. */
-const steps = ref<readonly string[]>([])
-watch(
-  () => p.known.value,
-  (now) => p.step.value === '' && (steps.value = now.steps),
-  { immediate: true },
-)
 watch(learner, () => (p.step.value = p.at.value = ''))
 const PLACES: Readonly<Record<TriedAt, string>> = {
   bench: 'the Bench',
@@ -90,7 +89,7 @@ useHead({ title: 'Progress – Sett' })
         >Of
         <select v-model="p.step.value">
           <option value="">all that was tried</option>
-          <option v-for="s in steps" :key="s" :value="s">{{ titleOf(s) }}</option>
+          <option v-for="s in p.known.value.steps" :key="s" :value="s">{{ titleOf(s) }}</option>
         </select></label
       >
       <label v-if="p.known.value.places.length > 1"

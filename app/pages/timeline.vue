@@ -18,6 +18,8 @@ const learner = ref(
 const t = useTimeline()
 await t.load(learner.value)
 watch(learner, () => void t.load(learner.value))
+/** Those of the class, and whoever is shown though they were put away. */
+const offered = computed(() => classroom.everyone.filter((l) => !l.archived || l.id === learner.value))
 const said = ref('')
 const { titleOf } = courses
 /** Tries of one day that are alike are told together. */
@@ -84,7 +86,7 @@ useHead({ title: () => `Timeline of ${classroom.nameOf(learner.value ?? '') || '
       <label
         >Learner
         <select v-model="learner">
-          <option v-for="l in classroom.learners" :key="l.id" :value="l.id">{{ l.codeName }}</option>
+          <option v-for="l in offered" :key="l.id" :value="l.id">{{ l.codeName }}</option>
         </select></label
       >
       <NuxtLink class="stone-button" :to="`/progress?learner=${learner ?? ''}`">Progress</NuxtLink>

@@ -14,8 +14,18 @@ export const useCourses = defineStore('courses', () => {
   const stepOf = (id: string): Step | undefined =>
     steps.value.find((s) => s.id === id) ?? course.value.steps.find((s) => s.id === id)
 
-  /** A step by its title; stories are no step, and a step of another course goes by its id. */
-  const titleOf = (id: string): string => (id === 'stories' ? 'Stories' : (stepOf(id)?.title ?? id))
+  /** Titles that several steps have. */
+  const shared = computed(() => {
+    const titles = course.value.steps.map((s) => s.title)
+    return new Set(titles.filter((t, i) => titles.indexOf(t) !== i))
+  })
+  /** A step by its title, with its strand where another has the same one; stories are no step, and a step of another course goes by its id. */
+  function titleOf(id: string): string {
+    if (id === 'stories') return 'Stories'
+    const step = stepOf(id)
+    if (!step) return id
+    return shared.value.has(step.title) ? `${step.title} (${step.strand})` : step.title
+  }
 
   async function load(): Promise<void> {
     here.value = await request<CoursesHere>('/api/courses')

@@ -1,5 +1,14 @@
 /** The door to progress: sessions made of trials, trends, aim lines, and what follows from them by a school's rules. */
-export { HELP_ORDER, PHASES, phaseOf, sessionsOf, type Phase, type Session, type Tried } from './sessions'
+export {
+  HELP_ORDER,
+  PHASES,
+  phaseOf,
+  sessionsOf,
+  sessionsToward,
+  type Phase,
+  type Session,
+  type Tried,
+} from './sessions'
 export { medianOf, theilSen, type Trend } from './trend'
 export { aimAt, aimLine, type AimLine, type Goal } from './aim'
 export { RULES_AT_FIRST, suggest, SUGGESTED, type Rules, type Suggestion, type SuggestionKind } from './rules'

@@ -66,6 +66,12 @@ export interface Session {
 /** Levels of help, least to most (practice, section 15). */
 export const HELP_ORDER = ['independent', 'pointed', 'spoken', 'shown', 'hand-over-hand'] as const
 
+/** Sessions as a goal counts them: with its material, right with at most the help it allows. Without a goal, all, and without help. */
+export const sessionsToward = (
+  tried: readonly Tried[],
+  { material, help }: { readonly material: string; readonly help: string } = { material: '', help: 'independent' },
+): readonly Session[] => sessionsOf(material === '' ? tried : tried.filter((t) => t.material === material), help)
+
 /** Sessions in the order of their days. What counts as right without help may be right with at most `upTo`, where a goal says so. */
 export function sessionsOf(tried: readonly Tried[], upTo = 'independent'): readonly Session[] {
   const enough = HELP_ORDER.slice(0, (HELP_ORDER as readonly string[]).indexOf(upTo) + 1) as readonly string[]

@@ -9,6 +9,8 @@ export interface KeptOf {
   readonly notes: number
   readonly markings: number
   readonly lessons: number
+  /** Words and sentences said for them, as sound. */
+  readonly recordings: number
 }
 
 /** Removes a learner and all that hangs on them from one database, of whatever version, and nothing else. */
@@ -28,6 +30,7 @@ export function eraseIn(db: Db, id: string): void {
       'decision',
       'rehearsal',
       'marking',
+      'recording',
       'person_learner',
       'lesson_learner',
     ])
@@ -55,7 +58,8 @@ export function erasingTable(db: Db) {
        (SELECT count(*) FROM record WHERE learner_id = @id AND note <> '')
          + (SELECT count(*) FROM trial WHERE learner_id = @id AND note <> '') AS notes,
        (SELECT count(*) FROM marking WHERE learner_id = @id) AS markings,
-       (SELECT count(*) FROM lesson_learner WHERE learner_id = @id) AS lessons`,
+       (SELECT count(*) FROM lesson_learner WHERE learner_id = @id) AS lessons,
+       (SELECT count(*) FROM recording WHERE learner_id = @id) AS recordings`,
   )
   const remember = db.prepare<[{ at: number; id: string }]>(
     `INSERT OR IGNORE INTO erased (id, kind, erased_at)

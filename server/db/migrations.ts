@@ -10,6 +10,7 @@ import courses from './migrations/009-courses'
 import prints from './migrations/010-prints'
 import trials from './migrations/011-trials'
 import learners from './migrations/012-learners'
+import recordings from './migrations/013-recordings'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
 export const MIGRATIONS: readonly string[] = [
@@ -25,4 +26,5 @@ export const MIGRATIONS: readonly string[] = [
   prints,
   trials,
   learners,
+  recordings,
 ]

@@ -14,8 +14,6 @@ export interface TriedRow {
   /** Where it was tried. */
   readonly at: TriedAt
 }
-/** Alike trials of one day, without what was asked. */
-export type DayRow = Pick<TriedRow, 'day' | 'right' | 'help' | 'material' | 'count' | 'ms'>
 /** As many groups of alike trials as are looked at, the latest. */
 const MOST_GROUPS = 8000
 
@@ -31,12 +29,6 @@ export function progressTable(db: Db) {
   const tried = db.prepare<[object], TriedRow>(
     `SELECT * FROM (${grouped('record', `''`, `'bench'`, '')}
        UNION ALL ${grouped('trial', 'step', KIND, `AND kind <> 'note'`)}) ORDER BY day DESC LIMIT @most`,
-  )
-  const dayRows = (table: string, only: string): string =>
-    `SELECT substr(started_at, 1, 10) AS day, is_right AS "right", help, material, count(*) AS count, sum(duration_ms) AS ms
-     FROM ${table} WHERE learner_id = @learner AND started_at >= @from ${only} GROUP BY day, is_right, help, material`
-  const days = db.prepare<[object], DayRow>(
-    `${dayRows('record', '')} UNION ALL ${dayRows('trial', `AND kind <> 'note'`)}`,
   )
   const last = db.prepare<[object], { at: string; problem: string; step: string }>(
     `SELECT * FROM (
@@ -77,8 +69,6 @@ export function progressTable(db: Db) {
   const read = <T>(row: GoalRow | undefined): T | undefined => row && (JSON.parse(row.body) as T)
   return {
     triedBy: (learner: string, from: string): readonly TriedRow[] => tried.all({ learner, from, most: MOST_GROUPS }),
-    /** Alike trials of each day since one, without what was asked: read from an index alone. */
-    daysBy: (learner: string, from: string): readonly DayRow[] => days.all({ learner, from }),
     lastTriedBy: (learner: string) => last.get({ learner }),
     /** Answers of rehearsing, day by day, the latest first. */
     rehearsedBy: (learner: string, from: string) =>

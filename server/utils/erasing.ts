@@ -27,6 +27,10 @@ export function everythingOf(store: Store, id: string) {
       turns: l.turns.filter((t) => t.learner === id).map(({ learner: _, ...t }) => t),
       note: l.notes[id] ?? '',
     })),
+    recordings: store.recordings(id).map((r) => {
+      const { type, audio } = store.recording(r.id)!
+      return { said: r.said, madeAt: r.madeAt, type, audio: audio.toString('base64') }
+    }),
     seenBy: store.people().flatMap((p) => (p.role === 'helper' && p.learners.includes(id) ? [p.name] : [])),
   }
 }

@@ -1,4 +1,4 @@
-import { sessionsOf, suggest } from '../../core/progress/index'
+import { sessionsToward, suggest } from '../../core/progress/index'
 import type { Glance, Glanced } from '../../shared/learners'
 import { rulesOf } from './rules'
 import { finderHere } from './standings'
@@ -12,7 +12,7 @@ const LOOKED_AT_DAYS = 42
 const SEEN_DAYS = 28
 const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve))
 
-/** How each learner of a group has been lately: their sessions, the days on which they were seen, and what the figures suggest. */
+/** How each learner of a group has been lately: the days on which they were seen, and of what they tried last, its sessions and what they suggest. */
 export async function glanceAt(
   store: Store,
   {
@@ -38,9 +38,16 @@ export async function glanceAt(
   const rules = rulesOf(store)
   const learners: Glanced[] = []
   for (const { id } of here) {
-    const tried = store.daysBy(id, day(LOOKED_AT_DAYS)).map((r) => ({ ...r, right: r.right === 1 }))
-    const sessions = sessionsOf(tried)
+    const stepOf = (of: { readonly step: string; readonly problem: string }): string =>
+      of.step || finder.find({ problem: of.problem }) || ''
+    const rows = store.triedBy(id, day(LOOKED_AT_DAYS))
     const last = store.lastTriedBy(id)
+    const step = last ? stepOf(last) : ''
+    const goals = store.goals(id).filter((g) => !g.archived)
+    const goal = goals.find((g) => g.step === step)
+    // Steps are not mixed: an easy one would hide how a hard one goes.
+    const tried = rows.filter((r) => stepOf(r) === step).map((r) => ({ ...r, right: r.right === 1 }))
+    const sessions = sessionsToward(tried, goal)
     const since = day(SEEN_DAYS - 1)
     learners.push({
       learnerId: id,
@@ -48,14 +55,12 @@ export async function glanceAt(
         .filter((s) => s.tried >= rules.leastTrials)
         .slice(-SESSIONS)
         .map(({ day, alone, tried }) => ({ day, alone, tried })),
-      seen: sessions.map((s) => s.day).filter((d) => d >= since),
-      last: last
-        ? { step: last.step || finder.find({ problem: last.problem }) || '', day: last.at.slice(0, 10) }
-        : null,
-      suggests: suggest({ sessions, today: day(0), rules })
+      seen: [...new Set(rows.map((r) => r.day))].filter((d) => d >= since).sort(),
+      last: last ? { step, day: last.at.slice(0, 10) } : null,
+      suggests: suggest({ sessions, today: day(0), rules, ...(goal ? { goal } : {}) })
         .map((s) => s.kind)
         .filter((kind) => kind !== 'stay'),
-      goals: store.goals(id).filter((g) => !g.archived).length,
+      goals: goals.length,
     })
     await breath()
   }

@@ -13,6 +13,8 @@ export const ROUTES: Readonly<Record<string, Partial<Readonly<Record<Method, Nee
   '/api/classroom': { GET: 'looker-on', PUT: 'teacher' },
   '/api/learners': { POST: 'teacher' },
   '/api/learners/:id': { GET: 'teacher', PUT: 'teacher', DELETE: 'keeper' },
+  '/api/learners/:id/recordings': { GET: 'looker-on', PUT: 'teacher' },
+  '/api/recordings/:id': { GET: 'looker-on', DELETE: 'teacher' },
   '/api/roster': { POST: 'teacher' },
   '/api/glance': { GET: 'looker-on' },
   '/api/moments': { GET: 'looker-on' },

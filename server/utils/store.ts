@@ -14,6 +14,7 @@ import { peopleTable } from '../db/people'
 import { progressTable } from '../db/progress'
 import { recordTable } from '../db/records'
 import { printTable } from '../db/prints'
+import { recordingTable } from '../db/recordings'
 import { rehearsalTable } from '../db/rehearsals'
 import { settingTable } from '../db/settings'
 import { trialTable } from '../db/trials'
@@ -36,6 +37,7 @@ const tables = (db: Db) => ({
   ...markingTable(db),
   ...momentTable(db),
   ...printTable(db),
+  ...recordingTable(db),
   ...rehearsalTable(db),
   ...erasingTable(db),
   ...settingTable(db),

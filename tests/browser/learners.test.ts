@@ -163,7 +163,7 @@ test('a moment is chosen in the timeline, shown step by step, told with a word, 
 test('the Daybook is narrowed by step and help; the search is kept and found again', async () => {
   await driver.get(`${app.url}/daybook`)
   await enter('button', 'Find')
-  await narrow('Step', 'Tens and ones, one exchange')
+  await narrow('Step', 'Tens and ones, one exchange (taking away)')
   await narrow('Most help', 'spoken hint')
   const rows = (): Promise<string[]> =>
     driver.executeScript<string[]>("return [...document.querySelectorAll('tbody tr')].map((r) => r.innerText)")

@@ -156,6 +156,7 @@ const advance = async (): Promise<void> => {
   presses += 1
   await press(Key.ENTER)
 }
+const heldDown = (): Promise<void> => driver.actions().keyDown(Key.SPACE).pause(1400).keyUp(Key.SPACE).perform()
 /** A bench with a problem laid out already, in Together, for two switches. */
 async function benchFor(problem: string, material: string): Promise<string> {
   const wren = await reaching({ switches: 2 })
@@ -192,17 +193,21 @@ test('two switches: 7 + 2 on the abacus, by beads and to the Daybook', async () 
   expect(record).toMatchObject({ work: { representation: 'abacus' }, outcome: { right: true } })
 }, 240_000)
 
-test('two switches: counters are set out and counted; a long press takes a sign back', async () => {
+test('two switches: counters are set out and counted; a long press takes back a counter too many and a wrong sign', async () => {
   const learnerId = await benchFor('3 + 2', 'counters')
   const does = async (...all: (string | RegExp)[]): Promise<void> => {
     for (const one of all) await pick(one, advance)
   }
-  for (let i = 0; i < 3; i++) await does('Put one')
+  for (let i = 0; i < 4; i++) await does('Put one')
+  await text(driver, '.lines', '4')
+  // One too many: held down, it goes at once, without the light on its way to Undo.
+  await heldDown()
+  await driver.wait(async () => !(await (await driver.findElement(By.css('.lines'))).getText()).includes('4'), 10_000)
   await text(driver, '.lines', '3')
   await does('Answer', '6')
   await text(driver, '.scan-pad .written', '6')
   // Wrong: held down, it is taken back.
-  await driver.actions().keyDown(Key.SPACE).pause(1400).keyUp(Key.SPACE).perform()
+  await heldDown()
   await text(driver, '.scan-pad .written', '…')
   await does('5', 'Enter', 'Save')
   await saveThere(advance)

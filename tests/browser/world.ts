@@ -103,6 +103,9 @@ export async function browser(width = 1280, height = 800, profile = newProfile()
     '--disable-component-update',
     '--disable-sync',
     '--hide-scrollbars',
+    // A microphone that hears a tone, and may be used.
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
     `--user-data-dir=${profile}`,
     `--window-size=${width},${height}`,
   )
@@ -111,6 +114,10 @@ export async function browser(width = 1280, height = 800, profile = newProfile()
     .setChromeOptions(options)
     .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
     .build()
+  // Looked again soon: a page that is quick is not waited for.
+  const wait = driver.wait.bind(driver) as (...all: unknown[]) => unknown
+  driver.wait = ((condition: unknown, ms: number, message?: string, poll = POLL_MS) =>
+    wait(condition, ms, message, poll)) as typeof driver.wait
   await (driver as ChromeDriver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
     width,
     height,
@@ -124,6 +131,8 @@ export async function browser(width = 1280, height = 800, profile = newProfile()
 type ChromeDriver = WebDriver & { sendDevToolsCommand(command: string, parameters: object): Promise<void> }
 
 const WAIT = 20_000
+/** How often it is looked whether something has come about. */
+const POLL_MS = 40
 
 /** The visible element of a role with this accessible name, once there is one. */
 export async function byRole(driver: WebDriver, role: string, name: string | RegExp): Promise<WebElement> {

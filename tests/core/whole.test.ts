@@ -109,31 +109,29 @@ describe('two representations in step', () => {
       const fitting = representationsFor(problem)
         .filter((o) => o.fits && !twins.includes(o.representation))
         .map((o) => o.representation)
-      let pairs = 0
+      let followed = 0
       for (const a of fitting)
-        for (const b of fitting)
-          for (const { way } of a === b ? [] : waysOf(problem, REPRESENTATIONS[a])) {
-            // Counting hundreds bead by bead shows nothing that tens have not shown.
-            if (way === 'count-beads' && /\d{3}|\./.test(text)) continue
-            let bench: Bench = openBench({ problem, representation: a, way, also: [b] }, 'show')
-            for (const { moves, act } of plan({ problem, representation: a, way }).steps) {
-              for (const move of moves[a] ?? [])
-                bench = enter(bench, { at: 0, on: a, move: REPRESENTATIONS[a].print(move) })
-              if ((moves[a] ?? []).length === 0) bench = enter(bench, { at: 0, on: 'bench', move: 'ask' })
+        for (const { way } of waysOf(problem, REPRESENTATIONS[a])) {
+          // Counting hundreds bead by bead shows nothing that tens have not shown.
+          if (way === 'count-beads' && /\d{3}|\./.test(text)) continue
+          // All others follow at once; each of them by itself.
+          const others = fitting.filter((b) => b !== a)
+          let bench: Bench = openBench({ problem, representation: a, way, also: others }, 'show')
+          for (const { moves, act } of plan({ problem, representation: a, way }).steps) {
+            for (const move of moves[a] ?? [])
+              bench = enter(bench, { at: 0, on: a, move: REPRESENTATIONS[a].print(move) })
+            if ((moves[a] ?? []).length === 0) bench = enter(bench, { at: 0, on: 'bench', move: 'ask' })
+            const there = bench.now.standing.value
+            for (const b of others) {
               const waits = bench.now.followers[b]?.why
-              if (waits === undefined)
-                expect([a, b, way, act.kind, REPRESENTATIONS[b].shows(bench.now.states[b])]).toEqual([
-                  a,
-                  b,
-                  way,
-                  act.kind,
-                  bench.now.standing.value,
-                ])
-              else expect(waits.length).toBeGreaterThan(10)
+              const shows = REPRESENTATIONS[b].shows(bench.now.states[b])
+              if (waits === undefined ? shows === there : waits.length > 10) followed += 1
+              else
+                throw new Error(`${b} beside ${a}, by ${way}, shows ${shows} after ${act.kind}, not ${there}: ${waits}`)
             }
-            pairs += 1
           }
-      expect(pairs).toBeGreaterThan(0)
+        }
+      expect(followed).toBeGreaterThan(0)
     },
   )
 

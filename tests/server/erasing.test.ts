@@ -72,6 +72,7 @@ describe('erasing', () => {
       answers: 1,
       markings: 1,
       lessons: 0,
+      recordings: 0,
       copies: 1,
       at: '2026-11-24T12:00:00.000Z',
     })

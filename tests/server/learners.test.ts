@@ -115,7 +115,7 @@ test('a list with a name that is taken is not taken at all', async () => {
 test('a group at a glance: sessions, days seen and what follows, of those who are in it and not put away', async () => {
   const ash = await named('Ash')
   const day = (ago: number): string => new Date(Date.now() - ago * 86_400_000).toISOString()
-  const trial = (ago: number, right: boolean) => ({
+  const trial = (ago: number, right: boolean, step = 'take-2-2-ten') => ({
     id: randomUUID(),
     learnerId: ash.id,
     startedAt: day(ago),
@@ -127,26 +127,46 @@ test('a group at a glance: sessions, days seen and what follows, of those who ar
       format: 'sett-trial',
       version: 1,
       sitting: randomUUID(),
-      step: 'take-2-2-ten',
+      step,
       asked: '52 - 37',
       material: 'columns',
       ms: 0,
     },
   })
-  const trials = [6, 5, 4].flatMap((ago) => [0, 1, 2, 3, 4].map((k) => trial(ago, k < 4)))
+  // An easier step on the same days, with nothing right: what was tried last is told by itself.
+  const easier = [2, 1, 0].map((ago) => trial(ago + 0.01, false, 'add-to-10'))
+  const trials = [...easier, ...[2, 1, 0].flatMap((ago) => [0, 1, 2, 3, 4].map((k) => trial(ago, k < 4)))]
   expect((await call('POST', '/api/trials', { trials })).status).toBe(200)
   await call('PUT', `/api/learners/${ash.id}`, { ...ash, groups: ['Blue table'] })
   const { body } = await call<Glance>('GET', `/api/glance?group=${encodeURIComponent('Blue table')}`)
   expect(body.next).toBe(null)
   expect(body.learners.map((l) => l.learnerId)).toEqual([ash.id])
   const [glanced] = body.learners
+  expect(glanced!.last!.step).toBe('take-2-2-ten')
   expect(glanced!.sessions.slice(-3).map((s) => [s.alone, s.tried])).toEqual([
     [4, 5],
     [4, 5],
     [4, 5],
   ])
   expect(glanced!.suggests).toContain('move-on')
-  expect(glanced!.seen).toEqual(expect.arrayContaining([6, 5, 4].map((ago) => day(ago).slice(0, 10))))
+  // A goal of that step with another material: nothing counts for it yet.
+  const goal = {
+    id: randomUUID(),
+    learnerId: ash.id,
+    step: 'take-2-2-ten',
+    share: 1,
+    set: day(7).slice(0, 10),
+    by: day(-30).slice(0, 10),
+    words: '',
+    material: 'blocks',
+    help: 'independent',
+    archived: false,
+    version: 0,
+  }
+  expect((await call('PUT', `/api/goals/${goal.id}`, goal)).status).toBe(200)
+  const [again] = (await call<Glance>('GET', '/api/glance?group=Blue%20table')).body.learners
+  expect([again!.goals, again!.sessions, again!.suggests]).toEqual([1, [], []])
+  expect(glanced!.seen).toEqual(expect.arrayContaining([2, 1, 0].map((ago) => day(ago).slice(0, 10))))
   const now = await named('Ash')
   await call('PUT', `/api/learners/${ash.id}`, { ...now, archived: true })
   expect((await call<Glance>('GET', '/api/glance?group=Blue%20table')).body.learners).toEqual([])

@@ -32,6 +32,7 @@ const TICKS = [
   ['plain', 'Plain mat: no store while Sett shows'],
   ['still', 'Nothing moves by itself'],
   ['grey', 'Without colours'],
+  ['recorded', 'What you have recorded is played instead of the browser’s voice'],
   ['keys', 'Single letters are keys (S saves, Z undoes …)'],
 ] as const
 const number = (event: Event): number => Number((event.target as HTMLInputElement).value)

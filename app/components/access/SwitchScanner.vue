@@ -13,6 +13,10 @@ const groups = shallowRef<readonly ScanGroup[]>([])
 const light = ref<Light>(START)
 const box = ref<{ left: number; top: number; width: number; height: number } | null>(null)
 const keysFor = shallowRef<HTMLElement | null>(null)
+/** Counts what keys were opened for: two boxes may have the same name. */
+const opened = ref(0)
+/** Whether the last press did something, rather than go into a group. */
+let acted = false
 const pad = useTemplateRef<{ takeBack: () => void }>('pad')
 
 function look(): void {
@@ -89,6 +93,7 @@ function chosen(): void {
   if (now.length !== seen.length || now.some((e, i) => e !== seen[i])) return wait()
   const { light: next, act } = choose(light.value, groups.value)
   light.value = access.order === 'each' ? { ...next, level: 'item' } : next
+  acted = act !== null
   if (act !== null) doThing(things.value[act]!)
   void nextTick(() => {
     look()
@@ -99,22 +104,25 @@ const TYPED =
   'input:not([type="checkbox"], [type="radio"], [type="file"], [type="button"]), textarea, select, [role="slider"]'
 function doThing(e: HTMLElement): void {
   e.focus({ preventScroll: true })
-  if (e.matches(TYPED) && !e.matches('[role="combobox"]:not(select)')) keysFor.value = e
-  else e.click()
+  if (e.matches(TYPED) && !e.matches('[role="combobox"]:not(select)')) {
+    keysFor.value = e
+    opened.value += 1
+  } else e.click()
 }
-/** A long press takes the last thing back: a sign that was typed, a move; else it goes out by one level. */
+/** A long press takes the last thing back: a sign that was typed, the move just made, the group just gone into. */
 function takeBack(): void {
   if (keysFor.value) pad.value?.takeBack()
   else {
-    const undo = things.value.find((e) => e.getAttribute('aria-label') === 'Undo')
+    const undo = document.querySelector<HTMLElement>('[data-undo]:not(:disabled)')
     const over = document.querySelector('[role="dialog"], .p-select-overlay, .p-menu-overlay')
     if (over)
       (document.activeElement ?? document.body).dispatchEvent(
         new KeyboardEvent('keydown', { key: 'Escape', code: 'Escape', bubbles: true, cancelable: true }),
       )
-    else if (undo && light.value.level === 'group') undo.click()
+    else if (undo && (acted || light.value.level === 'group')) undo.click()
     else light.value = out(light.value, groups.value)
   }
+  acted = false
   void nextTick(look)
 }
 
@@ -171,23 +179,21 @@ channel.onmessage = ({ data }: MessageEvent<{ which: 'choose' | 'step'; down: bo
 /* Buttons of a gamepad: the first chooses, the second steps. */
 const held = [false, false]
 const { pause } = useRafFn(() => {
-  for (const pad of navigator.getGamepads?.() ?? []) {
-    if (!pad) continue
-    for (const [i, which] of (['choose', 'step'] as const).entries()) {
-      const now = pad.buttons[i]?.pressed ?? false
-      if (now === held[i] || (which === 'step' && access.switches !== 2)) continue
-      held[i] = now
-      if (now) press(which)
-      else release(which)
-    }
+  // Several pads may be there, some of which are none at all: a button is down where it is down on any.
+  const pads = navigator.getGamepads?.() ?? []
+  for (const [i, which] of (['choose', 'step'] as const).entries()) {
+    const now = pads.some((pad) => pad?.buttons[i]?.pressed)
+    if (now === held[i] || (which === 'step' && access.switches !== 2)) continue
+    held[i] = now
+    if (now) press(which)
+    else release(which)
   }
 })
 function say(text: string): void {
-  if (typeof speechSynthesis === 'undefined' || text === '') return
+  const voice = voiceFor(access)
+  if (!voice || text === '') return
   speechSynthesis.cancel()
-  const said = new SpeechSynthesisUtterance(text)
-  said.rate = access.rate
-  speechSynthesis.speak(said)
+  speechSynthesis.speak(utterance(text, access, voice))
 }
 const { pause: rest } = useIntervalFn(look, 250)
 onMounted(() => {
@@ -216,7 +222,7 @@ onBeforeUnmount(() => {
       aria-hidden="true"
       :style="{ left: `${box.left}px`, top: `${box.top}px`, width: `${box.width}px`, height: `${box.height}px` }"
     />
-    <ScanPad v-if="keysFor" ref="pad" :key="spokenName(keysFor)" :target="keysFor" @close="keysFor = null" />
+    <ScanPad v-if="keysFor" ref="pad" :key="opened" :target="keysFor" @close="keysFor = null" />
   </Teleport>
 </template>
 

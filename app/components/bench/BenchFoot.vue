@@ -65,7 +65,14 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
         </template>
       </template>
       <template v-else>
-        <button type="button" class="stone-button" aria-label="Undo" :disabled="!undoable" @click="bench.undo()">
+        <button
+          type="button"
+          class="stone-button"
+          data-undo
+          aria-label="Undo"
+          :disabled="!undoable"
+          @click="bench.undo()"
+        >
           <i class="pi pi-undo" aria-hidden="true" />
         </button>
         <button

@@ -54,14 +54,7 @@ const sentence = computed(() => {
     words: `${capital(askInWords(problem.value, pack.value))} ${pack.value.equals} ${say(value, pack.value)}${saidOver}.`,
   }
 })
-const spoken = ref('')
-const voice = useSpeechSynthesis(spoken, { lang: 'en' })
-async function aloud(words: string): Promise<void> {
-  spoken.value = words
-  await nextTick()
-  voice.stop()
-  voice.speak()
-}
+const voice = useVoice()
 const CHOICES: readonly { readonly id: Separator; readonly label: string }[] = [
   { id: 'comma', label: 'Comma' },
   { id: 'thin', label: 'Thin space' },
@@ -93,7 +86,7 @@ const CHOICES: readonly { readonly id: Separator; readonly label: string }[] = [
           type="button"
           class="stone-button"
           :aria-label="`Say ${n.figures} aloud`"
-          @click="aloud(n.words)"
+          @click="voice.speak(n.words)"
         >
           <i class="pi pi-volume-up" aria-hidden="true" />
         </button>

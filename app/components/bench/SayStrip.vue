@@ -6,7 +6,7 @@ const props = defineProps<{ strip: ReturnType<typeof useSayStrip>; asked: Predic
 const emit = defineEmits<{ see: [verdict: string] }>()
 const bench = useBench()
 const presenting = usePresenting()
-const { said, detail, tone, aloud, canSpeak } = props.strip
+const { said, words, lit, detail, tone, aloud, canSpeak } = props.strip
 /** What may change: the columns that the problem needs, the material's own kinds, or nothing where numbers are worked whole. */
 const kinds = computed(() => {
   const { units, representation, problem } = bench.bench.setup
@@ -30,7 +30,11 @@ const kinds = computed(() => {
     <div v-else class="learner words">
       <span
         ><span v-if="tone === 'again'" class="sign" aria-hidden="true">↻ </span
-        ><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓ </span>{{ said }}</span
+        ><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓ </span
+        ><template v-for="(word, i) in words" :key="i"
+          ><span :class="{ lit: i === lit }">{{ word }}</span
+          >{{ i < words.length - 1 ? ' ' : '' }}</template
+        ></span
       >
       <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">Do it</button>
       <span v-if="!said" class="quiet">Sett says nothing now. It writes down what is moved.</span>
@@ -84,6 +88,12 @@ const kinds = computed(() => {
 }
 .sign {
   font-weight: 700;
+}
+.lit {
+  background: var(--ink);
+  color: var(--sheet);
+  border-radius: 3px;
+  box-shadow: 0 0 0 3px var(--ink);
 }
 .presenting .words {
   font-size: clamp(1.5rem, 2.4vw, 3.4rem);

@@ -71,7 +71,7 @@ const drop = (): Promise<void> =>
       <select :value="find.step" @change="set('step', $event)">
         <option value="">any</option>
         <option value="stories">Stories</option>
-        <option v-for="s in courses.steps" :key="s.id" :value="s.id">{{ s.title }}</option>
+        <option v-for="s in courses.steps" :key="s.id" :value="s.id">{{ courses.titleOf(s.id) }}</option>
       </select></label
     >
     <label

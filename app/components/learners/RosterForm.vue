@@ -95,16 +95,12 @@ async function saveKey(): Promise<void> {
     <template v-if="read">
       <fieldset v-if="read.classes.length">
         <legend>Which classes come in, as groups</legend>
-        <label v-for="c in read.classes" :key="c.id" class="tick"
+        <label v-for="c in read.classes" :key="c.id"
           ><input v-model="chosen" type="checkbox" :value="c.id" /> {{ c.title }} ({{ c.learners }})</label
         >
       </fieldset>
-      <label class="tick"
-        ><input v-model="withNames" type="checkbox" /> Use the names on the list: our school allows it</label
-      >
-      <label class="tick"
-        ><input v-model="whole" type="checkbox" /> Take all of it or nothing: not a list with bad lines</label
-      >
+      <label><input v-model="withNames" type="checkbox" /> Use the names on the list: our school allows it</label>
+      <label><input v-model="whole" type="checkbox" /> Take all of it or nothing: not a list with bad lines</label>
       <div v-if="read.bad.length" class="bad">
         <p>{{ read.bad.length }} {{ read.bad.length === 1 ? 'line is' : 'lines are' }} not taken:</p>
         <div class="scroll" tabindex="0" role="region" aria-label="Lines that are not taken">
@@ -164,12 +160,6 @@ fieldset {
 legend {
   font-weight: 700;
   padding: 0;
-}
-.tick {
-  display: inline-flex;
-  gap: 0.6rem;
-  align-items: center;
-  min-height: 44px;
 }
 .file {
   display: grid;

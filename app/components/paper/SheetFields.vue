@@ -63,9 +63,6 @@ label {
   gap: 0.4rem;
   align-items: center;
 }
-.tick {
-  min-height: 44px;
-}
 .wide {
   flex: 1 1 100%;
 }

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** A story, a sentence a line; read aloud with the word lit that is said. */
 const { sentences } = defineProps<{ sentences: readonly string[] }>()
-const { lit, reading, read, stop } = useReadAloud(() => sentences.join(' '))
+const { lit, speaking, speak, stop } = useVoice()
+const text = computed(() => sentences.join(' '))
+watch(text, stop)
 /** Each line's words, with their numbers through the whole story. */
 const lines = computed(() => {
   let at = 0
@@ -20,9 +22,9 @@ const lines = computed(() => {
       >
     </p>
     <div class="in-row acts">
-      <button type="button" class="stone-button" @click="reading ? stop() : read()">
-        <i :class="reading ? 'pi pi-stop' : 'pi pi-volume-up'" aria-hidden="true" />
-        {{ reading ? 'Stop reading' : 'Read it aloud' }}
+      <button type="button" class="stone-button" @click="speaking ? stop() : speak(text, { silently: true })">
+        <i :class="speaking ? 'pi pi-stop' : 'pi pi-volume-up'" aria-hidden="true" />
+        {{ speaking ? 'Stop reading' : 'Read it aloud' }}
       </button>
       <slot />
     </div>

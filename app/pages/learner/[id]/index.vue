@@ -19,6 +19,7 @@ interface Everything {
   readonly answers: readonly (Omit<KeptAnswer, 'at'> & { readonly at: string })[]
   readonly markings: readonly Omit<KeptMarking, 'learnerId'>[]
   readonly lessons: readonly (Pick<Lesson, 'day' | 'at' | 'minutes' | 'turns'> & { readonly note: string })[]
+  readonly recordings: readonly { readonly said: string; readonly madeAt: string }[]
   readonly seenBy: readonly string[]
 }
 const session = useSession()
@@ -94,8 +95,8 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
       <p>
         On {{ when(receipt.at) }} went {{ receipt.records }} records and {{ receipt.trials }} stories and tries with
         {{ receipt.notes }} notes, {{ receipt.answers }} answers of rehearsing, {{ receipt.markings }} marked pages and
-        a part of {{ receipt.lessons }} lessons; from {{ receipt.copies }} earlier copies too. Old files cannot bring it
-        back. This page is the receipt: print it if you need one.
+        a part of {{ receipt.lessons }} lessons, {{ receipt.recordings }} recordings; from {{ receipt.copies }} earlier
+        copies too. Old files cannot bring it back. This page is the receipt: print it if you need one.
       </p>
       <p class="row"><button type="button" class="stone-button" @click="print">Print</button></p>
     </section>
@@ -104,7 +105,7 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
       <p>
         {{ file.records.length }} records and {{ file.trials.length }} stories and tries at the table, {{ notes }} of
         them with a note, and {{ file.answers.length }} answers of rehearsing, {{ file.markings.length }} marked pages,
-        {{ file.lessons.length }} lessons.
+        {{ file.lessons.length }} lessons, {{ file.recordings.length }} recordings.
         {{ file.seenBy.length ? `Helpers who see it: ${file.seenBy.join(', ')}.` : '' }}
       </p>
       <p class="row no-print">

@@ -163,6 +163,11 @@ useHead({ title: () => `What suits ${there.value?.codeName ?? 'a learner'} – S
         <section class="wide">
           <h2>Reaching and reading</h2>
           <AccessForm v-model="access" />
+          <p>
+            <NuxtLink class="stone-button" :to="`/learner/${id}/voice`"
+              >Your own voice for {{ there.codeName }}</NuxtLink
+            >
+          </p>
         </section>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="in-row">

@@ -1,0 +1,134 @@
+import type { WebDriver } from 'selenium-webdriver'
+import { capital } from '../../core/door'
+import { plan, REPRESENTATION_IDS, REPRESENTATIONS, type RepresentationId } from '../../core/index'
+import type { RecordPage } from '../../shared/listing'
+import type { SavedRecord } from '../../shared/schemas'
+import { inChromium } from './here'
+import { Key, type Running } from './world'
+
+/**
+ * A whole problem with every material, from asking to the Daybook, by keyboard alone, and with nothing read but the accessibility tree: what
+ * a screen reader has. No coordinates, no selectors.
+ */
+
+const here = inChromium()
+const { press } = here
+let app: Running
+let driver: WebDriver
+type DevTools = { sendAndGetDevToolsCommand<T>(command: string, parameters: object): Promise<T> }
+const devTools = <T>(command: string, parameters: object = {}): Promise<T> =>
+  (driver as unknown as DevTools).sendAndGetDevToolsCommand<T>(command, parameters)
+
+interface Node {
+  readonly ignored: boolean
+  readonly role?: { readonly value: string }
+  readonly name?: { readonly value: string }
+}
+const tree = async (): Promise<readonly Node[]> =>
+  (await devTools<{ nodes: Node[] }>('Accessibility.getFullAXTree')).nodes.filter((n) => !n.ignored)
+const is = (n: Node | undefined, role: string, name: string | RegExp): boolean => {
+  const called = n?.name?.value.trim() ?? ''
+  return n?.role?.value === role && (typeof name === 'string' ? called === name : name.test(called))
+}
+const WAIT = 20_000
+const there = (role: string, name: string | RegExp): Promise<unknown> =>
+  driver.wait(async () => (await tree()).some((n) => is(n, role, name)), WAIT, `no ${role} called ${name}`)
+/** The thing that has the focus, as a screen reader is told of it. */
+async function focused(): Promise<Node | undefined> {
+  const { result } = await devTools<{ result: { objectId: string } }>('Runtime.evaluate', {
+    expression: 'document.activeElement',
+  })
+  const { nodes } = await devTools<{ nodes: Node[] }>('Accessibility.getPartialAXTree', {
+    objectId: result.objectId,
+    fetchRelatives: false,
+  })
+  return nodes[0]
+}
+const MOST_TABS = 120
+/** Tab, until it is there. */
+async function tabTo(role: string, name: string | RegExp): Promise<void> {
+  const on: string[] = []
+  for (let i = 0; i < MOST_TABS; i++) {
+    const now = await focused()
+    if (is(now, role, name)) return
+    on.push(`${now?.role?.value} ${now?.name?.value}`)
+    await press(Key.TAB)
+  }
+  throw new Error(`Tab never came to the ${role} ${name}, but to ${on.slice(0, 12).join('; ')} …`)
+}
+const comesTo = (role: string, name: string | RegExp): Promise<unknown> =>
+  driver.wait(async () => is(await focused(), role, name), WAIT, `the focus is not on the ${role} ${name}`)
+/** All words that are to be read on the page. */
+const words = async (): Promise<string> =>
+  (await tree())
+    .filter((n) => n.role?.value === 'StaticText')
+    .map((n) => n.name?.value)
+    .join(' ')
+const reads = (what: RegExp): Promise<unknown> =>
+  driver.wait(async () => what.test(await words()), WAIT, `nothing says ${what}`)
+
+beforeAll(async () => {
+  ;({ app, driver } = here)
+  await driver.get(`${app.url}/room`)
+  await driver.executeScript(
+    'localStorage.clear(); for (const [k, v] of Object.entries(arguments[0])) localStorage.setItem(k, v)',
+    { 'sett.mode': 'together', 'sett.cards-seen': JSON.stringify(REPRESENTATION_IDS) },
+  )
+  await driver.get(`${app.url}/bench`)
+  await there('textbox', 'Problem')
+})
+
+/** What is asked of materials that are not for taking five from twelve. */
+const ASKED: Partial<Record<RepresentationId, string>> = {
+  nines: '4 * 9',
+  'nine-tricks': '4 * 9',
+  plates: '14 / 3',
+  groups: '3 * 4',
+  area: '12 * 13',
+  product: '12 * 13',
+  division: '84 / 7',
+  coins: '2 * 25 + 1 * 10',
+  signs: '-3 - 5',
+  strips: '5/8 - 1/4',
+  vessel: '5/8 - 1/4',
+  'fraction-rule': '5/8 - 1/4',
+}
+/** The running lines are always there beside the others. */
+const WORKED = REPRESENTATION_IDS.filter((id) => id !== 'equations')
+
+test.each(WORKED)(
+  '%s: asked, worked, described and saved',
+  async (id) => {
+    const problem = ASKED[id] ?? '12 - 5'
+    const r = REPRESENTATIONS[id]
+    await press(Key.ESCAPE)
+    await press('a')
+    await comesTo('textbox', 'Problem')
+    await press(Key.chord(Key.CONTROL, 'a'), problem)
+    await tabTo('button', /^Material: /)
+    await press(Key.ENTER)
+    await there('dialog', /./)
+    await tabTo('button', capital(r.title))
+    await press(Key.ENTER)
+    await there('button', new RegExp(`^Material: ${r.title}$`, 'i'))
+    await press(Key.ESCAPE)
+    await press('/')
+    await comesTo('textbox', 'Type a move')
+    const moves = plan({ problem, representation: id }).steps.flatMap((s) => s.moves[id] ?? [])
+    for (const move of moves) await press(r.print(move as never), Key.ENTER)
+    // Out of the box; then a key tells what lies there, and another saves.
+    await press(Key.ESCAPE)
+    await press('d')
+    await reads(new RegExp(`with ${r.title}\\.`, 'i'))
+    await press('s')
+    await there('dialog', 'Save to the Daybook')
+    await tabTo('button', 'Save')
+    await press(Key.ENTER)
+    await reads(/is in the Daybook/)
+    const page = (await (await fetch(`${app.url}/api/records?material=${id}&limit=1`)).json()) as RecordPage
+    const saved = (await (await fetch(`${app.url}/api/records/${page.records[0]!.id}`)).json()) as SavedRecord
+    expect(saved.work.moves.filter((m) => m.on === id)).toHaveLength(moves.length)
+    expect([saved.work.representation, saved.outcome.right]).toEqual([id, true])
+  },
+  120_000,
+)
