@@ -13,7 +13,7 @@ const base = {
 }
 
 export default {
-  testTimeout: 60_000,
+  testTimeout: 120_000,
   projects: [
     { ...base, displayName: 'unit', testMatch: ['<rootDir>/tests/{core,app,server,outside}/**/*.test.ts'] },
     { ...base, displayName: 'browser', testMatch: ['<rootDir>/tests/browser/**/*.test.ts'] },

@@ -274,13 +274,14 @@ legend {
 }
 .grid {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(15rem, 100%), 1fr));
   gap: 0.8rem 1.2rem;
   width: 100%;
   align-items: end;
 }
 .grid label:not(.tick) {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.2rem;
 }
 p {

@@ -12,7 +12,7 @@ import { Key, type Running } from './world'
  */
 
 const here = inChromium()
-const { press } = here
+const { fresh, press } = here
 let app: Running
 let driver: WebDriver
 type DevTools = { sendAndGetDevToolsCommand<T>(command: string, parameters: object): Promise<T> }
@@ -44,18 +44,19 @@ async function focused(): Promise<Node | undefined> {
   })
   return nodes[0]
 }
-const MOST_TABS = 120
-/** Tab, until it is there. */
-async function tabTo(role: string, name: string | RegExp): Promise<void> {
+const MOST_STEPS = 80
+/** From thing to thing by a key, until it is there. */
+async function stepTo(key: string, role: string, name: string | RegExp): Promise<void> {
   const on: string[] = []
-  for (let i = 0; i < MOST_TABS; i++) {
+  for (let i = 0; i < MOST_STEPS; i++) {
     const now = await focused()
     if (is(now, role, name)) return
     on.push(`${now?.role?.value} ${now?.name?.value}`)
-    await press(Key.TAB)
+    await press(key)
   }
-  throw new Error(`Tab never came to the ${role} ${name}, but to ${on.slice(0, 12).join('; ')} …`)
+  throw new Error(`The focus never came to the ${role} ${name}, but to ${on.slice(0, 12).join('; ')} …`)
 }
+const tabTo = (role: string, name: string | RegExp): Promise<void> => stepTo(Key.TAB, role, name)
 const comesTo = (role: string, name: string | RegExp): Promise<unknown> =>
   driver.wait(async () => is(await focused(), role, name), WAIT, `the focus is not on the ${role} ${name}`)
 /** All words that are to be read on the page. */
@@ -67,14 +68,12 @@ const words = async (): Promise<string> =>
 const reads = (what: RegExp): Promise<unknown> =>
   driver.wait(async () => what.test(await words()), WAIT, `nothing says ${what}`)
 
-beforeAll(async () => {
+beforeAll(() => {
   ;({ app, driver } = here)
-  await driver.get(`${app.url}/room`)
-  await driver.executeScript(
-    'localStorage.clear(); for (const [k, v] of Object.entries(arguments[0])) localStorage.setItem(k, v)',
-    { 'sett.mode': 'together', 'sett.cards-seen': JSON.stringify(REPRESENTATION_IDS) },
-  )
-  await driver.get(`${app.url}/bench`)
+})
+// Each begins anew, with nothing on the mat that a change of material would take along.
+beforeEach(async () => {
+  await fresh({ 'sett.mode': 'together', 'sett.cards-seen': JSON.stringify(REPRESENTATION_IDS) })
   await there('textbox', 'Problem')
 })
 
@@ -96,19 +95,42 @@ const ASKED: Partial<Record<RepresentationId, string>> = {
 /** The running lines are always there beside the others. */
 const WORKED = REPRESENTATION_IDS.filter((id) => id !== 'equations')
 
+const begun = Date.now()
+/** The record of a material that was made since these tests began. */
+async function savedOf(id: RepresentationId): Promise<SavedRecord> {
+  let found: string | undefined
+  await driver.wait(
+    async () => {
+      const page = (await (await fetch(`${app.url}/api/records?material=${id}&limit=1`)).json()) as RecordPage
+      const [first] = page.records
+      found = first && Date.parse(first.startedAt) >= begun ? first.id : undefined
+      return found !== undefined
+    },
+    WAIT,
+    'it is in the Daybook',
+  )
+  return (await (await fetch(`${app.url}/api/records/${found}`)).json()) as SavedRecord
+}
+
 test.each(WORKED)(
   '%s: asked, worked, described and saved',
   async (id) => {
     const problem = ASKED[id] ?? '12 - 5'
     const r = REPRESENTATIONS[id]
-    await press(Key.ESCAPE)
     await press('a')
     await comesTo('textbox', 'Problem')
-    await press(Key.chord(Key.CONTROL, 'a'), problem)
+    await driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).sendKeys(problem).perform()
     await tabTo('button', /^Material: /)
     await press(Key.ENTER)
-    await there('dialog', /./)
-    await tabTo('button', capital(r.title))
+    await comesTo('textbox', 'Find a material')
+    await press(r.title)
+    // The first card that is left takes the focus, once the others are away.
+    await driver.wait(async () => {
+      if (!is(await focused(), 'textbox', 'Find a material')) return true
+      await press(Key.ARROW_DOWN)
+      return false
+    }, WAIT)
+    await stepTo(Key.ARROW_RIGHT, 'button', capital(r.title))
     await press(Key.ENTER)
     await there('button', new RegExp(`^Material: ${r.title}$`, 'i'))
     await press(Key.ESCAPE)
@@ -125,10 +147,9 @@ test.each(WORKED)(
     await tabTo('button', 'Save')
     await press(Key.ENTER)
     await reads(/is in the Daybook/)
-    const page = (await (await fetch(`${app.url}/api/records?material=${id}&limit=1`)).json()) as RecordPage
-    const saved = (await (await fetch(`${app.url}/api/records/${page.records[0]!.id}`)).json()) as SavedRecord
+    const saved = await savedOf(id)
     expect(saved.work.moves.filter((m) => m.on === id)).toHaveLength(moves.length)
     expect([saved.work.representation, saved.outcome.right]).toEqual([id, true])
   },
-  120_000,
+  60_000,
 )

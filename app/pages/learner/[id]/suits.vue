@@ -187,12 +187,13 @@ useHead({ title: () => `What suits ${there.value?.codeName ?? 'a learner'} – S
 <style scoped>
 form {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(20rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(20rem, 100%), 1fr));
   gap: 1.4rem 2.4rem;
   align-items: start;
 }
 section {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.6rem;
   align-content: start;
 }
@@ -212,6 +213,6 @@ label {
 }
 .ticks {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(11rem, 100%), 1fr));
 }
 </style>
