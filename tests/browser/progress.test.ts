@@ -145,7 +145,7 @@ test('progress is read by its table alone, a goal is set, a suggestion is taken 
   // Set by keyboard alone.
   await (await byRole(driver, 'spinbutton', 'Right without help, of 100')).sendKeys(Key.chord(Key.CONTROL, 'a'), '90')
   await (await byRole(driver, 'button', 'Set the goal')).sendKeys(Key.ENTER)
-  await text(driver, '.side', '90 of 100 of “Tens and ones, one exchange” right without help by')
+  await text(driver, '.side', '90 of 100 of “Tens and ones, one exchange (taking away)” right without help by')
   await text(driver, '.suggestions', 'Move on to the next step')
   await text(driver, '.suggestions', /80 of 100 or more without help in 3 sessions running: 8 of 10 on/i)
   await (await driver.findElement(By.css('.suggestions input'))).sendKeys('ready', Key.ENTER)
