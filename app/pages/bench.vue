@@ -300,7 +300,7 @@ onBeforeUnmount(() => (presenting.value = false))
 }
 /* One thing at a time: what is asked, the mat, the newest line. */
 .single :deep(:is(.ask .choice, .ask .modes, .course, .foot .controls > :not(.main, [data-undo]))),
-.single :deep(:is(.page .lines li:not(:last-child), .page :is(h2, .tabs))) {
+.single :deep(:is(.page .lines li:not(:last-child), .page :is(h2, .switch))) {
   display: none;
 }
 .all-again {

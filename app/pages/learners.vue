@@ -102,8 +102,11 @@ useHead({ title: 'Learners – Sett' })
               <span v-else class="quiet">nothing yet</span>
             </td>
             <td class="spark">
-              <SessionSpark :sessions="l.sessions" />
-              <span v-if="l.sessions.length">{{ l.sessions.at(-1)!.alone }} of {{ l.sessions.at(-1)!.tried }}</span>
+              <template v-if="l.sessions.length">
+                <SessionSpark :sessions="l.sessions" />
+                <span>{{ l.sessions.at(-1)!.alone }} of {{ l.sessions.at(-1)!.tried }}</span>
+              </template>
+              <span v-else-if="l.last" class="quiet">too few tries on any one day</span>
             </td>
             <td>{{ l.suggests.map((k) => SUGGESTION_SHORT[k as SuggestionKind]).join(', ') || '–' }}</td>
             <td>{{ l.goals || '–' }}</td>
@@ -142,7 +145,7 @@ useHead({ title: 'Learners – Sett' })
     </p>
     <button v-if="next" type="button" class="stone-button" @click="load(true)">Show the next ones</button>
     <p v-if="shown.length" class="quiet">
-      Bars: days on which something was tried. Line: right without help, of all that was tried, on days with tries
+      Bars: days on which something was tried. Line: right without help, of all tries of that step, on days with tries
       enough; the dotted line is 80 of 100. Sett suggests by the rules in Progress; you decide.
     </p>
     <details v-if="session.may('teacher')" class="no-print">

@@ -257,6 +257,10 @@ ul {
   min-width: 0;
   overflow-wrap: anywhere;
 }
+section {
+  display: grid;
+  gap: 0.4rem;
+}
 .covered {
   font-size: 1.15rem;
 }
