@@ -55,7 +55,7 @@ const TRIED = `
     const { learners } = await (await fetch('/api/classroom')).json()
     const learnerId = learners[5].id
     const step = 'take-2-2-ten'
-    const start = Date.now() - 48 * 86400000
+    const start = Date.now() - 36 * 86400000 - 3600000
     const trials = arguments[0].flatMap((right, day) => Array.from({ length: 10 }, (_, k) => ({
       id: crypto.randomUUID(), learnerId, startedAt: new Date(start + day * 4 * 86400000 + k * 60000).toISOString(),
       kind: 'table', help: k < right ? 'independent' : ['pointed', 'spoken', 'shown'][k % 3], right: k < right || k % 3 > 0, note: '',
