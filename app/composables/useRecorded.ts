@@ -6,13 +6,25 @@ export const useRecorded = createGlobalState(() => {
   const classroom = useClassroom()
   const recordings = shallowRef<readonly Recording[]>([])
   let whose: string | null = null
-  async function load(learner: string | null): Promise<void> {
-    if (learner === whose) return
-    whose = learner
+  let asked = Promise.resolve()
+  async function fetchOf(learner: string | null): Promise<void> {
     recordings.value = []
     if (learner === null) return
-    const found = await request<readonly Recording[]>(`/api/learners/${learner}/recordings`).catch(() => [])
-    if (whose === learner) recordings.value = found
+    try {
+      const found = await request<readonly Recording[]>(`/api/learners/${learner}/recordings`)
+      if (whose === learner) recordings.value = found
+    } catch {
+      // The browser's voice says it now; the next time they are asked for again.
+      if (whose === learner) whose = null
+    }
+  }
+  /** Those of a learner; whoever asks while they are on their way waits for the same answer. */
+  function load(learner: string | null): Promise<void> {
+    if (learner !== whose) {
+      whose = learner
+      asked = fetchOf(learner)
+    }
+    return asked
   }
   return {
     recordings,

@@ -55,6 +55,12 @@ test('a word and a sentence are recorded, heard, recorded again and deleted', as
     20_000,
     'the new one is kept',
   )
+  // What was deleted, or recorded over, comes back as it was.
+  await click('Delete break a ten')
+  await text(driver, '[role="status"]', '“break a ten” is deleted.')
+  await click('Bring back “break a ten” as it was before')
+  await text(driver, '[role="status"]', '“break a ten” is kept.')
+  expect((await recordings()).map((r) => r.said).sort()).toEqual([word, 'break a ten'].sort())
   for (const said of [word, 'break a ten']) {
     await click(`Delete ${said}`)
     await text(driver, '[role="status"]', `“${said}” is deleted.`)

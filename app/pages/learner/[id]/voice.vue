@@ -73,11 +73,22 @@ async function base64(sound: Blob): Promise<string> {
   for (const b of bytes) text += String.fromCharCode(b)
   return btoa(text)
 }
+/** What was deleted or recorded over last, to be brought back. */
+const gone = shallowRef<{ readonly words: string; readonly sound: Blob } | null>(null)
+/** The sound of some words that is there now, before it goes. */
+async function soundOf(words: string): Promise<typeof gone.value> {
+  const there = known.value.get(words)
+  if (there === undefined) return null
+  const answer = await fetch(`/api/recordings/${there}`)
+  return answer.ok ? { words, sound: await answer.blob() } : null
+}
 async function keep(words: string, sound: Blob): Promise<void> {
   if (sound.size > MOST_BYTES)
     throw new Error('This is too long to be kept: say it in parts of at most twenty seconds.')
+  const before = await soundOf(words)
   const body = { id: crypto.randomUUID(), said: words, audio: await base64(sound) }
   keepAll(await request<readonly Recording[]>(`/api/learners/${id}/recordings`, { method: 'PUT', body }))
+  gone.value = before
   said.value = `“${words}” is kept.`
 }
 /** Does something that may not be possible; what it came to is said. */
@@ -113,9 +124,15 @@ const fromFile = (event: Event): Promise<void> =>
   })
 const remove = (r: Recording): Promise<void> =>
   attempting(async () => {
+    const before = await soundOf(r.said)
     await request(`/api/recordings/${r.id}`, { method: 'DELETE' })
+    gone.value = before
     keepAll(all.value.filter((x) => x.id !== r.id))
     said.value = `“${r.said}” is deleted.`
+  })
+const bringBack = (): Promise<void> =>
+  attempting(async () => {
+    if (gone.value) await keep(gone.value.words, gone.value.sound)
   })
 let sound: HTMLAudioElement | null = null
 function hear(r: Recording): void {
@@ -146,6 +163,11 @@ useHead({ title: () => `Your voice for ${there.value?.codeName ?? 'a learner'} �
       </p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <p role="status" class="quiet">{{ now ? `Recording “${now}”. Say it, then stop.` : said }}</p>
+      <p v-if="gone && now === ''">
+        <button type="button" class="stone-button" @click="bringBack">
+          Bring back “{{ gone.words }}” as it was before
+        </button>
+      </p>
       <form class="own" novalidate @submit.prevent="ownWords && record(ownWords)">
         <label
           >Words or a sentence
