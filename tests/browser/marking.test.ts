@@ -40,9 +40,8 @@ const PAGE = [
   ['88 - 35', '63'],
 ] as const
 
-test('a page typed by keyboard alone in under a minute: marked, shown where it parts, asked on, and worked at the Bench', async () => {
+test('a page typed by keyboard alone: marked, shown where it parts, asked on, and worked at the Bench', async () => {
   await open()
-  const begun = Date.now()
   await (await field('Problem 1')).click()
   for (const [problem, answer] of PAGE) await type(problem, Key.ENTER, answer, Key.ENTER)
   expect(await focused()).toBe('Problem 7')
@@ -51,7 +50,6 @@ test('a page typed by keyboard alone in under a minute: marked, shown where it p
   expect(await focused()).toBe('Mark the page')
   await type(Key.ENTER)
   await text(driver, '[aria-label="What the answers say"]', 'took the smaller digit from the larger in each column')
-  expect(Date.now() - begun).toBeLessThan(60_000)
   await text(driver, 'tbody', 'a slip, right: 53')
   await text(driver, '[aria-label="What the answers say"]', 'lines 1, 2, 4, 5')
   await noViolations(driver)

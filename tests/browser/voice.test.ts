@@ -34,6 +34,7 @@ test('a word and a sentence are recorded, heard, recorded again and deleted', as
   const name = (await first.getAttribute('aria-label'))!
   const word = /^Record (.+), said/.exec(name)![1]!
   await first.click()
+  await text(driver, '[role="status"]', `Recording “${word}”. Say it, then stop.`)
   await click(`Stop recording ${word}`)
   await text(driver, '[role="status"]', `“${word}” is kept.`)
   await noViolations(driver)
@@ -49,6 +50,7 @@ test('a word and a sentence are recorded, heard, recorded again and deleted', as
   expect(await field.getAttribute('value')).toBe('')
   const before = (await recordings()).find((r) => r.said === word)!
   await click(`Record ${word} again`)
+  await text(driver, '[role="status"]', `Recording “${word}”. Say it, then stop.`)
   await click(`Stop recording ${word}`)
   await driver.wait(
     async () => (await recordings()).some((r) => r.said === word && r.id !== before.id),
@@ -66,6 +68,22 @@ test('a word and a sentence are recorded, heard, recorded again and deleted', as
     await text(driver, '[role="status"]', `“${said}” is deleted.`)
   }
   expect(await recordings()).toEqual([])
+  // Stopped before the microphone is ready, nothing is recorded, and the next one is recorded as ever.
+  await driver.executeScript(`
+    const real = navigator.mediaDevices.getUserMedia.bind(navigator.mediaDevices)
+    navigator.mediaDevices.getUserMedia = (asked) =>
+      new Promise((given) => (window.ready = () => { navigator.mediaDevices.getUserMedia = real; given(real(asked)) }))`)
+  await (await byRole(driver, 'button', name)).click()
+  await text(driver, '[role="status"]', 'The microphone is getting ready …')
+  await click(`Stop recording ${word}`)
+  await driver.executeScript('window.ready()')
+  await (await byRole(driver, 'button', name)).click()
+  await text(driver, '[role="status"]', `Recording “${word}”. Say it, then stop.`)
+  expect(await recordings()).toEqual([])
+  await click(`Stop recording ${word}`)
+  await text(driver, '[role="status"]', `“${word}” is kept.`)
+  await click(`Delete ${word}`)
+  await text(driver, '[role="status"]', `“${word}” is deleted.`)
 }, 120_000)
 
 test('at the Bench what is recorded is played, the word lit that is said; a word too few, and the browser’s voice says it', async () => {

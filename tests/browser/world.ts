@@ -253,6 +253,12 @@ export function fileWith(said: string): string {
   return path
 }
 
+/** Lessons of the days around now; the demo's is of the day on which the server began. */
+export async function lessonsAround<Lesson>(url: string): Promise<Lesson[]> {
+  const day = (from: number): string => new Date(Date.now() + from * 86_400_000).toISOString().slice(0, 10)
+  return (await fetch(`${url}/api/lessons?from=${day(-7)}&to=${day(60)}`)).json() as Promise<Lesson[]>
+}
+
 /** Every rule that axe has, best practice too. */
 const ALL_RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
 

@@ -102,15 +102,26 @@ async function attempting(work: () => Promise<void>): Promise<void> {
 }
 const record = (words: string): Promise<void> =>
   attempting(async () => {
-    if (recorder.recording.value) return recorder.stop()
+    if (now.value !== '') return recorder.stop()
     now.value = words
     try {
-      await keep(words, await recorder.record())
+      const sound = await recorder.record()
+      if (!sound) return
+      await keep(words, sound)
       if (own.value && spokenWords(own.value).join(' ') === words) own.value = ''
     } finally {
       now.value = ''
     }
   })
+const told = computed(() =>
+  now.value === ''
+    ? said.value
+    : recorder.state.value === 'waiting'
+      ? 'The microphone is getting ready …'
+      : recorder.state.value === 'recording'
+        ? `Recording “${now.value}”. Say it, then stop.`
+        : `“${now.value}” is being kept …`,
+)
 const ownWords = computed(() => spokenWords(own.value).join(' '))
 const fromFile = (event: Event): Promise<void> =>
   attempting(async () => {
@@ -162,7 +173,7 @@ useHead({ title: () => `Your voice for ${there.value?.codeName ?? 'a learner'} �
         so.
       </p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      <p role="status" class="quiet">{{ now ? `Recording “${now}”. Say it, then stop.` : said }}</p>
+      <p role="status" class="quiet">{{ told }}</p>
       <p v-if="gone && now === ''">
         <button type="button" class="stone-button" @click="bringBack">
           Bring back “{{ gone.words }}” as it was before
