@@ -3,6 +3,7 @@ import { MAX_PROBLEM_LENGTH, REPRESENTATION_IDS } from '../core/door'
 import { FINGER_CHARTS, FRAMES, MOST_PRINTED, PAPERS, SHOWN } from '../core/paper/index'
 import { oneOf, uuid } from './fields'
 import { inPlainWords } from './plainly'
+import { workSchema } from './schemas'
 
 /** What passes through the door of paper. Messages are read by teachers, so they are sentences. */
 
@@ -33,6 +34,8 @@ export const sheetSchema = z.union([
   }),
   /** What was worked, from the Daybook. */
   z.strictObject({ kind: z.literal('record'), id: uuid }),
+  /** What lies on the mat at the Bench. */
+  z.strictObject({ kind: z.literal('lying'), work: workSchema }),
   z.strictObject({ kind: z.literal('stories'), shown: blankOrKey, seed: whole(1, 999_999), inWords: z.boolean() }),
   z.strictObject({ kind: z.literal('lesson') }),
   z.strictObject({ kind: z.literal('learner') }),

@@ -178,6 +178,8 @@ export function useSheetItems() {
         if (!record) return { trouble: 'What was worked is not here. Choose it in the Daybook.' }
         return one({ kind: 'steps', problem: record.problem, material: record.representation, record })
       }
+      case 'lying':
+        return one({ kind: 'lying', record: sheet.work as WorkRecord })
       case 'lesson':
         return lesson
           ? one({

@@ -145,7 +145,11 @@ const PIECES: Readonly<Record<PieceId, Pick<Kind, 'fields' | 'first'>>> = {
   },
 }
 
-const OTHERS: Readonly<Record<Exclude<SheetChoice['kind'], 'mat' | 'pieces'>, Kind>> = {
+/** Sheets that another place brings here, with nothing to be set. */
+const BROUGHT = { record: 'What was worked, step by step', lying: 'The mat as it lies' } as const
+const isBrought = (sheet: SheetChoice): sheet is Extract<SheetChoice, { kind: keyof typeof BROUGHT }> =>
+  sheet.kind in BROUGHT
+const OTHERS: Readonly<Record<Exclude<SheetChoice['kind'], 'mat' | 'pieces' | keyof typeof BROUGHT>, Kind>> = {
   problems: {
     title: 'Problems',
     fields: [
@@ -175,7 +179,6 @@ const OTHERS: Readonly<Record<Exclude<SheetChoice['kind'], 'mat' | 'pieces'>, Ki
     ],
     first: { kind: 'stories', shown: 'blank', seed: 1, inWords: false },
   },
-  record: { title: 'What was worked, step by step', fields: [], first: { kind: 'record', id: '' } },
   lesson: { title: 'The lesson', fields: [], first: { kind: 'lesson' } },
   learner: { title: 'What each learner can do', fields: [], first: { kind: 'learner' } },
   chains: {
@@ -211,14 +214,17 @@ const OTHERS: Readonly<Record<Exclude<SheetChoice['kind'], 'mat' | 'pieces'>, Ki
 
 /** What a sheet is called. */
 export const sheetTitle = (sheet: SheetChoice): string =>
-  sheet.kind === 'mat'
-    ? MAT_NAMES[sheet.mat]
-    : sheet.kind === 'pieces'
-      ? PIECE_NAMES[sheet.piece]
-      : OTHERS[sheet.kind].title
+  isBrought(sheet)
+    ? BROUGHT[sheet.kind]
+    : sheet.kind === 'mat'
+      ? MAT_NAMES[sheet.mat]
+      : sheet.kind === 'pieces'
+        ? PIECE_NAMES[sheet.piece]
+        : OTHERS[sheet.kind].title
 
 /** What of a sheet can be set; materials are named as they are called here. */
 export function fieldsOf(sheet: SheetChoice): readonly Field[] {
+  if (isBrought(sheet)) return []
   const fields =
     sheet.kind === 'mat'
       ? MATS[sheet.mat].fields

@@ -9,9 +9,10 @@ import { setting as rodFor, type AbacusState } from '../representation/abacus/fr
 import { REPRESENTATIONS } from '../representation/index'
 import { risingOrder } from '../representation/fingers/order'
 import { column, type Block } from './lines'
-import { line, moved, POINT, text, type Mark, type Picture } from './drawing'
+import { line, moved, POINT, text, type Mark } from './drawing'
 import { label } from './marks'
 import type { Content, Room } from './page'
+import { feltHands } from './pictures/felt'
 import { handsPicture, jointsPicture, ninesPicture } from './pictures/hands'
 import { beadsPicture } from './pictures/pieces'
 import { inRows } from './problems'
@@ -73,7 +74,7 @@ function handCells(chart: FingerChart, s: Setting): readonly Block[] {
   const scale = s.big ? 0.3 : 0.145
   if (chart === 'nines')
     return Array.from({ length: 10 }, (_, i) => {
-      const p = s.tactile ? felt(s.choices, (_, rank) => rank !== i) : ninesPicture(i + 1)
+      const p = s.tactile ? feltHands(s.choices, (_, rank) => rank !== i) : ninesPicture(i + 1)
       return shownWith(s, p.w, p.h, p.marks, `${i + 1} × 9 = ${9 * (i + 1)}`)
     })
   if (chart === 'joints') {
@@ -87,20 +88,10 @@ function handCells(chart: FingerChart, s: Setting): readonly Block[] {
   const order = risingOrder(s.choices)
   return Array.from({ length: order.length + 1 }, (_, n) => {
     const up = (f: Finger): boolean => order.indexOf(f) >= 0 && order.indexOf(f) < n
-    const p = s.tactile ? felt(s.choices, up) : handsPicture(up, () => '', scale)
+    const p = s.tactile ? feltHands(s.choices, up) : handsPicture(up, () => '', scale)
     return shownWith(s, p.w, p.h, p.marks, String(n))
   })
 }
-/** Two hands as ten bars, long where a finger stands and short where it is folded: lines that a finger can follow. */
-function felt(choices: Choices, up: (finger: Finger, rank: number) => boolean): Picture {
-  const hands = risingOrder({ ...choices, away: [], firstFinger: 'little', firstHand: 'left' })
-  const marks = hands.map((f, i) => {
-    const x = 1 + i * 7.5 + (i > 4 ? 8 : 0)
-    return line(x, 50, x, up(f, i) ? 1 : 36, { wide: 2 })
-  })
-  return { w: 80, h: 51, marks }
-}
-
 /** Hands that show every number, in the class's own order of fingers. */
 export function fingerSheets({ chart }: FingersWish, room: Room, s: Setting): Content {
   if (s.tactile && chart === 'joints')

@@ -5,7 +5,7 @@ import { framed, imposed, roomOn, type Code, type Content, type Leaf, type Page,
 import { pieceSheets, type PiecesWish } from './pieces'
 import { problemSheets, type ProblemsWish } from './problems'
 import type { Setting } from './setting'
-import { stepSheets, type StepsWish } from './steps'
+import { lyingSheets, stepSheets, type LyingWish, type StepsWish } from './steps'
 import { storySheets, type StoriesWish } from './stories'
 import { tactileTroubles } from './tactile'
 import { wordSheets, type WordsWish } from './words'
@@ -13,7 +13,16 @@ import { wordSheets, type WordsWish } from './words'
 /** From what is wanted to pages for the printer. */
 
 export type SheetWish =
-  ProblemsWish | MatWish | PiecesWish | FingersWish | BeadsWish | ChainsWish | StepsWish | StoriesWish | WordsWish
+  | ProblemsWish
+  | MatWish
+  | PiecesWish
+  | FingersWish
+  | BeadsWish
+  | ChainsWish
+  | StepsWish
+  | LyingWish
+  | StoriesWish
+  | WordsWish
 
 export interface PrintItem {
   readonly sheet: SheetWish
@@ -62,6 +71,8 @@ function contentOf(sheet: SheetWish, room: Room, s: Setting): Content {
       return chainSheets(sheet, room, s)
     case 'steps':
       return stepSheets(sheet, room, s)
+    case 'lying':
+      return lyingSheets(sheet, room, s)
     case 'stories':
       return storySheets(sheet, room, s)
     case 'words':

@@ -9,8 +9,10 @@ import type { WayId } from '../way/way'
 import { circle, fitted, POINT, text, type Mark, type Picture } from './drawing'
 import { column, fittedLine, flowed, paragraph, type Block } from './lines'
 import type { Content, Room } from './page'
-import { pictureOf } from './pictures/index'
+import { feltPictureOf, pictureOf } from './pictures/index'
 import { statesOf } from './problems'
+import { LEAST_APART } from './tactile'
+import { Refusal } from '../refusal'
 import { lineHeight, sizeFor, type Setting } from './setting'
 import { writingLines } from './words'
 
@@ -25,6 +27,12 @@ export interface StepsWish {
   readonly record?: WorkRecord
 }
 
+/** The mat as it lies after what a hand did: one picture as large as the sheet lets it be, with the line that stands last. */
+export interface LyingWish {
+  readonly kind: 'lying'
+  readonly record: WorkRecord
+}
+
 /** One step: what the mat looks like after it, what is written, what is said. */
 interface Shown {
   readonly state: unknown
@@ -34,6 +42,8 @@ interface Shown {
 
 interface Strip {
   readonly setup: Setup
+  /** The mat before anything was done. */
+  readonly start: unknown
   readonly steps: readonly Shown[]
 }
 
@@ -41,7 +51,8 @@ function ofRecord(record: WorkRecord): Strip {
   const bench = reopen(record)
   const { setup } = bench
   const r = REPRESENTATIONS[setup.representation]
-  let state = r.start(setup.worked, setup.choices, besideOf(setup))
+  const start = r.start(setup.worked, setup.choices, besideOf(setup))
+  let state = start
   const steps = listed(bench.now.stones).map((stone): Shown => {
     for (const move of stone.moves[r.id] ?? []) state = r.apply(state, move)
     return {
@@ -50,7 +61,7 @@ function ofRecord(record: WorkRecord): Strip {
       say: stone.owed === '' ? stone.say : `${stone.say} ${stone.owed}`,
     }
   })
-  return { setup, steps }
+  return { setup, start, steps }
 }
 
 function ofPlan({ problem, material, way }: StepsWish, s: Setting): Strip {
@@ -62,6 +73,7 @@ function ofPlan({ problem, material, way }: StepsWish, s: Setting): Strip {
   })
   return {
     setup,
+    start: states[0],
     steps: plan.steps.map((step, i) => ({ state: states[i + 1], lines: step.lines.map((l) => l.text), say: step.say })),
   }
 }
@@ -92,9 +104,10 @@ function cells(s: Setting, { setup, steps }: Strip, width: number, most: number)
   let before = ''
   return steps.map(({ state, lines, say }, i): Block => {
     const now = JSON.stringify(state)
-    // What is felt has no pictures: too much would lie too close together. Its lines and words tell the same.
-    const picture = now === before || s.tactile ? null : pictureOf(setup, setup.representation, state)
+    const changed = now !== before
     before = now
+    if (s.tactile) return feltStep(s, setup, state, changed, lines, say, width, most)
+    const picture = changed ? pictureOf(setup, setup.representation, state) : null
     const seen = picture && picture.w > 0.1 ? picture : null
     const beside = seen ? width * 0.46 : 0
     const room = width - beside - lead - (seen ? 2 : 0)
@@ -104,17 +117,36 @@ function cells(s: Setting, { setup, steps }: Strip, width: number, most: number)
     const high = Math.max(told.h, seen ? seen.h * scale : 0, lead) + 2
     const r = small * POINT * 0.85
     const marks: Mark[] = [
-      ...(s.tactile
-        ? []
-        : [
-            circle(r, r, r, { wide: 0.25 }),
-            text(r, r + small * POINT * 0.34, String(i + 1), small, 'plain-bold', 'middle'),
-          ]),
+      circle(r, r, r, { wide: 0.25 }),
+      text(r, r + small * POINT * 0.34, String(i + 1), small, 'plain-bold', 'middle'),
       ...(seen ? [fitted(seen, lead, 0, beside - 1, high - 2, { most: 1.6, at: 'left' })] : []),
       { kind: 'group', x: lead + beside + (seen ? 2 : 0), y: 0, scale: 1, marks: told.marks },
     ]
     return { w: width, h: high, marks }
   })
+}
+
+/** A step for fingers: the mat over its lines and words, where it changed and fits; else a word that it is not drawn. */
+function feltStep(
+  s: Setting,
+  setup: Setup,
+  state: unknown,
+  changed: boolean,
+  lines: readonly string[],
+  say: string,
+  width: number,
+  most: number,
+): Block {
+  const small = sizeFor(s, 'small')
+  const felt = changed ? feltPictureOf(setup, setup.representation, state, width) : null
+  const seen = felt && !('why' in felt) && felt.h > 0 && felt.h <= most ? felt : null
+  const without = felt !== null && !seen && !('h' in felt && felt.h === 0)
+  const told = [
+    ...lines.map((t) => fittedLine(s, t, small, width)),
+    ...(say === '' ? [] : [paragraph(s, say, width, small)]),
+    ...(without ? [paragraph(s, '(The mat is not drawn: it would not fit.)', width, small)] : []),
+  ]
+  return column([...(seen ? [{ ...seen, h: seen.h + LEAST_APART }] : []), ...told], 2.5)
 }
 
 /** The least room for notes on a strip. */
@@ -143,12 +175,12 @@ export function stepSheets(wish: StepsWish, room: Room, s: Setting): Content {
   // As large as one sheet lets them be, in one column or two; where they need more than one, as large as can still be read well.
   const tries: readonly (readonly [number, number])[] = [
     ...(s.tactile ? [] : [62, 50, 42, 34].map((most) => [room.w, most] as const)),
-    ...(s.tactile ? [36] : [44, 36, 30, 25]).map((most) => [half, most] as const),
+    ...(s.tactile ? [room.h * 0.7] : [44, 36, 30, 25]).map((most) => [half, most] as const),
   ]
   const laid = ([w, most]: readonly [number, number]) => inColumns(cells(s, strip, w, most), room, 2.5, notes)
   let sheets = laid(tries[0]!)
   for (const t of tries.slice(1)) if (sheets.length > 1) sheets = laid(t)
-  if (sheets.length > 1) sheets = laid([half, 36])
+  if (sheets.length > 1 && !s.tactile) sheets = laid([half, 36])
   const about = `${pretty(printProblem(setup.problem))} · ${REPRESENTATIONS[setup.representation].title}`
   const left = s.tactile ? [] : writingLines(s, 2, room.w)
   const last: Mark[] = [
@@ -156,4 +188,41 @@ export function stepSheets(wish: StepsWish, room: Room, s: Setting): Content {
     ...left.map((b, i): Mark => ({ kind: 'group', x: 0, y: room.h - 2 * b.h + i * b.h, scale: 1, marks: b.marks })),
   ]
   return { title: about, sheets: sheets.map((marks, i) => (i === sheets.length - 1 ? [...marks, ...last] : marks)) }
+}
+
+/** @throws Refusal where the record cannot be worked, the material has no mat to be drawn, or fingers could not tell apart what lies there. */
+export function lyingSheets({ record }: LyingWish, room: Room, s: Setting): Content {
+  const { setup, start, steps } = ofRecord(record)
+  const last = steps.at(-1)
+  const state = last?.state ?? start
+  const { title } = REPRESENTATIONS[setup.representation]
+  const size = sizeFor(s, 'learner')
+  const written = last?.lines.at(-1)
+  const under = written === undefined ? [] : [fittedLine(s, written, size, room.w, 'learner-bold')]
+  const high = room.h - under.reduce((h, b) => h + b.h + 8, 0)
+  const seen = s.tactile
+    ? feltPictureOf(setup, setup.representation, state, room.w)
+    : pictureOf(setup, setup.representation, state)
+  if (seen === null)
+    throw new Refusal(
+      `The ${title.toLowerCase()} has nothing to be drawn: its lines are what lies there.`,
+      'Print it step by step.',
+    )
+  if ('why' in seen)
+    throw new Refusal(`The mat cannot be drawn for fingers. ${seen.why}`, 'Its steps in words are there too.')
+  if (s.tactile && seen.h > high)
+    throw new Refusal(
+      `More lies there than fits on one sheet for fingers: things are ${LEAST_APART} mm apart.`,
+      'Exchange for larger pieces first, or take smaller numbers.',
+    )
+  const drawn: Mark = s.tactile
+    ? { kind: 'group', x: 0, y: 0, scale: 1, marks: seen.marks }
+    : fitted(seen, 0, 0, room.w, high, { most: 3, at: 'left' })
+  const used = s.tactile
+    ? seen.h
+    : Math.min(high, seen.h * Math.min(3, room.w / Math.max(seen.w, 0.1), high / Math.max(seen.h, 0.1)))
+  return {
+    title: `${pretty(printProblem(setup.problem))} · ${title}`,
+    sheets: [[drawn, ...under.map((b): Mark => ({ kind: 'group', x: 0, y: used + 8, scale: 1, marks: b.marks }))]],
+  }
 }

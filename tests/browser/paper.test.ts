@@ -229,3 +229,24 @@ test('what was worked goes from the Daybook onto paper; on a narrow screen all o
   expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390)
   await noViolations(driver)
 })
+
+test('the mat as it lies at the Bench goes on paper, and on swell paper where fingers can tell it apart', async () => {
+  await driver.get(`${app.url}/room`)
+  await driver.executeScript(
+    `localStorage.clear(); for (const [k, v] of Object.entries({ 'sett.material': 'blocks', 'sett.cards-seen': '["blocks"]' })) localStorage.setItem(k, v)`,
+  )
+  await driver.get(`${app.url}/bench`)
+  await text(driver, '.say .words', /./)
+  await (await byRole(driver, 'button', 'Next step')).click()
+  await text(driver, '.lines', '52')
+  await (await byRole(driver, 'button', 'Tools and practice')).click()
+  await (await byRole(driver, 'menuitem', 'The mat on paper, for eyes or fingers')).click()
+  await byRole(driver, 'heading', 'Paper')
+  await text(driver, '.for', 'The mat as it lies')
+  await pagesSay('1 page')
+  await (await byRole(driver, 'checkbox', /To be felt/)).click()
+  await text(driver, '.place', 'Checked: black on white')
+  await pagesSay('1 page')
+  await byRole(driver, 'button', /^Page 1: 52 − 37/)
+  await noViolations(driver)
+})

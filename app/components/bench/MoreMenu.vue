@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What else can be done with a problem: which way fits, its numbers read, several ways, and practice of its own. */
-import { onPage, toLatex, toMathML } from '../../../core/door'
+import { onPage, recordOf, toLatex, toMathML } from '../../../core/door'
+import type { SavedRecord } from '../../../shared/schemas'
 
 const AdviceDialog = defineAsyncComponent(withAll(() => import('./AdviceDialog.vue')))
 const FrameDialog = defineAsyncComponent(() => import('./FrameDialog.vue'))
@@ -21,6 +22,9 @@ async function copyAs(form: (line: string) => string): Promise<void> {
   said.value = line ? `Copied: ${line.text}` : 'No line is written yet.'
 }
 const { print } = usePrintPlan()
+/** What lies on the mat now: to be looked at, or swollen and felt. */
+const matOnPaper = (): Promise<void> =>
+  print([{ sheet: { kind: 'lying', work: recordOf(bench.bench) as SavedRecord['work'] }, copies: 1 }])
 /** What the plan does with this material, as pictures with their lines. */
 const onPaper = (): Promise<void> =>
   print([{ sheet: { kind: 'steps', material: bench.material, all: false }, copies: 1 }], { problems: bench.problem })
@@ -34,6 +38,7 @@ const items = [
       { label: 'Copy the line as LaTeX', command: () => copyAs(toLatex) },
       { label: 'Copy the line as MathML', command: () => copyAs(toMathML) },
       { label: 'Step by step on paper', command: () => onPaper() },
+      { label: 'The mat on paper, for eyes or fingers', command: () => matOnPaper() },
       { label: 'In braille', command: () => navigateTo('/braille') },
       {
         label: 'Tell a story for it',

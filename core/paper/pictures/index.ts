@@ -1,8 +1,8 @@
-import { asNumber, toCount, type Exact } from '../../number/exact'
+import { asNumber, toCount } from '../../number/exact'
 import { valueOf } from '../../number/numeral'
 import type { RepresentationId } from '../../materials'
 import type { Setup } from '../../plan/setup'
-import { amountsOf, totals } from '../../problem/problem'
+import { totals } from '../../problem/problem'
 import type { AbacusState } from '../../representation/abacus/frame'
 import type { AreaState } from '../../representation/area/area'
 import { BLOCKS } from '../../representation/blocks/blocks'
@@ -23,7 +23,7 @@ import type { ProductState } from '../../representation/product/state'
 import type { SignedState } from '../../representation/signed/state'
 import type { Picture } from '../drawing'
 import { countersPicture, fingersPicture, jointsPicture, ninesPicture, talliesPicture, touchPicture } from './hands'
-import { linePicture, openLinePicture, rulingParts, stripsPicture, vesselPicture } from './measures'
+import { linePicture, openLinePicture, reaches, rulingParts, stripsPicture, vesselPicture } from './measures'
 import { beadsPicture, coinsPicture, groupsPicture, signedPicture } from './pieces'
 import { drawnPicture, placedPicture, platesPicture } from './placed'
 import { areaPicture, columnsPicture, divisionPicture, productPicture } from './sheets'
@@ -31,12 +31,6 @@ import { areaPicture, columnsPicture, divisionPicture, productPicture } from './
 type Draw = (state: never, setup: Setup) => Picture
 const draw = <S>(picture: (state: S, setup: Setup) => Picture): Draw => picture as Draw
 
-/** Every number that a problem comes to on its way, with nought: how far a line has to reach. */
-const reaches = ({ worked }: Setup, stood: readonly Exact[]): readonly Exact[] => [
-  ...(worked.terms[0]?.operation === '*' ? totals(worked).slice(1) : totals(worked)),
-  ...stood,
-  ...amountsOf(worked).slice(1),
-]
 const columns = draw<ColumnsState>((s, { choices }) => columnsPicture(s, choices))
 const beads = draw<AbacusState>((s) => beadsPicture(s, true))
 /** The digits that are touched and counted, in order. */
@@ -81,3 +75,4 @@ const PICTURES: Readonly<Partial<Record<RepresentationId, Draw>>> = {
 /** A material as it stands, as a picture on paper; null where it is written in lines only. */
 export const pictureOf = (setup: Setup, id: RepresentationId, state: unknown): Picture | null =>
   PICTURES[id]?.(state as never, setup) ?? null
+export { feltPictureOf } from './feltMats'

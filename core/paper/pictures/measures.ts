@@ -2,6 +2,8 @@ import type { Choices } from '../../choices'
 import { asNumber, type Exact } from '../../number/exact'
 import { cutOf, lcm } from '../../number/fractions'
 import { numberText } from '../../number/text'
+import type { Setup } from '../../plan/setup'
+import { amountsOf, totals } from '../../problem/problem'
 import { pretty } from '../../speech/words'
 import { points, type LineState } from '../../representation/line/line'
 import { marksOf, ruled } from '../../representation/line/ruling'
@@ -162,6 +164,13 @@ export function vesselPicture(s: PartsState): Picture {
   }
   return { w: Math.max(wide, x - 2 * gap), h: high + 3, marks: [moved(marks, 0, 2.5)] }
 }
+
+/** Every number that a problem comes to on its way, with nought: how far a line has to reach. */
+export const reaches = ({ worked }: Setup, stood: readonly Exact[]): readonly Exact[] => [
+  ...(worked.terms[0]?.operation === '*' ? totals(worked).slice(1) : totals(worked)),
+  ...stood,
+  ...amountsOf(worked).slice(1),
+]
 
 /** Into how many parts the class wants each whole of a line ruled; as many as its numbers need, where it says nothing. */
 export const rulingParts = (numbers: readonly Exact[], { signed: { ruled: wanted } }: Choices): number =>

@@ -165,7 +165,7 @@ export function divisionPicture(s: DivisionState, sq: Squares = SMALL, leastRows
   if (card && s.free < s.dividend.length && s.dividend !== '' && s.free > 0)
     marks.push(
       rect((lead + s.free) * unit + 0.4, unit + 0.5, (s.dividend.length - s.free) * unit, unit - 0.8, {
-        wide: 0.4,
+        wide: sq.tactile ? 1 : 0.4,
         dash: [1.5, 1],
       }),
     )
