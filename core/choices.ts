@@ -1,3 +1,4 @@
+import type { LanguageId } from './language'
 import { OWN_AT_FIRST, type MoneyChoices } from './number/money'
 
 /** The classroom's settings that a way, a representation or the speech honours. Plain JSON. */
@@ -156,6 +157,8 @@ export interface Words {
   readonly english: (typeof ENGLISHES)[number]
   /** How a number below nought begins: “negative three” or “minus three”. */
   readonly negative: (typeof NEGATIVES)[number]
+  /** The language of the Bench; English where nothing is said. */
+  readonly language?: LanguageId
 }
 
 /** Ready sets of words, as records of earlier versions name them. */

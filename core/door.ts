@@ -118,10 +118,9 @@ export type { ColumnsState } from './representation/columns/state'
 export { standsBeside } from './representation/representation'
 export { printCounts } from './representation/text'
 export { type BeadDetail, detailOf, moveInWords, ruleName } from './speech/beads'
-export { sayMatch } from './speech/match'
-export { sayOpening } from './speech/opening'
 export { fieldOf, type Prediction, predictionOf, SIGN_FIELDS, type SignField } from './speech/predict'
-export { askInWords, labelOf, sayAct } from './speech/say'
+export { askInWords, labelOf, sayAct, sayMatch, sayOpening, SPANISH_TITLES } from './speech/index'
+export { isToldIn, LANGUAGE_NAMES, LANGUAGES, type LanguageId } from './language'
 export {
   inEnglish,
   inUnitForm,

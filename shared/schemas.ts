@@ -5,6 +5,7 @@ import {
   EXCHANGE_WORDS,
   FINGERS,
   MAX_PROBLEM_LENGTH,
+  LANGUAGES,
   MINUS_WORDS,
   NEGATIVES,
   ONES_WORDS,
@@ -74,6 +75,7 @@ const wordByWord = z.strictObject({
   equals: oneOf(EQUALS_WORDS),
   english: oneOf(ENGLISHES),
   negative: oneOf(NEGATIVES).default('negative'),
+  language: oneOf(LANGUAGES).optional(),
 })
 const wordSet = oneOf(['exchange', 'regroup'])
 export const wordsSchema = z.union([wordByWord, wordSet.transform((set) => WORD_SETS[set])], {

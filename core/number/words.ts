@@ -12,6 +12,18 @@ const SCALES: readonly (readonly [bigint, string])[] = [
   [1_000n, 'thousand'],
 ]
 
+/** The number names of another language than English. */
+export interface OwnNames {
+  /** A whole number that is not negative. */
+  whole(n: bigint): string
+  /** It before a noun, where it is shorter then: “un octavo”, not “uno octavo”. */
+  counting(n: bigint): string
+  /** One of so many equal parts, or (`many`) several. */
+  part(denominator: bigint, many: boolean): string
+  /** The word before the decimals. */
+  readonly point: string
+}
+
 export interface NumberWords {
   /** British number names put *and* before the tens and ones (three hundred and four); American ones do not. */
   readonly and: boolean
@@ -21,6 +33,8 @@ export interface NumberWords {
   readonly negative: string
   /** What one of four equal parts is called: `quarter` or `fourth`. */
   readonly fourth: string
+  /** The names of another language, in place of the English ones. */
+  readonly own?: OwnNames
 }
 
 export const BRITISH: NumberWords = { and: true, zero: 'nought', negative: 'negative', fourth: 'quarter' }
@@ -41,6 +55,7 @@ function belowThousand(n: number, and: boolean): string {
 }
 
 function whole(n: bigint, style: NumberWords): string {
+  if (style.own) return style.own.whole(n)
   if (n === 0n) return style.zero
   const said: string[] = []
   let rest = n
@@ -57,6 +72,9 @@ function whole(n: bigint, style: NumberWords): string {
   return said.join(' ')
 }
 
+/** A number that is not negative, before what is counted. */
+export const countingName = (n: bigint, style: NumberWords): string => style.own?.counting(n) ?? whole(n, style)
+
 /** The last words of number names that do not simply take -th. */
 const ORDINAL: Readonly<Record<string, string>> = {
   one: 'first',
@@ -70,6 +88,7 @@ const ORDINAL: Readonly<Record<string, string>> = {
 
 /** What one of so many equal parts is called, or (`many`) several: “eighth”, “eighths”, “twenty-firsts”, “hundredths”. */
 export function partsName(denominator: bigint, style: NumberWords, many: boolean): string {
+  if (style.own) return style.own.part(denominator, many)
   if (denominator === 2n) return many ? 'halves' : 'half'
   const name = denominator === 4n ? style.fourth : ordinalOf(whole(denominator, style))
   return many ? `${name}s` : name
@@ -86,18 +105,20 @@ function ordinalOf(cardinal: string): string {
 export function decimalInWords(value: Exact, style: NumberWords = BRITISH): string {
   const [ones, decimals] = printExact(value).split('.')
   if (decimals === undefined) return inWords(value, style)
-  const digits = [...decimals].map((d) => (d === '0' ? style.zero : SMALL[Number(d)]))
+  const digits = [...decimals].map((d) => whole(BigInt(d), style))
   const said = whole(BigInt(ones!.replace('-', '')), style)
-  return `${value.startsWith('-') ? `${style.negative} ` : ''}${said} point ${digits.join(' ')}`
+  return `${value.startsWith('-') ? `${style.negative} ` : ''}${said} ${style.own?.point ?? 'point'} ${digits.join(' ')}`
 }
 
-/** A number in English words, to 999,999,999,999: “three hundred and four”, “negative four”, “five sixths”. */
+/** A number in words, to 999,999,999,999: “three hundred and four”, “negative four”, “five sixths”. */
 export function inWords(value: Exact, style: NumberWords = BRITISH): string {
   const { numerator, denominator } = parts(value)
   const size = numerator < 0n ? -numerator : numerator
   if (size > 999_999_999_999n) throw new Error(`${value} is beyond the number names Sett knows`)
-  const said = whole(size, style)
-  const named = denominator === 1n ? said : `${said} ${partsName(denominator, style, size !== 1n)}`
+  const named =
+    denominator === 1n
+      ? whole(size, style)
+      : `${countingName(size, style)} ${partsName(denominator, style, size !== 1n)}`
   return numerator < 0n ? `${style.negative} ${named}` : named
 }
 

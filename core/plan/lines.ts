@@ -12,7 +12,8 @@ import { equations } from '../representation/equations/equations'
 import { REPRESENTATIONS } from '../representation/index'
 import type { BeadDetail } from '../speech/beads'
 import { sumOrder } from '../speech/columnSum'
-import { inUnitForm, named, pretty, type WordPack } from '../speech/words'
+import { carryNote } from '../speech/index'
+import { inUnitForm, named, packOf, pretty, type WordPack } from '../speech/words'
 import { wayById } from '../way/index'
 import type { Setup } from './setup'
 
@@ -150,7 +151,7 @@ export function columnLines(
   if (!isMaking(act) || stays < 0 || stays > 9) return usual
   // Nine and a carry mark with nothing beneath: the column has had no line of its own yet.
   const own = sums.carriedInto(state, place + 1).slice(sums.carriedInto(state, place).length)
-  return [...own.map(line), { text: `write ${stays}, carry ${carried}`, beside: true }]
+  return [...own.map(line), { text: carryNote(stays, carried, packOf(setup.choices.words)), beside: true }]
 }
 
 const sum = (digits: readonly number[]): number => digits.reduce((a, b) => a + b, 0)

@@ -1,6 +1,6 @@
 import type { Act } from '../act/act'
 import { stand, type Standing } from '../act/standing'
-import { add, negate, sizeOf, ZERO, type Exact } from '../number/exact'
+import { ZERO } from '../number/exact'
 import { zeroLeftOut } from '../mistakes/dividing'
 import { groupTooMany } from '../mistakes/groups'
 import { procedureFor } from '../mistakes/index'
@@ -21,10 +21,8 @@ import {
   type RepresentationId,
 } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
-import { sayOwed } from '../speech/owed'
-import { labelOf, sayAct } from '../speech/say'
+import { labelOf, sayAct, sayGuess, sayOwed, sayStart } from '../speech/index'
 import { storyOf } from '../speech/story'
-import { say, type WordPack } from '../speech/words'
 import { nextOf, wayById } from '../way/index'
 import { compareWithWay, isAmount } from './comparing'
 import { goesOn, judgedOf } from './judging'
@@ -108,8 +106,8 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
     lines.push(...columnLines(setup, from.states[setup.representation], act, written.lines))
     standing = stand(setup.worked, standing, act)
   }
-  if (from.guess !== null && acts.at(-1)?.kind === 'read') said.push(guessed(from.guess, standing.value, pack))
-  if (startsElsewhere(from, acts)) said.push(`The problem starts with ${say(valueOf(setup.worked.first), pack)}.`)
+  if (from.guess !== null && acts.at(-1)?.kind === 'read') said.push(sayGuess(from.guess, standing.value, pack))
+  if (startsElsewhere(from, acts)) said.push(sayStart(valueOf(setup.worked.first), pack))
   if (hand.step === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))
   const before = from.standing.value
   const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack, setup.units, setup.choices.division.steps) : ''
@@ -150,14 +148,6 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
     waiting: followed.waiting,
   }
   return { ...shared, stones: extended(from.stones, stone) }
-}
-
-/** A guess held against what stands there in the end. */
-function guessed(guess: Exact, there: Exact, pack: WordPack): string {
-  const off = sizeOf(add(guess, negate(there)))
-  return off === ZERO
-    ? `Just as guessed: ${say(guess, pack)}.`
-    : `The guess was ${say(guess, pack)}: ${say(off, pack)} away.`
 }
 
 /** Whether an act is just what its rule makes of it, so that it can be told how it went; a reading is told too. */

@@ -1,5 +1,7 @@
+import type { WordPack } from './pack'
+import { placeInSpanish, spanishPack } from './spanish/words'
 import { WORD_SETS, type SignedChoices, type Words, type WordSetId } from '../choices'
-import { AMERICAN, BRITISH, decimalInWords, partsName, type NumberWords } from '../number/words'
+import { AMERICAN, BRITISH, decimalInWords, countingName, partsName } from '../number/words'
 import { exact, type Exact } from '../number/exact'
 import { lowestText } from '../number/fractions'
 import { valueOf, type Numeral } from '../number/numeral'
@@ -8,29 +10,7 @@ import { numberText } from '../number/text'
 import type { Pieces, Units } from '../number/units'
 import type { Operation } from '../problem/problem'
 
-/** A classroom's words with their forms. One pack serves screen, speech and print. */
-export interface WordPack {
-  /** Making one of the next place, breaking one, the word between what goes and what comes, the thing done, and “a ten is …”. */
-  readonly exchange: {
-    readonly verb: string
-    readonly breaks: string
-    readonly link: string
-    readonly noun: string
-    readonly done: string
-  }
-  /** What one of the lowest place is called, and several. */
-  readonly ones: readonly [string, string]
-  readonly plus: string
-  readonly minus: string
-  /** The verbs that start a sentence. */
-  readonly add: string
-  readonly take: string
-  readonly equals: string
-  readonly sentence: string
-  readonly numbers: NumberWords
-  /** Whether numbers that are not whole are said as fractions: “two and two fifths”, not “two point four”. */
-  readonly fractions?: boolean
-}
+export type { WordPack }
 
 const EXCHANGES: Readonly<Record<Words['exchange'], WordPack['exchange']>> = {
   exchange: { verb: 'exchange', breaks: 'exchange', link: 'for', noun: 'exchange', done: 'exchanged' },
@@ -56,8 +36,14 @@ export function packOf(words: Words | WordSetId): WordPack {
   const key = Object.values(chosen).join('|')
   const known = packs.get(key)
   if (known) return kept(chosen, known)
+  if (chosen.language === 'es') {
+    const spanish = spanishPack(chosen)
+    packs.set(key, spanish)
+    return kept(chosen, spanish)
+  }
   const british = chosen.english === 'british'
   const pack: WordPack = {
+    language: 'en',
     exchange: EXCHANGES[chosen.exchange],
     ones: chosen.ones === 'units' ? ['unit', 'units'] : ['one', 'ones'],
     plus: chosen.plus,
@@ -86,7 +72,7 @@ const LIST = new Intl.ListFormat('en-GB', { style: 'long', type: 'conjunction' }
 export function sayNumeral(numeral: Numeral, pack: WordPack): string {
   if (numeral.form === 'places') return decimalInWords(valueOf(numeral), pack.numbers)
   const { negative, whole, numerator, denominator } = numeral
-  const parts = `${say(exact(numerator), pack)} ${partsName(BigInt(denominator), pack.numbers, numerator !== '1')}`
+  const parts = `${countingName(BigInt(numerator), pack.numbers)} ${partsName(BigInt(denominator), pack.numbers, numerator !== '1')}`
   return `${negative ? `${pack.numbers.negative} ` : ''}${whole ? `${say(exact(whole), pack)} and ` : ''}${parts}`
 }
 
@@ -122,7 +108,11 @@ export function inFractions(pack: WordPack): WordPack {
 
 /** One of a place, or several, in the pack's words. */
 export const named = (place: Place, count: number, pack: WordPack): string =>
-  place === 0 ? pack.ones[count === 1 ? 0 : 1] : placeName(place, count)
+  pack.language === 'es'
+    ? placeInSpanish(place, count)
+    : place === 0
+      ? pack.ones[count === 1 ? 0 : 1]
+      : placeName(place, count)
 
 export const operationWord = (operation: Operation, pack: WordPack): string =>
   ({ '+': pack.plus, '-': pack.minus, '*': 'times', '/': 'divided by' })[operation]

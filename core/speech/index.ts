@@ -1,0 +1,62 @@
+import type { LanguageId } from '../language'
+import { sayMatch as matchInEnglish } from './match'
+import { sayOpening as openingInEnglish } from './opening'
+import { sayOwed as owedInEnglish } from './owed'
+import * as english from './say'
+import * as spanish from './spanish/say'
+import * as spanishOwed from './spanish/owed'
+import { carryNote as carryInEnglish, sayGuess as guessInEnglish, sayStart as startInEnglish } from './notes'
+import { TITLES } from './spanish/words'
+import type { WordPack } from './words'
+
+/** What is said at the Bench, in the language of the class's words. Each language says an act in its own way, in its own files. */
+
+interface Speech {
+  readonly askInWords: typeof english.askInWords
+  readonly sayAct: typeof english.sayAct
+  readonly labelOf: typeof english.labelOf
+  readonly sayOwed: typeof owedInEnglish
+  readonly sayOpening: typeof openingInEnglish
+  readonly sayMatch: typeof matchInEnglish
+  readonly sayGuess: typeof guessInEnglish
+  readonly sayStart: typeof startInEnglish
+  readonly carryNote: typeof carryInEnglish
+}
+
+const SPEECHES: Readonly<Record<LanguageId, Speech>> = {
+  en: {
+    ...english,
+    sayOwed: owedInEnglish,
+    sayOpening: openingInEnglish,
+    sayMatch: matchInEnglish,
+    sayGuess: guessInEnglish,
+    sayStart: startInEnglish,
+    carryNote: carryInEnglish,
+  },
+  es: { ...spanish, ...spanishOwed },
+}
+const speechOf = (pack: WordPack): Speech => SPEECHES[pack.language]
+
+/** The whole question in words: “fifty-two take away thirty-seven”. */
+export const askInWords: Speech['askInWords'] = (problem, pack) => speechOf(pack).askInWords(problem, pack)
+/** What to say for an act done when `before` stood there. */
+export const sayAct: Speech['sayAct'] = (act, before, telling) => speechOf(telling.pack).sayAct(act, before, telling)
+/** A stone's short label, in the class's words and in figures. */
+export const labelOf: Speech['labelOf'] = (act, pack, hands, units) => speechOf(pack).labelOf(act, pack, hands, units)
+/** What an unfinished move still needs, said kindly and exactly. */
+export const sayOwed: Speech['sayOwed'] = (owed, soFar, before, pack, units, steps) =>
+  speechOf(pack).sayOwed(owed, soFar, before, pack, units, steps)
+/** The first thing for a hand to do, said before anything lies there. */
+export const sayOpening: Speech['sayOpening'] = (act, opening, pack, units) =>
+  speechOf(pack).sayOpening(act, opening, pack, units)
+/** Everything that is to be said of two representations worked side by side. */
+export const sayMatch: Speech['sayMatch'] = (match, pack) => speechOf(pack).sayMatch(match, pack)
+/** A guess held against what stands there in the end. */
+export const sayGuess: Speech['sayGuess'] = (guess, there, pack) => speechOf(pack).sayGuess(guess, there, pack)
+/** Said where a hand begins with another number than the problem. */
+export const sayStart: Speech['sayStart'] = (asked, pack) => speechOf(pack).sayStart(asked, pack)
+/** Beside a column's sum: what is written under it and what is carried. */
+export const carryNote: Speech['carryNote'] = (stays, carried, pack) => speechOf(pack).carryNote(stays, carried, pack)
+
+/** What a material is called in Spanish, where it is told in it. */
+export { TITLES as SPANISH_TITLES }
