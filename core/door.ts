@@ -119,7 +119,8 @@ export { standsBeside } from './representation/representation'
 export { printCounts } from './representation/text'
 export { type BeadDetail, detailOf, moveInWords, ruleName } from './speech/beads'
 export { fieldOf, type Prediction, predictionOf, SIGN_FIELDS, type SignField } from './speech/predict'
-export { askInWords, labelOf, sayAct, sayMatch, sayOpening, SPANISH_TITLES } from './speech/index'
+export { askInWords, labelOf, sayAct, sayMatch, sayOpening, introduceLanguage } from './speech/index'
+export { named } from './speech/words'
 export { isToldIn, LANGUAGE_NAMES, LANGUAGES, type LanguageId } from './language'
 export {
   inEnglish,

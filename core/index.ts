@@ -4,8 +4,11 @@
  * and a mat also from the folder of its own material. What is behind the doors is free to change. Everything is synchronous.
  */
 import { introduce } from './introduce'
+import { SPANISH } from './spanish'
+import { introduceLanguage } from './speech/index'
 import { WHOLE } from './whole'
 
 introduce(WHOLE)
+introduceLanguage(SPANISH)
 
 export * from './door'

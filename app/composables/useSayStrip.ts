@@ -2,7 +2,6 @@ import {
   askInWords,
   type BeadMove,
   capital,
-  inEnglish,
   moveInWords,
   numberText,
   packFor,
@@ -18,6 +17,8 @@ export function useSayStrip() {
   const bench = useBench()
   const setup = computed(() => bench.bench.setup)
   const pack = computed(() => packFor(setup.value))
+  const { t } = useI18n()
+  const { reason, spanish } = useNames()
   /** Something to be said once, until the bench changes. */
   const notice = ref('')
 
@@ -32,16 +33,16 @@ export function useSayStrip() {
   }
   /** In Alone Sett keeps quiet unless a move cannot be made. */
   const said = computed(() => {
-    if (bench.refusal) return inEnglish(bench.refusal.message, pack.value)
-    if (notice.value) return inEnglish(notice.value, pack.value)
+    if (bench.refusal) return reason(bench.refusal.message).text
+    if (notice.value) return reason(notice.value).text
     if (bench.hint && bench.next) {
       const [first] = bench.nextMoves
       const beads = first as BeadMove | undefined
       if (REPRESENTATIONS[setup.value.representation].judge && beads?.kind === 'beads')
-        return `Next could be: ${moveInWords(beads, pack.value)}`
+        return t('say.couldBe', { move: moveInWords(beads, pack.value) })
       const { standing } = bench.bench.now
       const next = sayAct(bench.next, standing.value, tellingOf(setup.value, standing, bench.next))
-      return `Next could be: ${next}`
+      return t('say.couldBe', { move: next })
     }
     // What there is to do first is said in every mode.
     if (bench.stones.length === 0 && bench.bench.mode !== 'show' && !bench.replaying) {
@@ -49,10 +50,17 @@ export function useSayStrip() {
       const ask = `${capital(askInWords(setup.value.problem, pack.value))}.`
       return `${ask} ${sayOpening(bench.next, opening, pack.value, setup.value.units)}`.trim()
     }
-    if (quiet.value && !bench.replaying) return bench.result.finished ? `Read: ${readShown()}.` : ''
+    if (quiet.value && !bench.replaying) return bench.result.finished ? t('say.read', { number: readShown() }) : ''
     const stone = bench.stones[bench.lit]
     return stone ? stone.say : `${capital(askInWords(setup.value.problem, pack.value))}.`
   })
+  /** Whether what stands there is English on a page of another language. */
+  const inEnglish = computed(
+    () =>
+      spanish.value &&
+      (pack.value.language === 'en' ||
+        [bench.refusal?.message, notice.value].some((m) => m && reason(m).lang !== undefined)),
+  )
   const tone = computed(() => {
     if (bench.refusal) return 'again'
     if (quiet.value) return ''
@@ -101,5 +109,18 @@ export function useSayStrip() {
     () => (notice.value = ''),
   )
   const sayAgain = (): Promise<void> => announce(told.value)
-  return { said, words, lit, detail, tone, notice, spoken, aloud, canSpeak: voice.isSupported, speak, sayAgain }
+  return {
+    said,
+    words,
+    lit,
+    detail,
+    tone,
+    inEnglish,
+    notice,
+    spoken,
+    aloud,
+    canSpeak: voice.isSupported,
+    speak,
+    sayAgain,
+  }
 }

@@ -5,6 +5,7 @@
 export function useVoice() {
   const { access } = useAccess()
   const recorded = useRecorded()
+  const { locale } = useI18n({ useScope: 'global' })
   /** The word that is said now, as the text is cut at spaces; -1 where none is. */
   const lit = ref(-1)
   const speaking = ref(false)
@@ -59,7 +60,7 @@ export function useVoice() {
       if (phrases) return play(phrases, mine)
     }
     const starts = [...text.matchAll(/\S+/g)].map((m) => m.index)
-    const voice = voiceFor(access.value)
+    const voice = voiceFor(access.value, locale.value)
     if (!voice) {
       if (!silently) return stop()
       words = starts.length

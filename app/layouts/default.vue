@@ -1,5 +1,7 @@
 <script setup lang="ts">
 const classroom = useClassroom()
+const { t } = useI18n()
+useBenchLanguage()
 const presenting = usePresenting()
 const { wanted, stands } = useNotice()
 const { access } = useAccess()
@@ -13,9 +15,9 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
 
 <template>
   <div class="frame" :class="{ presenting }">
-    <a class="skip" href="#main">Skip to the main part</a>
+    <a class="skip" href="#main">{{ t('places.skip') }}</a>
     <header v-if="!presenting">
-      <NuxtLink class="name" to="/" aria-label="Sett, start">
+      <NuxtLink class="name" to="/" :aria-label="t('places.start')">
         <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
           <g fill="currentColor">
             <rect x="2" y="5" width="17" height="10" rx="1.5" />
@@ -26,16 +28,16 @@ const Toast = defineAsyncComponent(() => import('primevue/toast'))
         </svg>
         Sett
       </NuxtLink>
-      <nav v-if="classroom.classroom" aria-label="Places">
-        <NuxtLink to="/today">Today</NuxtLink>
-        <NuxtLink to="/courses">Courses</NuxtLink>
-        <NuxtLink to="/cupboard">Cupboard</NuxtLink>
-        <NuxtLink to="/paper">Paper</NuxtLink>
-        <NuxtLink to="/bench">Bench</NuxtLink>
-        <NuxtLink to="/daybook">Daybook</NuxtLink>
-        <NuxtLink to="/learners">Learners</NuxtLink>
-        <NuxtLink to="/rehearse">Rehearse</NuxtLink>
-        <NuxtLink to="/marking">Marking</NuxtLink>
+      <nav v-if="classroom.classroom" :aria-label="t('places.label')">
+        <NuxtLink to="/today">{{ t('places.today') }}</NuxtLink>
+        <NuxtLink to="/courses">{{ t('places.courses') }}</NuxtLink>
+        <NuxtLink to="/cupboard">{{ t('places.cupboard') }}</NuxtLink>
+        <NuxtLink to="/paper">{{ t('places.paper') }}</NuxtLink>
+        <NuxtLink to="/bench">{{ t('places.bench') }}</NuxtLink>
+        <NuxtLink to="/daybook">{{ t('places.daybook') }}</NuxtLink>
+        <NuxtLink to="/learners">{{ t('places.learners') }}</NuxtLink>
+        <NuxtLink to="/rehearse">{{ t('places.rehearse') }}</NuxtLink>
+        <NuxtLink to="/marking">{{ t('places.marking') }}</NuxtLink>
       </nav>
       <span class="gap" />
       <ClassMenu v-if="classroom.classroom" />

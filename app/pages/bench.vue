@@ -14,6 +14,8 @@ const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDi
 const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDialog.vue'))
 
 const bench = useBench()
+const { t } = useI18n()
+const { title, foreign } = useNames()
 const { figures } = useFigures()
 const classroom = useClassroom()
 const route = useRoute()
@@ -49,10 +51,8 @@ async function open(): Promise<void> {
     }
   } else if (bench.bench.log.length === 0 && !bench.restore()) bench.ask(bench.problem)
 }
-watch(
-  () => classroom.words,
-  () => bench.bench.log.length === 0 && bench.again(),
-)
+const { locale } = useI18n({ useScope: 'global' })
+watch([() => classroom.words, locale], () => bench.bench.log.length === 0 && bench.again())
 
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
@@ -82,13 +82,13 @@ function save(): void {
   if (bench.bench.log.length > 0) saving.value = true
 }
 function saved(): void {
-  void tell('Saved', `${pretty(bench.problem)} is in the Daybook. N sets the next one.`)
+  void tell(t('bench.saved'), t('bench.savedMore', { problem: pretty(bench.problem) }))
 }
 async function next(): Promise<void> {
   const refused = await bench.another()
   trouble.value = refused?.message ?? ''
   if (refused) return
-  const whose = bench.lesson && classroom.learner ? `${classroom.learner.codeName}: ` : 'Next problem: '
+  const whose = bench.lesson && classroom.learner ? `${classroom.learner.codeName}: ` : t('bench.next')
   void whispered(`${whose}${askInWords(setup.value.problem, pack.value)}`)
   void nextTick(() => focusHome()?.focus())
 }
@@ -124,7 +124,8 @@ const putCardAway = (): void => {
   focusHome()?.focus()
 }
 useHead({
-  title: () => `${pretty(bench.problem)} with ${REPRESENTATIONS[setup.value.representation].title} – Bench – Sett`,
+  title: () =>
+    `${t('bench.title', { problem: pretty(bench.problem), material: title(setup.value.representation) })} – ${t('places.bench')} – Sett`,
 })
 function putBeside(id: RepresentationId): void {
   besides.value = false
@@ -168,25 +169,21 @@ onBeforeUnmount(() => (presenting.value = false))
 
 <template>
   <div class="bench" :class="{ presenting, stepping, single: access.single }">
-    <h1 class="sr-only">Bench</h1>
+    <h1 class="sr-only">{{ t('places.bench') }}</h1>
     <AskBar ref="ask" />
     <p v-if="trouble" class="aside" role="alert">{{ trouble }}</p>
     <p v-else-if="bench.replaying" class="aside" role="status">
-      <span
-        >From the Daybook: move {{ bench.replaying.at }} of {{ bench.replaying.benches.length - 1 }}. Look through it
-        with ◂ and ▸, or go on from here.</span
-      >
-      <button type="button" class="stone-button" @click="bench.look(0)">Back to the start</button>
+      <span>{{ t('bench.replaying', { at: bench.replaying.at, of: bench.replaying.benches.length - 1 }) }}</span>
+      <button type="button" class="stone-button" @click="bench.look(0)">{{ t('bench.backToStart') }}</button>
     </p>
     <p v-else-if="bench.aside" class="aside" role="status">
       <span
-        ><MathLine :line="pretty(bench.aside.work.problem)" named /> was left unsaved<template
-          v-if="bench.asides.length > 1"
-          >, and {{ bench.asides.length - 1 }} before it</template
+        ><MathLine :line="pretty(bench.aside.work.problem)" named /> {{ t('bench.leftUnsaved')
+        }}<template v-if="bench.asides.length > 1">, {{ t('bench.beforeIt', { n: bench.asides.length - 1 }) }}</template
         >.</span
       >
-      <button type="button" class="stone-button" @click="bench.bringBack">Bring it back</button>
-      <button type="button" class="stone-button bare" @click="bench.letGo">Discard it</button>
+      <button type="button" class="stone-button" @click="bench.bringBack">{{ t('bench.bringBack') }}</button>
+      <button type="button" class="stone-button bare" @click="bench.letGo">{{ t('bench.discard') }}</button>
     </p>
     <div class="work" :class="{ paired: bench.second }">
       <div id="mat" class="mat-side" tabindex="-1">
@@ -203,7 +200,7 @@ onBeforeUnmount(() => (presenting.value = false))
           class="worth learner"
           :class="worth"
           role="img"
-          :aria-label="`What is there now: ${there}`"
+          :aria-label="t('bench.there', { number: there })"
         >
           <MathLine :line="figures(there)" />
         </p>
@@ -214,7 +211,7 @@ onBeforeUnmount(() => (presenting.value = false))
       </div>
     </div>
     <SayStrip :strip="strip" :asked="asked" :places="places" @see="seePrediction" />
-    <p class="sr-only" aria-live="polite">{{ spoken }}</p>
+    <p class="sr-only" aria-live="polite" :lang="foreign(!strip.inEnglish.value)">{{ spoken }}</p>
     <p class="sr-only" aria-live="polite">{{ whisper }}</p>
     <BenchFoot
       ref="foot"
@@ -229,7 +226,7 @@ onBeforeUnmount(() => (presenting.value = false))
       @keys="keys = true"
     />
     <button v-if="access.single" type="button" class="stone-button all-again" @click="toggleEasy">
-      Show everything again
+      {{ t('bench.everything') }}
     </button>
     <SaveDialog v-if="saving" v-model:open="saving" @saved="saved" />
     <KeysDialog v-if="keys" v-model:open="keys" />

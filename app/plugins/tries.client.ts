@@ -4,6 +4,6 @@ export default defineNuxtPlugin({
   setup() {
     // The name is that of TRIES_WAIT; what sends them is fetched only when there is something to send.
     if (localStorage.getItem('sett.tries-wait') !== 'yes') return
-    onNuxtReady(() => void import('../composables/useTrialQueue').then(({ useTrialQueue }) => useTrialQueue()))
+    onNuxtReady(() => void import('../composables/useTrialQueue').then((queue) => queue.useTrialQueue()))
   },
 })

@@ -2,11 +2,15 @@ import type { Access } from '../../shared/learners'
 
 type HowToSpeak = Pick<Access, 'voice' | 'rate'>
 
-/** The browser's voice that was chosen, else its own English one; undefined where there is none. */
-export function voiceFor({ voice }: HowToSpeak): SpeechSynthesisVoice | undefined {
+/**
+ * The browser's voice that was chosen, else its own one of the language; undefined where there is none. Another language than
+ * English is not left to a voice that cannot speak it.
+ */
+export function voiceFor({ voice }: HowToSpeak, language = 'en'): SpeechSynthesisVoice | undefined {
   if (typeof speechSynthesis === 'undefined') return undefined
   const voices = speechSynthesis.getVoices()
-  return voices.find((v) => v.name === voice) ?? voices.find((v) => v.localService && v.lang.startsWith('en'))
+  const suits = voices.filter((v) => language === 'en' || v.lang.startsWith(language))
+  return suits.find((v) => v.name === voice) ?? suits.find((v) => v.localService && v.lang.startsWith(language))
 }
 
 /** A sentence as it is to be spoken. */

@@ -4,6 +4,7 @@ import type { Units } from '../number/units'
 import { sayColumn } from '../speech/columnSum'
 import { inFractions, packOf, type WordPack } from '../speech/words'
 import { withDefaults, type Choices } from '../choices'
+import { isToldIn } from '../language'
 import { toProblem } from '../problem/parse'
 import { decimalsIn, printProblem, type Problem } from '../problem/problem'
 import { Refusal } from '../refusal'
@@ -47,7 +48,7 @@ export function setUp(request: PlanRequest): Setup {
     if (!isRepresentation(id)) throw new Refusal(`There is no material called “${String(id)}”.`)
     if (!isHere(id)) throw new Refusal('That material is still being fetched: try again in a moment.')
   }
-  const choices = withDefaults(request.choices)
+  const choices = spokenWith(representation, withDefaults(request.choices))
   const fit = REPRESENTATIONS[representation].fits(problem, choices)
   if (!fit.fits) {
     const titles = holdersOf(problem, representation, choices).map((id) => REPRESENTATIONS[id].title)
@@ -84,6 +85,14 @@ export function setUp(request: PlanRequest): Setup {
     all: [representation, ...new Set(also)],
     both,
   }
+}
+
+/** A material that is not told in the class's language is told in English. */
+function spokenWith(id: RepresentationId, choices: Choices): Choices {
+  const { words } = choices
+  if (typeof words === 'string' || isToldIn(words.language ?? 'en', id)) return choices
+  const { language: _, ...english } = words
+  return { ...choices, words: english }
 }
 
 /** The pieces that a way works in: with empty places filled, where it does so. */

@@ -35,7 +35,7 @@ export function sumOrder(digits: readonly number[], order: Choices['columnSum'])
 export function sayColumn(problem: Problem, place: Place, order: Choices['columnSum'], pack: WordPack): string {
   const digits = sumOrder(columnDigits(problem, place), order)
   if (digits.length < 3) return ''
-  const and = pack.language === 'es' ? 'y' : 'and'
+  const { and } = pack
   let total = digits[0]!
   const steps = digits.slice(1).map((d, i) => {
     total += d

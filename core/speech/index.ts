@@ -3,15 +3,13 @@ import { sayMatch as matchInEnglish } from './match'
 import { sayOpening as openingInEnglish } from './opening'
 import { sayOwed as owedInEnglish } from './owed'
 import * as english from './say'
-import * as spanish from './spanish/say'
-import * as spanishOwed from './spanish/owed'
 import { carryNote as carryInEnglish, sayGuess as guessInEnglish, sayStart as startInEnglish } from './notes'
-import { TITLES } from './spanish/words'
-import type { WordPack } from './words'
+import type { Words } from '../choices'
+import { introducePacks, type WordPack } from './words'
 
 /** What is said at the Bench, in the language of the class's words. Each language says an act in its own way, in its own files. */
 
-interface Speech {
+export interface Speech {
   readonly askInWords: typeof english.askInWords
   readonly sayAct: typeof english.sayAct
   readonly labelOf: typeof english.labelOf
@@ -23,19 +21,29 @@ interface Speech {
   readonly carryNote: typeof carryInEnglish
 }
 
-const SPEECHES: Readonly<Record<LanguageId, Speech>> = {
-  en: {
-    ...english,
-    sayOwed: owedInEnglish,
-    sayOpening: openingInEnglish,
-    sayMatch: matchInEnglish,
-    sayGuess: guessInEnglish,
-    sayStart: startInEnglish,
-    carryNote: carryInEnglish,
-  },
-  es: { ...spanish, ...spanishOwed },
+/** A language besides English: how it makes a class's words, and what it says. */
+export interface Language {
+  readonly id: Exclude<LanguageId, 'en'>
+  packOf(words: Words): WordPack
+  readonly speech: Speech
 }
-const speechOf = (pack: WordPack): Speech => SPEECHES[pack.language]
+
+const ENGLISH: Speech = {
+  ...english,
+  sayOwed: owedInEnglish,
+  sayOpening: openingInEnglish,
+  sayMatch: matchInEnglish,
+  sayGuess: guessInEnglish,
+  sayStart: startInEnglish,
+  carryNote: carryInEnglish,
+}
+const speeches = new Map<LanguageId, Speech>([['en', ENGLISH]])
+/** Lets a language be spoken; until then those who want it are told in English. */
+export function introduceLanguage({ id, packOf, speech }: Language): void {
+  introducePacks(id, packOf)
+  speeches.set(id, speech)
+}
+const speechOf = (pack: WordPack): Speech => speeches.get(pack.language) ?? ENGLISH
 
 /** The whole question in words: “fifty-two take away thirty-seven”. */
 export const askInWords: Speech['askInWords'] = (problem, pack) => speechOf(pack).askInWords(problem, pack)
@@ -57,6 +65,3 @@ export const sayGuess: Speech['sayGuess'] = (guess, there, pack) => speechOf(pac
 export const sayStart: Speech['sayStart'] = (asked, pack) => speechOf(pack).sayStart(asked, pack)
 /** Beside a column's sum: what is written under it and what is carried. */
 export const carryNote: Speech['carryNote'] = (stays, carried, pack) => speechOf(pack).carryNote(stays, carried, pack)
-
-/** What a material is called in Spanish, where it is told in it. */
-export { TITLES as SPANISH_TITLES }

@@ -1,4 +1,5 @@
 import type { LanguageId } from '../language'
+import type { Place } from '../number/places'
 import type { NumberWords } from '../number/words'
 
 /** A classroom's words with their forms. One pack serves screen, speech and print. */
@@ -23,6 +24,10 @@ export interface WordPack {
   readonly equals: string
   readonly sentence: string
   readonly numbers: NumberWords
+  /** The word between two things that are put together. */
+  readonly and: string
+  /** What the pieces of a place are called; English names where there are no others. */
+  readonly place?: (place: Place, count: number) => string
   /** Whether numbers that are not whole are said as fractions: “two and two fifths”, not “two point four”. */
   readonly fractions?: boolean
 }

@@ -1,5 +1,5 @@
+import type { LanguageId } from '../language'
 import type { WordPack } from './pack'
-import { placeInSpanish, spanishPack } from './spanish/words'
 import { WORD_SETS, type SignedChoices, type Words, type WordSetId } from '../choices'
 import { AMERICAN, BRITISH, decimalInWords, countingName, partsName } from '../number/words'
 import { exact, type Exact } from '../number/exact'
@@ -28,6 +28,11 @@ const kept = (words: Words, pack: WordPack): WordPack => {
   return pack
 }
 
+const packers = new Map<LanguageId, (words: Words) => WordPack>()
+/** Lets a language make the packs of those who speak it. */
+export const introducePacks = (language: LanguageId, packer: (words: Words) => WordPack): void =>
+  void packers.set(language, packer)
+
 /** The forms of a classroom's words. The same words always give the same pack. */
 export function packOf(words: Words | WordSetId): WordPack {
   const chosen = typeof words === 'string' ? WORD_SETS[words] : words
@@ -36,10 +41,12 @@ export function packOf(words: Words | WordSetId): WordPack {
   const key = Object.values(chosen).join('|')
   const known = packs.get(key)
   if (known) return kept(chosen, known)
-  if (chosen.language === 'es') {
-    const spanish = spanishPack(chosen)
-    packs.set(key, spanish)
-    return kept(chosen, spanish)
+  if (chosen.language && chosen.language !== 'en') {
+    const made = packers.get(chosen.language)?.(chosen)
+    // A language that is not here yet is told in English until it is.
+    if (!made) return packOf({ ...chosen, language: 'en' })
+    packs.set(key, made)
+    return kept(chosen, made)
   }
   const british = chosen.english === 'british'
   const pack: WordPack = {
@@ -52,6 +59,7 @@ export function packOf(words: Words | WordSetId): WordPack {
     take: chosen.minus === 'minus' || chosen.minus === 'subtract' ? 'subtract' : 'take away',
     equals: chosen.equals,
     sentence: british ? 'number sentence' : 'equation',
+    and: 'and',
     numbers: { ...(british ? BRITISH : AMERICAN), negative: chosen.negative },
   }
   packs.set(key, pack)
@@ -108,11 +116,7 @@ export function inFractions(pack: WordPack): WordPack {
 
 /** One of a place, or several, in the pack's words. */
 export const named = (place: Place, count: number, pack: WordPack): string =>
-  pack.language === 'es'
-    ? placeInSpanish(place, count)
-    : place === 0
-      ? pack.ones[count === 1 ? 0 : 1]
-      : placeName(place, count)
+  pack.place?.(place, count) ?? (place === 0 ? pack.ones[count === 1 ? 0 : 1] : placeName(place, count))
 
 export const operationWord = (operation: Operation, pack: WordPack): string =>
   ({ '+': pack.plus, '-': pack.minus, '*': 'times', '/': 'divided by' })[operation]

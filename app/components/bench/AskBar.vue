@@ -4,17 +4,14 @@ import {
   attempt,
   heldBy,
   holdersOf,
-  inEnglish,
   type Mode,
   offersFor,
-  packOf,
   parseProblem,
   pretty,
   numberText,
   printProblem,
   Refusal,
   type RepresentationId,
-  REPRESENTATIONS,
   wayById,
   type WayId,
 } from '../../../core/door'
@@ -23,6 +20,8 @@ const MaterialShelf = defineAsyncComponent(withAll(() => import('../shelf/Materi
 const WayShelf = defineAsyncComponent(withAll(() => import('../shelf/WayShelf.vue')))
 
 const bench = useBench()
+const { t } = useI18n()
+const { title, called, way: wayName, reason } = useNames()
 const classroom = useClassroom()
 const presenting = usePresenting()
 const { pinned, lately, used } = useShelf()
@@ -46,11 +45,7 @@ watch(
   { immediate: true },
 )
 
-const MODES: readonly { id: Mode; label: string }[] = [
-  { id: 'show', label: 'Show' },
-  { id: 'together', label: 'Together' },
-  { id: 'alone', label: 'Alone' },
-]
+const MODES: readonly Mode[] = ['show', 'together', 'alone']
 /** What is typed, once it can be read; until then what is on the mat. */
 const typed = computed(() => attempt(() => parseProblem(text.value)))
 const onMat = computed(() => bench.bench.setup.problem)
@@ -163,9 +158,9 @@ defineExpose({
 </script>
 
 <template>
-  <section class="ask" :class="{ presenting }" aria-label="The problem">
+  <section class="ask" :class="{ presenting }" :aria-label="t('ask.label')">
     <form class="problem" novalidate @submit.prevent="ask">
-      <label class="sr-only" for="problem">Problem</label>
+      <label class="sr-only" for="problem">{{ t('ask.problem') }}</label>
       <input
         id="problem"
         ref="box"
@@ -181,10 +176,13 @@ defineExpose({
         @input="refused = null"
         @keydown.esc.stop="leave"
       />
-      <button type="submit" class="stone-button main">Lay it out</button>
+      <button type="submit" class="stone-button main">{{ t('ask.layOut') }}</button>
     </form>
     <form v-if="bench.bench.mode !== 'show' && !compares" class="answer" novalidate @submit.prevent="readIt">
-      <label for="read" class="learner"><span class="sr-only">Answer</span><span aria-hidden="true">=</span></label>
+      <label for="read" class="learner"
+        ><span class="sr-only">{{ t('ask.answer') }}</span
+        ><span aria-hidden="true">=</span></label
+      >
       <input
         id="read"
         v-model="read"
@@ -192,11 +190,11 @@ defineExpose({
         class="learner"
         :inputmode="bench.bench.setup.units.fractions ? 'text' : 'numeric'"
         autocomplete="off"
-        :aria-label="shares ? 'Answer: how many each, then r and what is left over' : 'Answer'"
+        :aria-label="shares ? t('ask.answerShared') : t('ask.answer')"
         :placeholder="answerShown || (shares ? '… r …' : '')"
         @keydown.esc.stop="leave"
       />
-      <button type="submit" class="stone-button" :disabled="read.trim() === ''">Answer</button>
+      <button type="submit" class="stone-button" :disabled="read.trim() === ''">{{ t('ask.answer') }}</button>
     </form>
     <span class="gap" />
     <template v-if="!presenting">
@@ -204,54 +202,54 @@ defineExpose({
         type="button"
         class="stone-button choice"
         aria-haspopup="dialog"
-        :aria-label="`Material: ${REPRESENTATIONS[bench.material].title}`"
+        :aria-label="t('ask.material', { title: title(bench.material) })"
         @click="openShelf('material')"
       >
         <span class="label"
-          >with <strong>{{ REPRESENTATIONS[bench.material].title }}</strong></span
+          >{{ t('ask.with') }} <strong>{{ title(bench.material) }}</strong></span
         ><span class="wedge" aria-hidden="true" />
       </button>
       <button
         type="button"
         class="stone-button choice"
         aria-haspopup="dialog"
-        :aria-label="`Way of working: ${wayById(bench.way).title}`"
+        :aria-label="t('ask.way', { title: wayName(bench.way) })"
         @click="openShelf('way')"
       >
-        <span class="label">{{ wayById(bench.way).title }}</span><span class="wedge" aria-hidden="true" />
+        <span class="label">{{ wayName(bench.way) }}</span><span class="wedge" aria-hidden="true" />
       </button>
-      <div class="modes" role="group" aria-label="Who does the moves">
+      <div class="modes" role="group" :aria-label="t('ask.modes')">
         <button
           v-for="m in MODES"
-          :key="m.id"
+          :key="m"
           type="button"
           class="stone-button"
-          :aria-pressed="bench.bench.mode === m.id"
-          @click="workIn(m.id)"
+          :aria-pressed="bench.bench.mode === m"
+          @click="workIn(m)"
         >
-          {{ m.label }}
+          {{ t(`ask.${m}`) }}
         </button>
       </div>
     </template>
     <p v-if="refused" id="problem-trouble" class="under trouble" role="alert">
-      <span>{{ inEnglish(refused.message, packOf(bench.bench.setup.choices.words)) }}</span>
+      <span :lang="reason(refused.message).lang">{{ reason(refused.message).text }}</span>
       <button v-for="m in refused.meant" :key="m.text" type="button" class="stone-button" @click="mean(m.text)">
         {{ m.label }}
       </button>
       <button v-for="id in instead" :key="id" type="button" class="stone-button" @click="workWith(id)">
-        Work it with {{ REPRESENTATIONS[id].called }}
+        {{ t('ask.workIt', { material: called(id) }) }}
       </button>
-      <span v-if="differs" class="still">The mat still has <MathLine :line="shown(bench.problem)" />.</span>
+      <span v-if="differs" class="still">{{ t('ask.stillThere') }} <MathLine :line="shown(bench.problem)" />.</span>
     </p>
     <p v-else-if="differs && nearest.length > 0 && !presenting" class="under" role="status">
-      <span>Work <MathLine :line="shown(printProblem(wanted))" /> with</span>
+      <span>{{ t('ask.work') }} <MathLine :line="shown(printProblem(wanted))" /> {{ t('ask.workWith') }}</span>
       <button v-for="id in nearest" :key="id" type="button" class="stone-button" @click="workWith(id)">
-        {{ REPRESENTATIONS[id].called }}
+        {{ called(id) }}
       </button>
       <button type="button" class="stone-button bare" aria-haspopup="dialog" @click="openShelf('material')">
-        another material …
+        {{ t('ask.another') }}
       </button>
-      <span class="still">The mat still has <MathLine :line="shown(bench.problem)" />.</span>
+      <span class="still">{{ t('ask.stillThere') }} <MathLine :line="shown(bench.problem)" />.</span>
     </p>
     <MaterialShelf
       v-if="shelf === 'material'"

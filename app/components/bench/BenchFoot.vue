@@ -8,6 +8,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ offer: []; save: []; next: []; beside: []; keys: [] }>()
 const bench = useBench()
+const { t } = useI18n()
 const presenting = usePresenting()
 const { predicts, forward, back, play, playing } = props.showing
 const more = ref<{ advise: () => void } | null>(null)
@@ -21,28 +22,28 @@ const then = computed(() => {
 })
 const waiting = computed(() => {
   const n = bench.queue.length
-  const many = n === 1 ? '1 problem is waiting' : `${n} problems are waiting`
-  return then.value ? `${many}, the next for ${then.value}` : many
+  const many = t('foot.waiting', { n }, n)
+  return then.value ? t('foot.nextFor', { waiting: many, name: then.value }) : many
 })
 defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine.value?.focus() })
 </script>
 
 <template>
-  <section class="foot" :class="{ presenting }" aria-label="Steps">
+  <section class="foot" :class="{ presenting }" :aria-label="t('foot.label')">
     <StoneCourse />
     <div class="controls">
       <template v-if="stepping">
-        <button type="button" class="stone-button" aria-label="Back one step" @click="back">
+        <button type="button" class="stone-button" :aria-label="t('foot.back')" @click="back">
           <svg class="glyph" viewBox="0 0 24 24" aria-hidden="true"><path d="M17 4L7 12L17 20ZM4 4h2v16H4Z" /></svg>
         </button>
-        <button type="button" class="stone-button main" aria-label="Next step" @click="forward">
+        <button type="button" class="stone-button main" :aria-label="t('foot.nextStep')" @click="forward">
           <svg class="glyph" viewBox="0 0 24 24" aria-hidden="true"><path d="M7 4L17 12L7 20ZM18 4h2v16h-2Z" /></svg>
-          Step
+          {{ t('foot.step') }}
         </button>
         <button
           type="button"
           class="stone-button"
-          :aria-label="playing ? 'Stop playing' : 'Play all steps'"
+          :aria-label="playing ? t('foot.stop') : t('foot.play')"
           @click="play"
         >
           <svg class="glyph" viewBox="0 0 24 24" aria-hidden="true">
@@ -51,7 +52,7 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
         </button>
         <template v-if="!bench.replaying && !presenting">
           <button type="button" class="stone-button" :aria-pressed="predicts" @click="predicts = !predicts">
-            Predict
+            {{ t('foot.predict') }}
           </button>
           <button
             v-if="onBeads"
@@ -60,7 +61,7 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
             :aria-pressed="bench.byMove"
             @click="bench.byMove = !bench.byMove"
           >
-            Move by move
+            {{ t('foot.moveByMove') }}
           </button>
         </template>
       </template>
@@ -69,7 +70,7 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
           type="button"
           class="stone-button"
           data-undo
-          aria-label="Undo"
+          :aria-label="t('foot.undo')"
           :disabled="!undoable"
           @click="bench.undo()"
         >
@@ -78,53 +79,61 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
         <button
           type="button"
           class="stone-button"
-          aria-label="Redo"
+          :aria-label="t('foot.redo')"
           :disabled="bench.bench.undone.length === 0"
           @click="bench.redo()"
         >
           <i class="pi pi-refresh" aria-hidden="true" />
         </button>
-        <button type="button" class="stone-button" :disabled="!bench.next" @click="emit('offer')">Offer a move</button>
+        <button type="button" class="stone-button" :disabled="!bench.next" @click="emit('offer')">
+          {{ t('foot.offer') }}
+        </button>
         <button v-if="onBeads && leaves" type="button" class="stone-button" @click="bench.make('bench', 'go on')">
-          Leave it and go on
+          {{ t('foot.leave') }}
         </button>
       </template>
       <template v-if="!presenting">
         <MoveLine ref="moveLine" />
-        <button v-if="!bench.second" type="button" class="stone-button" @click="emit('beside')">Beside</button>
+        <button v-if="!bench.second" type="button" class="stone-button" @click="emit('beside')">
+          {{ t('foot.beside') }}
+        </button>
         <MoreMenu ref="more" />
         <button type="button" class="stone-button" :disabled="bench.bench.log.length === 0" @click="emit('save')">
-          Save
+          {{ t('foot.save') }}
         </button>
       </template>
-      <button type="button" class="stone-button" @click="emit('next')">Next problem</button>
+      <button type="button" class="stone-button" @click="emit('next')">{{ t('foot.next') }}</button>
       <button
         v-if="bench.queue.length > 0"
         type="button"
         class="stone-button bare"
-        :aria-label="`${waiting}. Discard them`"
+        :aria-label="t('foot.discard', { waiting })"
         @click="bench.queue = []"
       >
-        {{ then ? `then ${then} (${bench.queue.length})` : `${bench.queue.length} waiting` }}
+        {{
+          then
+            ? t('foot.then', { name: then, n: bench.queue.length })
+            : t('foot.waitingShort', { n: bench.queue.length })
+        }}
         <i class="pi pi-times" aria-hidden="true" />
       </button>
       <NuxtLink
         v-if="bench.lesson && !presenting"
         class="stone-button"
         :to="`/lesson/${bench.lesson}`"
-        aria-label="Back to the lesson"
+        :aria-label="t('foot.toLesson')"
       >
-        Lesson
+        {{ t('foot.lesson') }}
       </NuxtLink>
       <template v-if="!presenting">
-        <button type="button" class="stone-button" aria-label="Present" @click="presenting = true">
+        <button type="button" class="stone-button" :aria-label="t('foot.present')" @click="presenting = true">
           <i class="pi pi-expand" aria-hidden="true" />
         </button>
-        <button type="button" class="stone-button" aria-label="Help: the material and the keys" @click="emit('keys')">
-          ?
-        </button>
+        <button type="button" class="stone-button" :aria-label="t('foot.help')" @click="emit('keys')">?</button>
       </template>
-      <button v-else type="button" class="stone-button leave" @click="presenting = false">Leave presenting</button>
+      <button v-else type="button" class="stone-button leave" @click="presenting = false">
+        {{ t('foot.leavePresenting') }}
+      </button>
     </div>
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onPage, type Stone } from '../../../core/door'
 
+const { t } = useI18n()
 const props = defineProps<{ stones: readonly Stone[]; lit: number }>()
 const emit = defineEmits<{ pick: [index: number | null] }>()
 const { figures } = useFigures()
@@ -18,8 +19,8 @@ watch(
 </script>
 
 <template>
-  <ol ref="list" class="lines learner" aria-label="Running equations">
-    <li v-if="lines.length === 0" class="quiet empty">Every move writes its line here.</li>
+  <ol ref="list" class="lines learner" :aria-label="t('page.running')">
+    <li v-if="lines.length === 0" class="quiet empty">{{ t('page.empty') }}</li>
     <li
       v-for="(line, i) in lines"
       :key="i"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capital, isRepresentation, matchOf, packOf, REPRESENTATIONS, sayMatch } from '../../../core/door'
+import { capital, isRepresentation, matchOf, packOf, sayMatch } from '../../../core/door'
 import { placesOf } from '../../utils/lit'
 
 /** The mat of the material in hand, and where one is wanted a second beside it, worked in step. */
@@ -7,6 +7,8 @@ const props = defineProps<{ litPlaces: readonly number[]; newest: boolean; place
 const emit = defineEmits<{ refuse: [why: string]; say: [text: string]; beside: [] }>()
 
 const bench = useBench()
+const { t } = useI18n()
+const { title } = useNames()
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
 const beside = computed(() => bench.second)
@@ -15,7 +17,7 @@ const besideMoment = computed(() => (setup.value.both ? now.value.second! : now.
 const besideLit = computed(() =>
   setup.value.both ? (now.value.second?.stones.last?.acts.flatMap(placesOf) ?? []) : props.litPlaces,
 )
-const titleOf = (id: string): string => (isRepresentation(id) ? capital(REPRESENTATIONS[id].title) : '')
+const titleOf = (id: string): string => (isRepresentation(id) ? capital(title(id)) : '')
 /** What the second one waits for, or what is owed on it; in Alone only what is a matter of setting out. */
 const quiet = computed(() => {
   if (!beside.value) return ''
@@ -45,25 +47,25 @@ const matched = computed(() => {
       @refuse="(why) => emit('refuse', why)"
       @say="(text) => emit('say', text)"
     />
-    <section v-if="beside" class="second" :aria-label="`Beside it: ${titleOf(beside)}`">
+    <section v-if="beside" class="second" :aria-label="t('beside.label', { title: titleOf(beside) })">
       <div class="bar">
         <button
           type="button"
           class="stone-button choice"
           aria-haspopup="dialog"
-          :aria-label="`Beside it: ${titleOf(beside)}. Choose another`"
+          :aria-label="t('beside.choose', { title: titleOf(beside) })"
           @click="emit('beside')"
         >
           {{ titleOf(beside) }}<span class="wedge" aria-hidden="true" />
         </button>
-        <span v-if="bench.bench.mode !== 'show'" class="hands" role="group" aria-label="Who works it">
+        <span v-if="bench.bench.mode !== 'show'" class="hands" role="group" :aria-label="t('beside.who')">
           <button
             type="button"
             class="stone-button"
             :aria-pressed="!setup.both"
             @click="bench.setBeside(beside, false)"
           >
-            Follows
+            {{ t('beside.follows') }}
           </button>
           <button
             type="button"
@@ -71,16 +73,11 @@ const matched = computed(() => {
             :aria-pressed="setup.both !== null"
             @click="bench.setBeside(beside, true)"
           >
-            By hand
+            {{ t('beside.byHand') }}
           </button>
         </span>
         <span class="gap" />
-        <button
-          type="button"
-          class="stone-button bare"
-          aria-label="Put the second one away"
-          @click="bench.setBeside(null)"
-        >
+        <button type="button" class="stone-button bare" :aria-label="t('beside.away')" @click="bench.setBeside(null)">
           <i class="pi pi-times" aria-hidden="true" />
         </button>
       </div>
@@ -95,7 +92,13 @@ const matched = computed(() => {
       />
       <p v-if="quiet" class="note" role="status">{{ quiet }}</p>
     </section>
-    <ul v-if="matched" class="match" :class="{ agree: matched.agree }" aria-label="In step" aria-live="polite">
+    <ul
+      v-if="matched"
+      class="match"
+      :class="{ agree: matched.agree }"
+      :aria-label="t('beside.inStep')"
+      aria-live="polite"
+    >
       <li v-for="line in matched.said.slice(0, 4)" :key="line">
         <span aria-hidden="true">{{ matched.agree ? '✓' : '↻' }}</span> {{ line }}
       </li>

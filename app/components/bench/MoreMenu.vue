@@ -8,6 +8,7 @@ const FrameDialog = defineAsyncComponent(() => import('./FrameDialog.vue'))
 const ReadDialog = defineAsyncComponent(() => import('./ReadDialog.vue'))
 
 const bench = useBench()
+const { t } = useI18n()
 const advising = ref(false)
 const reading = ref(false)
 const framing = ref(false)
@@ -19,7 +20,7 @@ async function copyAs(form: (line: string) => string): Promise<void> {
   const line = onPage(bench.stones.slice(0, bench.lit + 1)).at(-1)
   said.value = ''
   if (line) await copy(form(line.text))
-  said.value = line ? `Copied: ${line.text}` : 'No line is written yet.'
+  said.value = line ? t('more.copied', { line: line.text }) : t('more.noLine')
 }
 const { print } = usePrintPlan()
 /** What lies on the mat now: to be looked at, or swollen and felt. */
@@ -28,49 +29,49 @@ const matOnPaper = (): Promise<void> =>
 /** What the plan does with this material, as pictures with their lines. */
 const onPaper = (): Promise<void> =>
   print([{ sheet: { kind: 'steps', material: bench.material, all: false }, copies: 1 }], { problems: bench.problem })
-const items = [
+const items = computed(() => [
   {
-    label: 'For this problem',
+    label: t('more.forThis'),
     items: [
-      { label: 'Which way suits it?', command: () => (advising.value = true) },
-      { label: 'Read the numbers aloud', command: () => (reading.value = true) },
-      { label: 'Copy the line as text', command: () => copyAs((line) => line) },
-      { label: 'Copy the line as LaTeX', command: () => copyAs(toLatex) },
-      { label: 'Copy the line as MathML', command: () => copyAs(toMathML) },
-      { label: 'Step by step on paper', command: () => onPaper() },
-      { label: 'The mat on paper, for eyes or fingers', command: () => matOnPaper() },
-      { label: 'In braille', command: () => navigateTo('/braille') },
+      { label: t('more.suits'), command: () => (advising.value = true) },
+      { label: t('more.read'), command: () => (reading.value = true) },
+      { label: t('more.asText'), command: () => copyAs((line) => line) },
+      { label: t('more.asLatex'), command: () => copyAs(toLatex) },
+      { label: t('more.asMathml'), command: () => copyAs(toMathML) },
+      { label: t('more.onPaper'), command: () => onPaper() },
+      { label: t('more.matOnPaper'), command: () => matOnPaper() },
+      { label: t('more.braille'), command: () => navigateTo('/braille') },
       {
-        label: 'Tell a story for it',
+        label: t('more.story'),
         command: () => navigateTo({ path: '/stories', query: { problem: bench.problem } }),
       },
       {
-        label: 'Compare several ways side by side',
+        label: t('more.compare'),
         command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),
       },
     ],
   },
   {
-    label: 'Practice',
+    label: t('more.practice'),
     items: [
-      { label: 'Find missing digits', command: () => navigateTo('/missing') },
-      { label: 'Problems for just this step', command: () => navigateTo('/problems') },
-      { label: 'Spin and add: spinner and number cards', command: () => navigateTo('/spinner') },
-      { label: 'Set chains that need one bead rule', command: () => navigateTo('/chains') },
-      { label: 'The stall: prices, paying, change', command: () => navigateTo('/stall') },
-      { label: 'Rehearse rules, beads and fingers', command: () => navigateTo('/rehearse') },
-      { label: 'Rehearse facts and counting in steps', command: () => navigateTo('/facts') },
+      { label: t('more.missing'), command: () => navigateTo('/missing') },
+      { label: t('more.problems'), command: () => navigateTo('/problems') },
+      { label: t('more.spinner'), command: () => navigateTo('/spinner') },
+      { label: t('more.chains'), command: () => navigateTo('/chains') },
+      { label: t('more.stall'), command: () => navigateTo('/stall') },
+      { label: t('more.rules'), command: () => navigateTo('/rehearse') },
+      { label: t('more.facts'), command: () => navigateTo('/facts') },
     ],
   },
   {
-    label: 'Settings',
+    label: t('more.settings'),
     items: [
-      { label: 'How we work the abacus', command: () => (framing.value = true) },
-      { label: 'Move the notches on touch numerals', command: () => navigateTo('/notches') },
-      { label: 'Room, words and learners', command: () => navigateTo('/room') },
+      { label: t('more.abacus'), command: () => (framing.value = true) },
+      { label: t('more.notches'), command: () => navigateTo('/notches') },
+      { label: t('more.room'), command: () => navigateTo('/room') },
     ],
   },
-]
+])
 defineExpose({ advise: () => (advising.value = true) })
 </script>
 
@@ -83,7 +84,7 @@ defineExpose({ advise: () => (advising.value = true) })
     @pointerenter="menu?.prepare()"
     @focus="menu?.prepare()"
   >
-    Tools and practice
+    {{ t('more.label') }}
   </button>
   <span class="sr-only" role="status">{{ said }}</span>
   <PopMenu ref="menu" :model="items" />

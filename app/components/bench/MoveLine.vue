@@ -2,6 +2,7 @@
 import { REPRESENTATIONS } from '../../../core/door'
 
 const bench = useBench()
+const { t } = useI18n()
 const text = ref('')
 const box = ref<HTMLInputElement | null>(null)
 function go(): void {
@@ -13,7 +14,7 @@ defineExpose({ focus: () => box.value?.focus() })
 
 <template>
   <form class="line" @submit.prevent="go">
-    <label class="sr-only" for="move">Type a move</label>
+    <label class="sr-only" for="move">{{ t('foot.typeMove') }}</label>
     <input
       id="move"
       ref="box"

@@ -7,20 +7,21 @@ const right = defineModel<boolean>('right', { required: true })
 const help = defineModel<Help>('help', { required: true })
 const note = defineModel<string>('note', { required: true })
 const classroom = useClassroom()
-const WORDS: Record<Help, string> = {
-  independent: 'Without help',
-  pointed: 'Pointed or looked',
-  spoken: 'Spoken hint',
-  shown: 'Shown',
-  'hand-over-hand': 'Hand over hand',
-}
+const { t } = useI18n()
+const WORDS = {
+  independent: 'save.independent',
+  pointed: 'save.pointed',
+  spoken: 'save.spoken',
+  shown: 'save.shown',
+  'hand-over-hand': 'save.handOverHand',
+} as const satisfies Record<Help, string>
 const id = useId()
 const options = computed(() => classroom.learners.map((l) => ({ value: l.id, label: l.codeName })))
 </script>
 
 <template>
   <div class="field">
-    <label :id="`${id}-whose`" :for="`${id}-learner`">Whose work is it?</label>
+    <label :id="`${id}-whose`" :for="`${id}-learner`">{{ t('save.whose') }}</label>
     <Select
       v-model="learnerId"
       :label-id="`${id}-learner`"
@@ -28,28 +29,30 @@ const options = computed(() => classroom.learners.map((l) => ({ value: l.id, lab
       option-label="label"
       option-value="value"
       :aria-labelledby="`${id}-whose`"
-      placeholder="Choose a learner"
-      :empty-message="'No learner yet: add one under the room’s menu.'"
+      :placeholder="t('save.choose')"
+      :empty-message="t('save.none')"
     />
   </div>
   <fieldset>
-    <legend>How did it come out?</legend>
-    <label class="pick"><input v-model="right" type="radio" :name="`${id}-right`" :value="true" /> Right</label>
+    <legend>{{ t('save.outcome') }}</legend>
     <label class="pick"
-      ><input v-model="right" type="radio" :name="`${id}-right`" :value="false" /> Not right, or not finished</label
+      ><input v-model="right" type="radio" :name="`${id}-right`" :value="true" /> {{ t('save.right') }}</label
+    >
+    <label class="pick"
+      ><input v-model="right" type="radio" :name="`${id}-right`" :value="false" /> {{ t('save.notRight') }}</label
     >
   </fieldset>
   <fieldset>
-    <legend>The most help used</legend>
+    <legend>{{ t('save.help') }}</legend>
     <label v-for="h in HELP_LEVELS" :key="h" class="pick"
-      ><input v-model="help" type="radio" :name="`${id}-help`" :value="h" /> {{ WORDS[h] }}</label
+      ><input v-model="help" type="radio" :name="`${id}-help`" :value="h" /> {{ t(WORDS[h]) }}</label
     >
     <p v-if="help === 'hand-over-hand'" class="quiet">
-      Only with the learner’s consent, and where the school allows it.
+      {{ t('save.consent') }}
     </p>
   </fieldset>
   <div class="field">
-    <label :for="`${id}-note`">Note</label>
+    <label :for="`${id}-note`">{{ t('save.note') }}</label>
     <Textarea :id="`${id}-note`" v-model="note" rows="2" maxlength="2000" />
   </div>
 </template>

@@ -3,6 +3,7 @@ import { hasBelow, REPRESENTATIONS, type ColumnsState } from '../../../core/door
 
 defineProps<{ litPlaces: readonly number[] }>()
 const bench = useBench()
+const { t } = useI18n()
 const shows = useLocalStorage<'both' | 'lines' | 'columns'>('sett.page', 'both')
 /** On beads the page is the running totals with their rules, and the chain as a plain column. */
 const beads = computed(() => REPRESENTATIONS[bench.bench.setup.representation].sorts.includes('beads'))
@@ -22,11 +23,10 @@ const onMat = computed(() => bench.bench.setup.representation === 'columns' || b
 const writable = computed(() => bench.bench.mode === 'together')
 const waiting = computed(() => bench.bench.now.followers.columns?.why ?? '')
 const newest = computed(() => bench.lit === bench.stones.length - 1)
-const CHOICES = [
-  { id: 'both', label: 'Both' },
-  { id: 'lines', label: 'Equations' },
-  { id: 'columns', label: 'Columns' },
-] as const
+const CHOICES = ['both', 'lines', 'columns'] as const
+/** On beads lines are running totals, and the columns are one. */
+const nameOf = (c: (typeof CHOICES)[number]): string =>
+  t(beads.value && c !== 'both' ? (c === 'lines' ? 'page.totals' : 'page.column') : `page.${c}`)
 
 function write(texts: readonly string[]): void {
   for (const text of texts) if (!bench.make('columns', text)) break
@@ -34,22 +34,22 @@ function write(texts: readonly string[]): void {
 </script>
 
 <template>
-  <section class="page" aria-label="The page">
-    <div v-if="(sheet && !onMat) || beads" class="switch" role="group" aria-label="What the page shows">
+  <section class="page" :aria-label="t('page.label')">
+    <div v-if="(sheet && !onMat) || beads" class="switch" role="group" :aria-label="t('page.shows')">
       <button
         v-for="c in CHOICES"
-        :key="c.id"
+        :key="c"
         type="button"
         class="stone-button"
-        :aria-pressed="shows === c.id"
-        @click="shows = c.id"
+        :aria-pressed="shows === c"
+        @click="shows = c"
       >
-        {{ beads && c.id === 'lines' ? 'Totals' : beads && c.id === 'columns' ? 'Column' : c.label }}
+        {{ nameOf(c) }}
       </button>
     </div>
     <LazyGuessFirst v-if="guesses" />
     <LazySignCard v-if="signs && bench.bench.mode !== 'alone'" />
-    <div class="squared" tabindex="0" role="region" aria-label="Written so far">
+    <div class="squared" tabindex="0" role="region" :aria-label="t('page.written')">
       <div v-if="sheet && !onMat && shows !== 'lines'" class="part">
         <ColumnSheet
           :state="sheet"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Exact, sign, spokenList, pieceName, type Prediction, type Units } from '../../../core/door'
+import { type Exact, sign, type Prediction, type Units } from '../../../core/door'
 
 const props = defineProps<{
   prediction: Prediction
@@ -7,44 +7,44 @@ const props = defineProps<{
   kinds: readonly Exact[]
   units: Units
 }>()
+const { t } = useI18n()
+const { kinds: namesOf, list } = useNames()
 const emit = defineEmits<{ see: [verdict: string] }>()
 /** Places lie in columns; pluses and minuses do not. */
 const ladder = computed(() => !props.units.worths.some((w) => sign(w) < 0))
 const direction = ref<Prediction['direction'] | null>(null)
 const chosen = ref<readonly Exact[]>([])
 const first = ref<HTMLButtonElement | null>(null)
-const DIRECTIONS = [
-  { id: 'up', label: 'up: more' },
-  { id: 'down', label: 'down: less' },
-  { id: 'same', label: 'the same' },
-] as const
-const words = { up: 'It is more now', down: 'It is less now', same: 'It is worth the same' }
+const DIRECTIONS = ['up', 'down', 'same'] as const
+const came = { up: 'predict.isUp', down: 'predict.isDown', same: 'predict.isSame' } as const
 const toggle = (kind: Exact): void =>
   void (chosen.value = chosen.value.includes(kind) ? chosen.value.filter((k) => k !== kind) : [...chosen.value, kind])
 onMounted(() => first.value?.focus())
 
 function see(): void {
-  const changed = spokenList(props.prediction.kinds.map((kind) => pieceName(kind, 2, props.units)))
+  const changed = list(props.prediction.kinds.map((kind) => namesOf(kind, props.units)))
   const agrees =
     direction.value === null
       ? ''
       : direction.value === props.prediction.direction
-        ? ', as you said'
-        : ', not as you said'
+        ? t('predict.asSaid')
+        : t('predict.notAsSaid')
   const missed = direction.value !== null && direction.value !== props.prediction.direction
   const why = missed && props.prediction.why ? ` ${props.prediction.why}` : ''
-  const what = props.kinds.length > 0 ? ` Changed: the ${changed}.` : ''
-  emit('see', `${words[props.prediction.direction]}${agrees}.${why}${what}`)
+  const what = props.kinds.length > 0 ? ` ${t('predict.changed', { kinds: changed })}` : ''
+  emit('see', `${t(came[props.prediction.direction])}${agrees}.${why}${what}`)
 }
 </script>
 
 <template>
-  <div class="card" role="group" aria-label="Prediction">
-    <p><strong>Before it moves:</strong> will it be</p>
+  <div class="card" role="group" :aria-label="t('predict.label')">
+    <p>
+      <strong>{{ t('predict.before') }}</strong> {{ t('predict.willIt') }}
+    </p>
     <div class="set">
       <button
         v-for="(d, i) in DIRECTIONS"
-        :key="d.id"
+        :key="d"
         :ref="
           (el) => {
             if (i === 0) first = el as HTMLButtonElement
@@ -52,13 +52,13 @@ function see(): void {
         "
         type="button"
         class="stone-button"
-        :aria-pressed="direction === d.id"
-        @click="direction = d.id"
+        :aria-pressed="direction === d"
+        @click="direction = d"
       >
-        {{ d.label }}
+        {{ t(`predict.${d}`) }}
       </button>
     </div>
-    <p v-if="kinds.length > 0">{{ ladder ? 'Which columns change?' : 'Which counters change?' }}</p>
+    <p v-if="kinds.length > 0">{{ ladder ? t('predict.columns') : t('predict.counters') }}</p>
     <div v-if="kinds.length > 0" class="set">
       <button
         v-for="kind in kinds"
@@ -68,10 +68,10 @@ function see(): void {
         :aria-pressed="chosen.includes(kind)"
         @click="toggle(kind)"
       >
-        {{ pieceName(kind, 2, units) }}
+        {{ namesOf(kind, units) }}
       </button>
     </div>
-    <button type="button" class="stone-button main" @click="see">See</button>
+    <button type="button" class="stone-button main" @click="see">{{ t('predict.see') }}</button>
   </div>
 </template>
 

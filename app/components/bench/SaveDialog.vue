@@ -5,6 +5,7 @@ const open = defineModel<boolean>('open', { required: true })
 useReturnFocus()
 const emit = defineEmits<{ saved: [] }>()
 const bench = useBench()
+const { t } = useI18n()
 const classroom = useClassroom()
 // The dialog is made anew each time it is opened, so it starts from what stands.
 const right = ref(bench.result.right)
@@ -15,7 +16,7 @@ const trouble = ref('')
 
 async function save(): Promise<void> {
   if (!learnerId.value) {
-    trouble.value = 'Choose whose work this is.'
+    trouble.value = t('save.whoFirst')
     return
   }
   try {
@@ -30,13 +31,13 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Save to the Daybook" :style="{ width: '34rem', maxWidth: '94vw' }">
+  <Dialog v-model:visible="open" modal :header="t('save.header')" :style="{ width: '34rem', maxWidth: '94vw' }">
     <form class="save" novalidate @submit.prevent="save">
       <OutcomeFields v-model:learner-id="learnerId" v-model:right="right" v-model:help="help" v-model:note="note" />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <div class="row">
-        <button autofocus type="submit" class="stone-button main">Save</button>
-        <button type="button" class="stone-button" @click="open = false">Not now</button>
+        <button autofocus type="submit" class="stone-button main">{{ t('save.save') }}</button>
+        <button type="button" class="stone-button" @click="open = false">{{ t('save.notNow') }}</button>
       </div>
     </form>
   </Dialog>

@@ -6,7 +6,9 @@ const props = defineProps<{ strip: ReturnType<typeof useSayStrip>; asked: Predic
 const emit = defineEmits<{ see: [verdict: string] }>()
 const bench = useBench()
 const presenting = usePresenting()
-const { said, words, lit, detail, tone, aloud, canSpeak } = props.strip
+const { t } = useI18n()
+const { foreign } = useNames()
+const { said, words, lit, detail, tone, aloud, canSpeak, inEnglish } = props.strip
 /** What may change: the columns that the problem needs, the material's own kinds, or nothing where numbers are worked whole. */
 const kinds = computed(() => {
   const { units, representation, problem } = bench.bench.setup
@@ -19,7 +21,7 @@ const kinds = computed(() => {
 </script>
 
 <template>
-  <section class="say" :class="[tone, { presenting }]" aria-label="What to say">
+  <section class="say" :class="[tone, { presenting }]" :aria-label="t('say.label')">
     <LazyPredictCard
       v-if="asked"
       :prediction="asked"
@@ -27,7 +29,7 @@ const kinds = computed(() => {
       :units="bench.bench.setup.units"
       @see="(verdict) => emit('see', verdict)"
     />
-    <div v-else class="learner words">
+    <div v-else class="learner words" :lang="foreign(!inEnglish)">
       <span
         ><span v-if="tone === 'again'" class="sign" aria-hidden="true">↻ </span
         ><span v-else-if="tone === 'agrees'" class="sign" aria-hidden="true">✓ </span
@@ -36,15 +38,17 @@ const kinds = computed(() => {
           >{{ i < words.length - 1 ? ' ' : '' }}</template
         ></span
       >
-      <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">Do it</button>
-      <span v-if="!said" class="quiet">Sett says nothing now. It writes down what is moved.</span>
+      <button v-if="bench.hint && bench.next" type="button" class="stone-button" @click="bench.advance()">
+        {{ t('say.doIt') }}
+      </button>
+      <span v-if="!said" class="quiet">{{ t('say.nothing') }}</span>
       <LazyBeadNotes v-if="detail" :detail="detail" />
     </div>
     <button
       v-if="canSpeak && !presenting"
       type="button"
       class="stone-button aloud"
-      aria-label="Say it aloud"
+      :aria-label="t('say.aloud')"
       :aria-pressed="aloud"
       @click="aloud = !aloud"
     >

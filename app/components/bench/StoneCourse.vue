@@ -2,6 +2,7 @@
 import { handsOf, labelOf, packOf } from '../../../core/door'
 
 const bench = useBench()
+const { t } = useI18n()
 const { figures } = useFigures()
 const course = ref<HTMLElement | null>(null)
 const upcoming = computed(() =>
@@ -37,14 +38,16 @@ const later = computed(() => Math.max(0, bench.stones.length - first.value - SHO
 const look = (by: number): void =>
   void (first.value = Math.max(0, Math.min(bench.stones.length - SHOWN, first.value + by)))
 const note = (step: string, owed: string): string =>
-  owed ? ', not finished' : step === 'other' && bench.bench.mode !== 'alone' ? ', not the planned step' : ''
+  owed ? t('course.notFinished') : step === 'other' && bench.bench.mode !== 'alone' ? t('course.notPlanned') : ''
 </script>
 
 <template>
-  <ol ref="course" class="course" aria-label="The course of stones">
-    <li v-if="bench.stones.length === 0 && upcoming.length === 0" class="quiet">Each move lays a stone here.</li>
+  <ol ref="course" class="course" :aria-label="t('course.label')">
+    <li v-if="bench.stones.length === 0 && upcoming.length === 0" class="quiet">{{ t('course.empty') }}</li>
     <li v-if="first > 0">
-      <button type="button" class="stone hollow" @click="look(-SHOWN / 2)">{{ first }} earlier</button>
+      <button type="button" class="stone hollow" @click="look(-SHOWN / 2)">
+        {{ t('course.earlier', { n: first }) }}
+      </button>
     </li>
     <li v-for="{ stone, i } in shown" :key="i">
       <button
@@ -63,11 +66,11 @@ const note = (step: string, owed: string): string =>
       </button>
     </li>
     <li v-if="later > 0">
-      <button type="button" class="stone hollow" @click="look(SHOWN / 2)">{{ later }} later</button>
+      <button type="button" class="stone hollow" @click="look(SHOWN / 2)">{{ t('course.later', { n: later }) }}</button>
     </li>
     <li v-for="(label, i) in later > 0 ? [] : upcoming" :key="`next${i}`">
       <button type="button" class="stone hollow" @click="bench.jump(bench.stones.length + i + 1)">
-        <MathLine :line="figures(label)" named /><span class="sr-only">, still to come</span>
+        <MathLine :line="figures(label)" named /><span class="sr-only">{{ t('course.toCome') }}</span>
       </button>
     </li>
   </ol>

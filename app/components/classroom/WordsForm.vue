@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import {
+  LANGUAGE_NAMES,
+  LANGUAGES,
+  type LanguageId,
   ENGLISHES,
   EQUALS_WORDS,
   exact,
@@ -14,6 +17,7 @@ import {
   sayAct,
   type Words,
 } from '../../../core/door'
+import { fetchSpanish, spanish } from '../../utils/languages'
 
 /** The class's words, chosen one by one, with what Sett will then say. */
 const words = defineModel<Words>({ required: true })
@@ -25,19 +29,30 @@ const ROWS: readonly { key: keyof Words; label: string; options: readonly string
   { key: 'equals', label: '= is read as', options: EQUALS_WORDS },
   { key: 'english', label: 'Numbers are named in', options: ENGLISHES },
   { key: 'negative', label: 'Numbers below nought are', options: NEGATIVES },
+  { key: 'language', label: 'The Bench speaks', options: LANGUAGES },
 ]
 const shown = (key: keyof Words, option: string): string =>
   key === 'english'
     ? option === 'british'
       ? 'British: three hundred and four'
       : 'American: three hundred four'
-    : key === 'negative'
-      ? `${option} three`
-      : option
+    : key === 'language'
+      ? LANGUAGE_NAMES[option as LanguageId]
+      : key === 'negative'
+        ? `${option} three`
+        : option
 function set(key: keyof Words, event: Event): void {
   words.value = { ...words.value, [key]: (event.target as HTMLSelectElement).value }
 }
+/** Spanish is fetched when it is chosen, so that the class hears how it will sound. */
+watch(
+  () => words.value.language,
+  (language) => void (language === 'es' && fetchSpanish()),
+  { immediate: true },
+)
 const preview = computed(() => {
+  // What was said before the language was here is said anew.
+  void spanish.value
   const pack = packOf(words.value)
   const say = (text: string, act: Parameters<typeof sayAct>[0], before: string): string =>
     sayAct(act, exact(before), { problem: parseProblem(text), pack })
@@ -58,7 +73,11 @@ const preview = computed(() => {
         <option v-for="option in row.options" :key="option" :value="option">{{ shown(row.key, option) }}</option>
       </select></label
     >
-    <p class="preview learner" role="status" aria-label="How it will sound">
+    <p v-if="words.language === 'es'" class="quiet">
+      Blocks, chips, drawn tens, counters, fingers, the column sheet and the open line are told in Spanish. The other
+      materials, and all other places of Sett, are in English.
+    </p>
+    <p class="preview learner" :lang="words.language ?? 'en'" role="status" aria-label="How it will sound">
       <span v-for="line in preview" :key="line">“{{ line }}” </span>
     </p>
   </fieldset>

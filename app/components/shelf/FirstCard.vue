@@ -1,20 +1,22 @@
 <script setup lang="ts">
-import { capital, REPRESENTATIONS } from '../../../core/door'
+import { capital } from '../../../core/door'
 import type { ShelfId } from './thumbs'
 
 /** The card of a material that comes out for the first time; it stands beside the mat until it is put away. */
 defineProps<{ id: ShelfId }>()
+const { t } = useI18n()
+const { title } = useNames()
 const emit = defineEmits<{ close: [] }>()
 </script>
 
 <template>
-  <section class="first" :aria-label="`How to work with ${REPRESENTATIONS[id].title}`">
+  <section class="first" :aria-label="t('help.how', { title: title(id) })">
     <header>
-      <h2>{{ capital(REPRESENTATIONS[id].title) }}, by hand</h2>
-      <button type="button" class="stone-button" @click="emit('close')">Got it</button>
+      <h2>{{ t('help.byHand', { title: capital(title(id)) }) }}</h2>
+      <button type="button" class="stone-button" @click="emit('close')">{{ t('help.gotIt') }}</button>
     </header>
     <HandCard :id="id" />
-    <p class="quiet">You will find this again under ?.</p>
+    <p class="quiet">{{ t('help.again') }}</p>
   </section>
 </template>
 

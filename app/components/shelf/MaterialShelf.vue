@@ -1,14 +1,5 @@
 <script setup lang="ts">
-import {
-  capital,
-  inEnglish,
-  offersFor,
-  packOf,
-  pretty,
-  printProblem,
-  type Problem,
-  type RepresentationId,
-} from '../../../core/door'
+import { capital, offersFor, pretty, printProblem, type Problem, type RepresentationId } from '../../../core/door'
 import { GROUPS, type ShelfId } from './thumbs'
 import type { ShelfItem } from './ShelfDialog.vue'
 
@@ -21,6 +12,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [id: RepresentationId]; close: [] }>()
 const bench = useBench()
+const { t } = useI18n()
+const { title, reason, told } = useNames()
 const { pinned, lately, pin } = useShelf()
 
 const classroom = useClassroom()
@@ -29,7 +22,7 @@ const avoid = computed(() => classroom.learner?.choices.avoid ?? [])
 const asideFor = (id: RepresentationId): string | undefined => {
   const { codeName, choices } = classroom.learner ?? {}
   if (!choices || !avoid.value.includes(id)) return undefined
-  return `Put aside for ${codeName}${choices.avoidWhy ? `: ${choices.avoidWhy}` : ''}.`
+  return `${t('shelf.aside', { name: codeName ?? '' })}${choices.avoidWhy ? `: ${choices.avoidWhy}` : ''}.`
 }
 const items = computed(() => {
   const offers = offersFor(props.problem, bench.bench.setup.choices).filter((o) => o.representation !== 'equations')
@@ -40,10 +33,14 @@ const items = computed(() => {
         o.representation,
         {
           id: o.representation,
-          title: capital(o.title),
+          title: capital(title(o.representation)),
           line:
             asideFor(o.representation) ??
-            (props.beside && !o.fits ? 'It goes in step.' : inEnglish(o.why, packOf(bench.bench.setup.choices.words))),
+            (props.beside && !o.fits
+              ? t('shelf.inStep')
+              : o.fits && !told(o.representation)
+                ? t('bench.notHere')
+                : reason(o.why).text),
           fits: props.beside ? o.beside : o.fits,
           pinned: pinned.value.includes(o.representation),
         },
@@ -62,9 +59,7 @@ const groups = computed(() => {
   // Groups in which something holds the problem come before those in which nothing does.
   const holds = (g: { items: readonly ShelfItem[] }): boolean => g.items.some((i) => i.fits)
   return [
-    ...(first.some((i) => i.id !== props.chosen) && !props.beside
-      ? [{ title: 'Pinned and used lately', items: first }]
-      : []),
+    ...(first.some((i) => i.id !== props.chosen) && !props.beside ? [{ title: t('shelf.lately'), items: first }] : []),
     ...sorted.filter(holds),
     ...sorted.filter((g) => !holds(g)),
   ].filter((g) => g.items.length > 0)
@@ -73,10 +68,8 @@ const groups = computed(() => {
 
 <template>
   <ShelfDialog
-    :header="
-      beside ? `Beside it, for ${pretty(printProblem(problem))}` : `Work ${pretty(printProblem(problem))} with …`
-    "
-    search="Find a material"
+    :header="t(beside ? 'shelf.beside' : 'shelf.work', { problem: pretty(printProblem(problem)) })"
+    :search="t('shelf.findMaterial')"
     :chosen="chosen"
     :groups="groups"
     @choose="(id) => emit('choose', id as RepresentationId)"

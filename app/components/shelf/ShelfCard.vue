@@ -10,6 +10,7 @@ const props = defineProps<{
   tab: boolean
 }>()
 const emit = defineEmits<{ choose: []; pin: []; focus: [] }>()
+const { t } = useI18n()
 const lineId = computed(() => `about-${props.id}`)
 </script>
 
@@ -35,7 +36,7 @@ const lineId = computed(() => `about-${props.id}`)
       type="button"
       class="pin"
       :aria-pressed="pinned"
-      :aria-label="`Keep ${title} first`"
+      :aria-label="t('shelf.keepFirst', { title })"
       @click="emit('pin')"
     >
       <svg viewBox="0 0 20 20" width="20" height="20" aria-hidden="true">

@@ -21,6 +21,7 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [id: string]; pin: [id: string]; close: [] }>()
 defineSlots<{ picture(props: { id: string }): unknown }>()
 
+const { t } = useI18n()
 useReturnFocus()
 const wanted = ref('')
 const matches = (item: ShelfItem): boolean => item.title.toLowerCase().includes(wanted.value.trim().toLowerCase())
@@ -63,7 +64,7 @@ function down(event: KeyboardEvent): void {
       ><span>{{ search }}</span>
       <input v-model="wanted" type="text" autofocus autocomplete="off" spellcheck="false" @keydown="down"
     /></label>
-    <p class="sr-only" role="status">{{ count === 1 ? 'One choice' : `${count} choices` }}</p>
+    <p class="sr-only" role="status">{{ t('shelf.choices', { n: count }, count) }}</p>
     <div ref="root" class="groups" :class="{ wide }">
       <section v-for="g in found" :key="g.title" :aria-label="g.title">
         <h2>{{ g.title }}</h2>
@@ -87,7 +88,7 @@ function down(event: KeyboardEvent): void {
           </ShelfCard>
         </ul>
       </section>
-      <p v-if="count === 0" class="none">Nothing here is called “{{ wanted.trim() }}”.</p>
+      <p v-if="count === 0" class="none">{{ t('shelf.none', { name: wanted.trim() }) }}</p>
     </div>
   </Dialog>
 </template>

@@ -5,14 +5,16 @@ import { capital, pretty, printProblem, type Problem, REPRESENTATIONS, type WayI
 const props = defineProps<{ problem: Problem; chosen: WayId }>()
 const emit = defineEmits<{ choose: [id: WayId]; close: [] }>()
 const bench = useBench()
+const { t } = useI18n()
+const { title, way, school } = useNames()
 const material = computed(() => REPRESENTATIONS[bench.bench.setup.representation])
 const groups = computed(() => [
   {
-    title: `With ${material.value.title}`,
+    title: t('shelf.withMaterial', { material: title(material.value.id) }),
     items: waysOf(props.problem, material.value).map((w) => ({
       id: w.way,
-      title: capital(w.title),
-      line: w.school,
+      title: capital(way(w.way)),
+      line: school(w.way, w.school),
       fits: true,
     })),
   },
@@ -70,8 +72,8 @@ const PICTURES: Readonly<Record<WayId, readonly [string, string]>> = {
 
 <template>
   <ShelfDialog
-    :header="`Ways to work ${pretty(printProblem(problem))}`"
-    search="Find a way"
+    :header="t('shelf.ways', { problem: pretty(printProblem(problem)) })"
+    :search="t('shelf.findWay')"
     :chosen="chosen"
     :groups="groups"
     wide

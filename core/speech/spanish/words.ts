@@ -34,6 +34,8 @@ export const spanishPack = (chosen: Words): WordPack => ({
   take: chosen.minus === 'take away' ? 'quita' : 'resta',
   equals: EQUALS[chosen.equals],
   sentence: 'igualdad',
+  and: 'y',
+  place: placeInSpanish,
   numbers: { and: false, zero: 'cero', negative: 'menos', fourth: 'cuarto', own: SPANISH_NAMES },
 })
 
@@ -94,12 +96,19 @@ export const VERBS: Readonly<Record<string, string>> = {
   lay: 'pon',
   put: 'pon',
   push: 'junta',
+  set: 'aparta',
   return: 'devuelve',
   raise: 'levanta',
   fold: 'dobla',
   'start at': 'empieza en',
   hop: 'salta',
   'hop back': 'salta atrás',
+}
+
+/** What hands move, one and several, by its English name. */
+export const THINGS: Readonly<Record<string, readonly [string, string]>> = {
+  counter: ['ficha', 'fichas'],
+  finger: ['dedo', 'dedos'],
 }
 
 /** How each material sets out a number; `{number}` and `{pieces}` are filled in. */

@@ -43,6 +43,8 @@ const template = computed(
     'var(--s) ' + squares.value.map((i) => (pointBefore(i) ? 'calc(var(--s) * 0.3) var(--s)' : 'var(--s)')).join(' '),
 )
 const rows = computed(() => sheetRows(props.state, props.choices, props.writable))
+const { t } = useI18n()
+const { pieces: named, spanish } = useNames()
 const chosen = ref<Cell | null>(null)
 const current = computed(() => props.state.bands.length)
 const nameOf = (i: number): string => columnName(props.state, i)
@@ -77,12 +79,12 @@ const below = (band: number, index: number, at: number): string =>
   belowText(props.state, band, index, at, props.choices.zeroFill)
 
 const label = (cell: Cell): string => {
-  const place = nameOf(cell.at)
-  if (cell.kind === 'draft') return `Next number, ${place}: ${draftAt(cell.at) ?? 'empty'}`
-  if (cell.kind === 'carry') return `Carry mark over the ${place}: ${carryAt(cell.row, cell.at) || 'none'}`
-  const value = live(squareAt(cell.row, cell.at))
-  const what = cell.row === current.value && current.value > 0 ? `Answer square, ${place}` : `${place} digit`
-  return `${what}: ${value ?? (squareAt(cell.row, cell.at).length ? 'struck' : 'empty')}`
+  const place = spanish.value ? named(cell.at - props.state.decimals, 2) : nameOf(cell.at)
+  if (cell.kind === 'draft') return t('sheet.next', { place, digit: draftAt(cell.at) ?? t('sheet.empty') })
+  if (cell.kind === 'carry') return t('sheet.carry', { place, digit: carryAt(cell.row, cell.at) || t('sheet.none') })
+  const digit =
+    live(squareAt(cell.row, cell.at)) ?? t(squareAt(cell.row, cell.at).length ? 'sheet.struck' : 'sheet.empty')
+  return t(cell.row === current.value && current.value > 0 ? 'sheet.answer' : 'sheet.digit', { place, digit })
 }
 
 function digit(n: number): void {
@@ -122,7 +124,7 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
 </script>
 
 <template>
-  <div class="sheet" :class="{ large, wide: state.width > 6 }" role="group" aria-label="Column sheet">
+  <div class="sheet" :class="{ large, wide: state.width > 6 }" role="group" :aria-label="t('sheet.label')">
     <div v-if="state.rows.length === 0" class="empty">
       <button
         v-if="writable && first"
@@ -130,9 +132,9 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
         class="stone-button main"
         @click="emit('move', [`write ${first}`])"
       >
-        Write {{ first }} down
+        {{ t('sheet.writeDown', { number: first }) }}
       </button>
-      <p v-else class="quiet">The first number comes here when it is laid.</p>
+      <p v-else class="quiet">{{ t('sheet.comes') }}</p>
     </div>
     <div v-else class="grid" :style="{ gridTemplateColumns: template }">
       <template v-for="(line, n) in rows" :key="n">
@@ -219,7 +221,7 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
         </template>
       </template>
     </div>
-    <p v-if="writable && state.rows.length && !chosen" class="quiet pick-hint">Choose a square to write in it.</p>
+    <p v-if="writable && state.rows.length && !chosen" class="quiet pick-hint">{{ t('sheet.choose') }}</p>
     <SheetPad
       v-else-if="writable && state.rows.length"
       :on-top="onTop"
@@ -227,12 +229,12 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
       @strike="strike"
       @small="small"
     />
-    <div v-if="writable && state.draft" class="pulls" role="group" aria-label="Pull the number into line">
+    <div v-if="writable && state.draft" class="pulls" role="group" :aria-label="t('sheet.pull')">
       <button type="button" class="stone-button" @mousedown.prevent @click="pull('left')">
-        <i class="pi pi-arrow-left" aria-hidden="true" /> Pull left
+        <i class="pi pi-arrow-left" aria-hidden="true" /> {{ t('sheet.left') }}
       </button>
       <button type="button" class="stone-button" @mousedown.prevent @click="pull('right')">
-        Pull right <i class="pi pi-arrow-right" aria-hidden="true" />
+        {{ t('sheet.right') }} <i class="pi pi-arrow-right" aria-hidden="true" />
       </button>
     </div>
   </div>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The keypad of the column sheet: digits and the marks. */
 defineProps<{ onTop: boolean }>()
+const { t } = useI18n()
 const emit = defineEmits<{ digit: [n: number]; strike: []; small: [] }>()
 </script>
 
 <template>
-  <div class="pad" role="group" aria-label="Write in the chosen square">
+  <div class="pad" role="group" :aria-label="t('sheet.pad')">
     <button
       v-for="n in [1, 2, 3, 4, 5, 6, 7, 8, 9, 0]"
       :key="n"
@@ -20,7 +21,7 @@ const emit = defineEmits<{ digit: [n: number]; strike: []; small: [] }>()
       type="button"
       class="stone-button"
       :disabled="!onTop"
-      aria-label="Strike the digit"
+      :aria-label="t('sheet.strike')"
       @mousedown.prevent
       @click="emit('strike')"
     >
@@ -30,7 +31,7 @@ const emit = defineEmits<{ digit: [n: number]; strike: []; small: [] }>()
       type="button"
       class="stone-button"
       :disabled="!onTop"
-      aria-label="Small 1 before the digit"
+      :aria-label="t('sheet.small')"
       @mousedown.prevent
       @click="emit('small')"
     >

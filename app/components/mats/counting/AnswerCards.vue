@@ -15,6 +15,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ place: [value: number]; ask: [problem: string] }>()
 
+const { t } = useI18n()
 const { set, lay, place, clear } = useCardSet()
 const sentence = computed(() => printProblem(props.setup.problem))
 const inSet = computed(() => set.value !== null && set.value.cards.some((c) => c.problem === sentence.value))
@@ -39,7 +40,7 @@ function laySet(): void {
 
 <template>
   <div class="cards-area">
-    <div class="cards-row" role="group" aria-label="Sentence cards">
+    <div class="cards-row" role="group" :aria-label="t('counting.sentence')">
       <template v-if="inSet">
         <button
           v-for="c in set!.cards"
@@ -47,22 +48,22 @@ function laySet(): void {
           type="button"
           class="card sentence learner"
           :aria-current="c.problem === sentence"
-          :aria-label="`${pretty(c.problem)} = ${c.placed ?? 'not answered yet'}`"
+          :aria-label="`${pretty(c.problem)} = ${c.placed ?? t('counting.notAnswered')}`"
           @click="c.problem !== sentence && emit('ask', c.problem)"
         >
           {{ pretty(c.problem) }} =
           <span class="gap" :class="{ filled: c.placed }">{{ c.placed ?? ' ' }}</span>
         </button>
-        <button type="button" class="stone-button" @click="clear">Put the set away</button>
+        <button type="button" class="stone-button" @click="clear">{{ t('counting.clear') }}</button>
       </template>
       <template v-else>
         <p class="card sentence learner">
           {{ pretty(sentence) }} = <span class="gap" :class="{ filled: read }">{{ read ?? ' ' }}</span>
         </p>
-        <button type="button" class="stone-button" @click="laySet">Make four cards</button>
+        <button type="button" class="stone-button" @click="laySet">{{ t('counting.make') }}</button>
       </template>
     </div>
-    <div v-if="answering" class="cards-row" role="group" aria-label="Answer cards">
+    <div v-if="answering" class="cards-row" role="group" :aria-label="t('counting.answers')">
       <button
         v-for="n in cards"
         :key="n"
@@ -70,7 +71,7 @@ function laySet(): void {
         class="card learner"
         :class="{ placed: String(n) === read }"
         :disabled="!movable"
-        :aria-label="`Place ${n}`"
+        :aria-label="t('counting.place', { n })"
         @click="emit('place', n)"
       >
         {{ n }}

@@ -5,6 +5,7 @@ import type { Drawing, DrawingSays } from './drawing'
 /** Counters on a ten-frame or lying loose, and the bowl they come from. */
 const props = defineProps<Drawing>()
 const emit = defineEmits<DrawingSays>()
+const { t } = useI18n()
 const layout = useLocalStorage<'frame' | 'loose'>('sett.counters', 'frame')
 
 /** Loose places, always the same, far enough apart: a sunflower's spiral. */
@@ -50,7 +51,7 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
 
 <template>
   <div ref="root" class="counters">
-    <svg ref="svg" viewBox="0 0 680 310" role="img" :aria-label="`Counters: ${described}`">
+    <svg ref="svg" viewBox="0 0 680 310" role="img" :aria-label="t('counting.counters', { described })">
       <template v-if="layout === 'frame'">
         <g v-for="f in frames" :key="f" :transform="`translate(${29 + (f - 1) * 254} 49)`">
           <rect class="frame" width="230" height="92" />
@@ -85,16 +86,16 @@ const frames = computed(() => (total.value > 10 || props.state.room > 10 ? 2 : 1
           r="11"
         />
         <path class="front" d="M546 180 q58 34 116 0 q-4 88 -58 90 q-54 -2 -58 -90 z" />
-        <text x="604" y="296">bowl</text>
+        <text x="604" y="296">{{ t('counting.bowl') }}</text>
       </g>
     </svg>
     <div v-if="dragging && movable" class="ghost" aria-hidden="true" />
-    <div class="layout" role="group" aria-label="How counters lie">
+    <div class="layout" role="group" :aria-label="t('counting.lie')">
       <button type="button" class="stone-button" :aria-pressed="layout === 'frame'" @click="layout = 'frame'">
-        Ten-frame
+        {{ t('counting.frame') }}
       </button>
       <button type="button" class="stone-button" :aria-pressed="layout === 'loose'" @click="layout = 'loose'">
-        Loose
+        {{ t('counting.loose') }}
       </button>
     </div>
   </div>

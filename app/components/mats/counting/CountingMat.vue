@@ -26,6 +26,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ move: [text: string]; refuse: [reason: string]; ask: [problem: string] }>()
 
+const { t } = useI18n()
+const { verb: verbName, thing: thingName, spanish } = useNames()
 const material = computed(() => REPRESENTATIONS[props.setup.representation])
 const hands = computed(() => material.value.verbs!)
 const counts = computed(() => material.value.counts!)
@@ -48,17 +50,17 @@ const offers = computed<readonly { label: string; move: string }[]>(() => {
     case 'count-on':
     case 'count-on-from-greater':
     case 'count-back':
-      return [...new Set(numbers.value)].map((n) => ({ label: `Keep ${n} in the head`, move: `hold ${n}` }))
+      return [...new Set(numbers.value)].map((n) => ({ label: t('counting.keep', { n }), move: `hold ${n}` }))
     case 'count-up':
-      return [{ label: `Count up from ${b} to ${a}`, move: `count from ${b} to ${a}` }]
+      return [{ label: t('counting.upFrom', { from: b, to: a }), move: `count from ${b} to ${a}` }]
     case 'skip-count':
       if (props.setup.problem.terms[0]?.operation === '/')
-        return [{ label: `Count in ${b}s up to ${a}`, move: `count from 0 to ${a} by ${b}` }]
+        return [{ label: t('counting.inStepsTo', { step: b, to: a }), move: `count from 0 to ${a} by ${b}` }]
       return [
-        { label: `Count in ${b}s, ${a} times`, move: `count from 0 by ${b} times ${a}` },
+        { label: t('counting.inSteps', { step: b, n: a }), move: `count from 0 by ${b} times ${a}` },
         ...(a === b || !counts.value.eitherWay
           ? []
-          : [{ label: `Count in ${a}s, ${b} times`, move: `count from 0 by ${a} times ${b}` }]),
+          : [{ label: t('counting.inSteps', { step: a, n: b }), move: `count from 0 by ${a} times ${b}` }]),
       ]
     default:
       return []
@@ -68,7 +70,7 @@ const counting = computed(() => props.state.head !== null || props.state.begun !
 const goal = computed(() => {
   const begun = props.state.begun
   if (!begun) return null
-  return begun.times === null ? `up to ${begun.to}` : `${begun.times} times`
+  return begun.times === null ? t('counting.upTo', { to: begun.to! }) : t('counting.times', { n: begun.times })
 })
 const movable = computed(() => props.mode !== 'show')
 
@@ -110,24 +112,37 @@ function apart(): void {
   if (movable.value && setsApart.value && !counting.value) emit('move', `${verbFor('apart')} 1`)
 }
 const full = computed(() => inUse(props.state) >= props.state.room)
+const oneMore = (kind: 'out' | 'take'): string =>
+  t('counting.one', { verb: capitalised(verbName(verbFor(kind))), thing: thingName(hands.value.thing, 1) })
 const moreLabel = computed(() => {
-  if (!counting.value) return `${capitalised(verbFor('out'))} one`
-  return word.value || props.mode === 'alone' ? 'Say it' : `Say ${inWords(nextWord.value, pack.value)}`
+  if (!counting.value) return oneMore('out')
+  return word.value || props.mode === 'alone'
+    ? t('counting.sayIt')
+    : t('counting.say', { word: inWords(nextWord.value, pack.value) })
 })
+const apartLabel = computed(() =>
+  spanish.value
+    ? t('counting.setApart', { verb: capitalised(verbName('set')), thing: thingName(hands.value.thing, 1) })
+    : counts.value.apart,
+)
 const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const described = computed(() => {
   const { head, stored, out, apart, taken, counted } = props.state
-  const thing = (n: number): string => `${n} ${hands.value.thing[n === 1 ? 0 : 1]}`
+  const things = (n: number): { things: string } => ({ things: `${n} ${thingName(hands.value.thing, n)}` })
   return [
-    head === null ? '' : `${head} in the head`,
+    head === null ? '' : t('counting.inHeadNow', { n: head }),
     props.state.begun
-      ? `counting in steps of ${props.state.begun.step} from ${props.state.begun.from}, ${goal.value}`
+      ? t('counting.counting', {
+          step: props.state.begun.step,
+          from: props.state.begun.from,
+          goal: goal.value!,
+        })
       : '',
-    stored ? `${stored} stored` : '',
-    counted ? `${thing(Math.abs(counted))} counted ${counted > 0 ? 'on' : 'back'}` : '',
-    `${thing(out)} out`,
-    apart ? `${thing(apart)} set apart` : '',
-    taken ? `${thing(taken)} taken` : '',
+    stored ? t('counting.storedNow', { n: stored }) : '',
+    counted ? t(counted > 0 ? 'counting.on' : 'counting.backwards', things(Math.abs(counted))) : '',
+    t('counting.out', things(out)),
+    apart ? t('counting.apart', things(apart)) : '',
+    taken ? t('counting.taken', things(taken)) : '',
   ]
     .filter(Boolean)
     .join(', ')
@@ -135,19 +150,19 @@ const described = computed(() => {
 </script>
 
 <template>
-  <div class="counting felt" role="group" aria-label="The mat">
+  <div class="counting felt" role="group" :aria-label="t('mat.label')">
     <div class="cards">
       <p v-if="state.head !== null" class="card learner">
-        <span>in the head</span><strong>{{ state.head }}</strong>
+        <span>{{ t('counting.inHead') }}</span><strong>{{ state.head }}</strong>
       </p>
       <p v-if="state.begun" class="card learner">
-        <span>{{ state.begun.step === '1' ? 'from' : 'in steps of' }}</span><strong>{{
+        <span>{{ state.begun.step === '1' ? t('counting.from') : t('counting.steps') }}</span><strong>{{
           state.begun.step === '1' ? state.begun.from : state.begun.step
         }}</strong
         ><span>{{ goal }}</span>
       </p>
       <p v-if="state.stored" class="card learner">
-        <span>stored</span><strong>{{ state.stored }}</strong>
+        <span>{{ t('counting.stored') }}</span><strong>{{ state.stored }}</strong>
       </p>
     </div>
     <p class="sr-only" aria-live="polite">{{ described }}</p>
@@ -186,7 +201,8 @@ const described = computed(() => {
         {{ o.label }}
       </button>
       <label v-if="counting && mode === 'alone'" class="word"
-        >word <input v-model="word" inputmode="numeric" class="learner" maxlength="3" @keydown.enter.prevent="more()"
+        >{{ t('counting.word') }}
+        <input v-model="word" inputmode="numeric" class="learner" maxlength="3" @keydown.enter.prevent="more()"
       /></label>
       <button v-if="!(offers.length > 0)" type="button" class="stone-button main" :disabled="full" @click="more()">
         {{ moreLabel }}
@@ -198,7 +214,7 @@ const described = computed(() => {
         :disabled="full"
         @click="emit('move', `${verbFor('apart')} 1`)"
       >
-        {{ counts.apart }}
+        {{ apartLabel }}
       </button>
       <button
         v-if="state.apart > 0"
@@ -206,13 +222,13 @@ const described = computed(() => {
         class="stone-button"
         @click="emit('move', `${verbFor('join')} ${state.apart}`)"
       >
-        {{ capitalised(verbFor('join')) }} together
+        {{ t('counting.together', { verb: capitalised(verbName(verbFor('join'))) }) }}
       </button>
       <button v-if="state.out > 0 && operation === '-' && second" type="button" class="stone-button" @click="less">
-        {{ capitalised(verbFor('take')) }} one
+        {{ oneMore('take') }}
       </button>
       <button v-if="full && counts.stores" type="button" class="stone-button" @click="emit('move', 'store')">
-        Keep them in the head, begin again
+        {{ t('counting.again') }}
       </button>
     </div>
   </div>

@@ -18,12 +18,15 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ move: [text: string]; refuse: [reason: string] }>()
 
+const { t } = useI18n()
+const { pieces: named, spanish } = useNames()
 const root = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(root)
 const HEAD = 34
 const columns = computed(() => Array.from({ length: Math.min(4, props.places) }, (_, i) => props.places - 1 - i))
 const counts = computed(() => countingNow(props.state))
-const nameOf = (place: number, n = 2): string => (place === 0 && n !== 1 ? props.ones : placeName(place, n))
+const nameOf = (place: number, n = 2): string =>
+  spanish.value ? named(place, n) : place === 0 && n !== 1 ? props.ones : placeName(place, n)
 
 /** Every column laid out, and one size of a dot for all of them. */
 const laid = computed(() => {
@@ -93,15 +96,15 @@ const { dragging, justDragged } = useDragging(root, {
 /** How wide a small thing may be touched, in its own units: 44 px, but no wider than to its neighbour’s middle. */
 const reach = (unit: number): number => Math.min(44 / unit, 1.9)
 function tap(key: number, place: number): void {
-  if (props.movable && props.state.things[key]!.fate === 'counts') emit('move', `cross ${nameOf(place, 1)}`)
+  if (props.movable && props.state.things[key]!.fate === 'counts') emit('move', `cross ${placeName(place, 1)}`)
 }
 </script>
 
 <template>
-  <div class="drawn felt" role="group" aria-label="The mat">
+  <div class="drawn felt" role="group" :aria-label="t('mat.label')">
     <p class="sr-only" aria-live="polite">{{ described }}</p>
     <div ref="root" class="paper">
-      <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`Drawn tens: ${described}`">
+      <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="t('drawn.label', { described })">
         <g v-for="c in laid" :key="c.place">
           <rect
             v-if="movable"
@@ -178,47 +181,45 @@ function tap(key: number, place: number): void {
         </g>
       </svg>
       <i v-if="dragging && movable" class="ghost" aria-hidden="true" />
-      <p v-if="state.things.length === 0" class="empty">
-        Nothing is drawn yet.{{ movable ? ' Tap a column to draw there.' : '' }}
-      </p>
+      <p v-if="state.things.length === 0" class="empty">{{ t('drawn.empty') }} {{ movable ? t('drawn.tap') : '' }}</p>
     </div>
     <div v-if="movable" class="acts" :style="{ gridTemplateColumns: laid.map((c) => `${c.w}fr`).join(' ') }">
       <div v-for="c in columns" :key="c" class="tools" role="group" :aria-label="nameOf(c)">
         <button
           type="button"
           class="stone-button"
-          :aria-label="`Draw one ${nameOf(c, 1)}`"
+          :aria-label="t('drawn.drawOne', { piece: nameOf(c, 1) })"
           @click="emit('move', `draw ${placeName(c, 1)}`)"
         >
-          Draw
+          {{ t('drawn.draw') }}
         </button>
         <button
           type="button"
           class="stone-button"
           :disabled="counts[c] === 0"
-          :aria-label="`Cross out one ${nameOf(c, 1)}`"
+          :aria-label="t('drawn.crossOne', { piece: nameOf(c, 1) })"
           @click="emit('move', `cross ${placeName(c, 1)}`)"
         >
-          Cross out
+          {{ t('drawn.cross') }}
         </button>
         <button
           v-if="c > 0"
           type="button"
           class="stone-button"
           :disabled="counts[c] === 0"
-          :aria-label="`Break one ${nameOf(c, 1)}`"
+          :aria-label="t('drawn.breakOne', { piece: nameOf(c, 1) })"
           @click="emit('move', `break ${placeName(c, 1)}`)"
         >
-          Break
+          {{ t('drawn.break') }}
         </button>
         <button
           v-if="c > 0 && canRing(c)"
           type="button"
           class="stone-button main"
-          :aria-label="`Ring ten ${nameOf(c - 1)}`"
+          :aria-label="t('drawn.ring', { pieces: nameOf(c - 1) })"
           @click="emit('move', `ring ${placeName(c, 1)}`)"
         >
-          Ring ten {{ nameOf(c - 1) }}
+          {{ t('drawn.ring', { pieces: nameOf(c - 1) }) }}
         </button>
       </div>
     </div>

@@ -17,6 +17,7 @@ import { spread } from '../../../../core/representation/openline/layout'
 const props = defineProps<{ state: OpenLineState; setup: Setup; movable: boolean; newest: boolean }>()
 const emit = defineEmits<{ move: [text: string] }>()
 
+const { t } = useI18n()
 const root = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(root)
 const asNumber = (e: Exact): number => {
@@ -60,9 +61,9 @@ const marks = computed(() => {
   }))
 })
 const described = computed(() => {
-  if (places.value.length === 0) return 'An empty line.'
+  if (places.value.length === 0) return t('line.empty')
   const said = props.state.hops.map((by, i) => `${printExact(by)} to ${printExact(places.value[i + 1]!)}`)
-  return `Starts at ${printExact(places.value[0]!)}. ${said.length > 0 ? `Hops: ${said.join(', ')}.` : 'No hop yet.'}`
+  return `${t('line.starts', { number: printExact(places.value[0]!) })}${said.length > 0 ? t('line.hops', { hops: said.join(', ') }) : t('line.noHop')}`
 })
 
 const starts = computed(() => {
@@ -72,12 +73,15 @@ const starts = computed(() => {
   if (way === 'hop-up' && second)
     return [
       {
-        label: `From ${printExact(second)} up to ${printExact(first)}`,
+        label: t('line.fromUpTo', { from: printExact(second), to: printExact(first) }),
         move: `way ${printExact(second)} to ${printExact(first)}`,
       },
     ]
   const numbers = second && worked.terms[0]!.operation === '+' && worked.terms.length === 1 ? [first, second] : [first]
-  return [...new Set(numbers)].map((n) => ({ label: `Start at ${printExact(n)}`, move: `start ${printExact(n)}` }))
+  return [...new Set(numbers)].map((n) => ({
+    label: t('line.startAt', { number: printExact(n) }),
+    move: `start ${printExact(n)}`,
+  }))
 })
 /** Hops on offer: one of each place that the numbers have, back and forward. */
 const steps = computed(() => {
@@ -98,10 +102,10 @@ function hopOwn(): void {
 </script>
 
 <template>
-  <div class="on-line felt" role="group" aria-label="The mat">
+  <div class="on-line felt" role="group" :aria-label="t('mat.label')">
     <div ref="root" class="room">
       <p class="sr-only" aria-live="polite">{{ described }}</p>
-      <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`Open number line. ${described}`">
+      <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="t('line.open', { described })">
         <path class="line" :d="`M14 ${base}H${width - 26}`" />
         <path class="line" :d="`M${width - 40} ${base - 11}L${width - 24} ${base}L${width - 40} ${base + 11}`" />
         <g v-for="(h, i) in hops" :key="`h${i}`" class="hop" :class="{ now: h.last && newest }">
@@ -120,7 +124,7 @@ function hopOwn(): void {
           />
         </g>
       </svg>
-      <p v-if="places.length === 0" class="empty">The line is empty. It begins where you start.</p>
+      <p v-if="places.length === 0" class="empty">{{ t('line.emptyMat') }}</p>
     </div>
     <div v-if="movable" class="acts">
       <template v-if="places.length === 0">
@@ -134,13 +138,13 @@ function hopOwn(): void {
           :key="`-${n}`"
           type="button"
           class="stone-button learner"
-          :aria-label="`Hop back ${n}`"
+          :aria-label="t('line.hopBack', { number: n })"
           @click="emit('move', `hop -${n}`)"
         >
           {{ pretty(`-${n}`) }}
         </button>
         <form class="own" @submit.prevent="hopOwn">
-          <label class="sr-only" for="own-hop">Hop of your own</label>
+          <label class="sr-only" for="own-hop">{{ t('line.own') }}</label>
           <input
             id="own-hop"
             v-model="own"
@@ -149,14 +153,16 @@ function hopOwn(): void {
             placeholder="+30"
             :aria-invalid="trouble"
           />
-          <button type="submit" class="stone-button" :disabled="own.trim() === '' || trouble">Hop</button>
+          <button type="submit" class="stone-button" :disabled="own.trim() === '' || trouble">
+            {{ t('line.hop') }}
+          </button>
         </form>
         <button
           v-for="n in steps"
           :key="`+${n}`"
           type="button"
           class="stone-button learner"
-          :aria-label="`Hop on ${n}`"
+          :aria-label="t('line.hopOn', { number: n })"
           @click="emit('move', `hop +${n}`)"
         >
           +{{ n }}

@@ -2,7 +2,7 @@
 import { usePlacedHand } from './usePlacedHand'
 import { usePlacedKeys } from './usePlacedKeys'
 import type { Spot } from '../../../../core/representation/placed/gesture'
-import type { PlacedMaterial, PlacedState, Zone } from '../../../../core/representation/placed/state'
+import type { PlacedMaterial, PlacedState } from '../../../../core/representation/placed/state'
 import { placeName } from '../../../../core/door'
 import { inside, usePlacedBoxes } from './usePlacedBoxes'
 import { blockSize, layOut } from './matLayout'
@@ -33,6 +33,8 @@ const emit = defineEmits<{
   say: [text: string]
 }>()
 
+const { t } = useI18n()
+const { pieces: named, spanish } = useNames()
 const root = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(root)
 const columns = computed(() => Array.from({ length: props.places + props.decimals }, (_, i) => props.places - 1 - i))
@@ -51,14 +53,14 @@ const { boxOf, zones, units, spotAt } = usePlacedBoxes({
 })
 
 const nameOf = (place: number, count: number): string =>
-  place === 0 && count !== 1 ? props.ones : placeName(place, count)
-const WHERE: Record<Zone, string> = { store: 'store', mat: 'on the mat', beside: 'set beside', taken: 'taken away' }
+  spanish.value ? named(place, count) : place === 0 && count !== 1 ? props.ones : placeName(place, count)
+const WHERE = { store: 'mat.store', mat: 'mat.onMat', beside: 'mat.setBeside', taken: 'mat.takenAway' } as const
 const { tracked, hand, lifted, hold, letGo, tapPiece, tapSpot, pickCount } = usePlacedHand({
   material: props.material,
   state: toRef(props, 'state'),
   stones: toRef(props, 'stones'),
   nameOf,
-  where: (zone) => WHERE[zone],
+  where: (zone) => t(WHERE[zone]),
   move: (text) => emit('move', text),
   refuse: (why) => emit('refuse', why),
   say: (text) => emit('say', text),
@@ -101,8 +103,8 @@ function shelfSpot(place: number): { x: number; y: number } {
 
 const labelOf = (spot: Spot): string =>
   spot.zone === 'store'
-    ? `Store of ${nameOf(spot.place, 2)}`
-    : `${props.state[spot.zone][index(spot.place)]} ${nameOf(spot.place, props.state[spot.zone][index(spot.place)]!)} ${WHERE[spot.zone]}`
+    ? t('mat.storeOf', { pieces: nameOf(spot.place, 2) })
+    : `${props.state[spot.zone][index(spot.place)]} ${nameOf(spot.place, props.state[spot.zone][index(spot.place)]!)} ${t(WHERE[spot.zone])}`
 
 /** An exchange is shown as an arrow from the column that gave to the one that got. */
 const arrow = computed(() => {
@@ -120,7 +122,7 @@ const arrow = computed(() => {
     // The number stands in the left one of the two columns, where no name is.
     x: (from + to) / 2 - 10,
     y: y - 4,
-    text: props.exchange.from > props.exchange.to ? '1 for 10' : '10 for 1',
+    text: t(props.exchange.from > props.exchange.to ? 'mat.oneForTen' : 'mat.tenForOne'),
   }
 })
 
@@ -137,7 +139,7 @@ const { focus, isStop, key } = usePlacedKeys({
   pickCount,
   putBack: () => {
     hand.value = null
-    emit('say', 'Put back.')
+    emit('say', t('mat.putBack'))
   },
   move: (text) => emit('move', text),
 })
@@ -164,7 +166,7 @@ const afterDrag = (act: () => void): void => {
     ref="root"
     class="mat felt"
     role="group"
-    aria-label="The mat"
+    :aria-label="t('mat.label')"
     :class="{ dragging, holding: hand, many: columns.length > 5 }"
   >
     <template v-for="(row, r) in grid" :key="r">
@@ -194,10 +196,10 @@ const afterDrag = (act: () => void): void => {
               :place="spot.place"
               :unit="spot.place === 0 ? 22 : spot.place === 1 ? 11 : 3.8"
           /></span>
-          <span v-if="c === 0" class="store-word">store</span>
+          <span v-if="c === 0" class="store-word">{{ t('mat.store') }}</span>
         </template>
         <span v-else-if="spot.zone === 'mat'" class="head">{{ nameOf(spot.place, 2) }}</span>
-        <span v-else-if="c === 0" class="head small">{{ spot.zone === 'beside' ? 'set beside' : 'taken away' }}</span>
+        <span v-else-if="c === 0" class="head small">{{ t(WHERE[spot.zone]) }}</span>
       </div>
     </template>
     <div
@@ -248,7 +250,7 @@ const afterDrag = (act: () => void): void => {
       <BlockShape v-else :place="hand.spot.place" :unit="units.mat!" />
     </div>
     <p v-if="hand && !dragging" class="in-hand">
-      <strong>{{ hand.count }}</strong> {{ nameOf(hand.spot.place, hand.count) }} in hand
+      <strong>{{ hand.count }}</strong> {{ t('mat.inHand', { pieces: nameOf(hand.spot.place, hand.count) }) }}
     </p>
   </div>
 </template>

@@ -23,6 +23,7 @@ export function usePlacedHand(given: {
   readonly say: (text: string) => void
 }) {
   const { material, state, stones, nameOf, where, move, refuse, say } = given
+  const { t } = useI18n()
   const index = (place: number): number => place + material.decimals
   const tracked = shallowRef(NOTHING_OUT)
   const hand = ref<InHand | null>(null)
@@ -38,12 +39,12 @@ export function usePlacedHand(given: {
 
   function pick(spot: Spot, ids: readonly number[], count: number): void {
     hand.value = { spot, ids, count }
-    say(`${count} ${nameOf(spot.place, count)} in the hand. Choose where to let go, or press Escape.`)
+    say(t('mat.picked', { pieces: `${count} ${nameOf(spot.place, count)}` }))
   }
   function pickCount(spot: Spot, count: number): void {
     if (spot.zone === 'store') return pick(spot, [], count)
     const here = tracked.value.pieces.filter((p) => p.zone === spot.zone && p.place === index(spot.place))
-    if (here.length === 0) return refuse(`There are no ${nameOf(spot.place, 2)} ${where(spot.zone)}.`)
+    if (here.length === 0) return refuse(t('mat.noneThere', { pieces: nameOf(spot.place, 2), where: where(spot.zone) }))
     const n = Math.min(count, here.length)
     pick(
       spot,

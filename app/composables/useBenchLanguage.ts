@@ -1,0 +1,23 @@
+import type { LanguageId } from '../../core/door'
+import { fetchSpanish } from '../utils/languages'
+
+/** The Bench speaks the language of the class's words; every other place is in English. */
+export function useBenchLanguage() {
+  const { locale, availableLocales, setLocaleMessage } = useI18n({ useScope: 'global' })
+  const classroom = useClassroom()
+  const route = useRoute()
+  const wanted = computed<LanguageId>(() => (route.path === '/bench' ? (classroom.words.language ?? 'en') : 'en'))
+  watch(
+    wanted,
+    async (language) => {
+      if (language === 'es') {
+        const [words] = await Promise.all([import('../locales/es.json'), fetchSpanish()])
+        if (!availableLocales.includes('es')) setLocaleMessage('es', words.default)
+      }
+      // Somebody may have gone on while the words were fetched.
+      if (language === wanted.value) locale.value = language
+    },
+    { immediate: true },
+  )
+  useHead({ htmlAttrs: { lang: () => (locale.value === 'es' ? 'es' : 'en-GB') } })
+}
