@@ -1,5 +1,9 @@
+import { CARDS } from '../../app/components/shelf/cards'
 import en from '../../app/locales/en.json'
+import cards from '../../app/locales/es.cards.json'
 import es from '../../app/locales/es.json'
+
+import { isToldIn, REPRESENTATION_IDS } from '../../core/index'
 
 /** The words of the Bench in every language: the same keys, the same gaps, nothing left in English. */
 
@@ -27,5 +31,13 @@ describe('The words of the Bench', () => {
     const alike = [...spanish].filter(([key, said]) => said === english.get(key)).map(([key]) => key)
     // “Material: …” is.
     expect(alike).toEqual(['ask.material'])
+  })
+
+  test('every card of a material that is told in Spanish says each of its pictures', () => {
+    const told = cards as Readonly<Record<string, readonly (readonly string[])[]>>
+    for (const id of REPRESENTATION_IDS.filter((r) => isToldIn('es', r))) {
+      const own = told[id === 'blocks' || id === 'chips' ? 'placed' : id] ?? []
+      expect([id, own.length]).toEqual([id, CARDS[id as keyof typeof CARDS].length])
+    }
   })
 })

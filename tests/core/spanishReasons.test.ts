@@ -24,6 +24,10 @@ describe('Reasons in Spanish', () => {
       '52 is asked. It holds 20: loose counters are for numbers up to 20.',
       'Se pide 52. Da para 20: las fichas sueltas son para números hasta 20.',
     ],
+    [
+      '52 is asked. It holds 20: loose counters are for numbers up to 20. It would fit on: base-ten blocks, open number line, abacus.',
+      'Se pide 52. Da para 20: las fichas sueltas son para números hasta 20. Cabe en: bloques de base diez, recta abierta, abacus.',
+    ],
     ['Nobody has written this sentence.', null],
   ])('%s', (english, spanish) => {
     const said = reasonInSpanish(english)

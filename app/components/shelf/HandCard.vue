@@ -4,11 +4,30 @@ import type { ShelfId } from './thumbs'
 
 /** How hands work one material: pictures of before and after, read in twenty seconds. */
 const props = defineProps<{ id: ShelfId }>()
-const steps = computed(() => CARDS[props.id])
+const { spanish } = useNames()
+/** What is said beside the pictures in Spanish, where a card is told in it. */
+const told = shallowRef<Readonly<Record<string, readonly (readonly [string, string])[]>> | null>(null)
+watch(
+  spanish,
+  async (wanted) => {
+    if (wanted && !told.value)
+      told.value = (await import('../../locales/es.cards.json')).default as unknown as NonNullable<typeof told.value>
+  },
+  { immediate: true },
+)
+const own = computed(() =>
+  spanish.value ? told.value?.[['blocks', 'chips'].includes(props.id) ? 'placed' : props.id] : undefined,
+)
+const steps = computed(() =>
+  CARDS[props.id].map((step, i) => {
+    const [title, text] = own.value?.[i] ?? [step.title, step.text]
+    return { ...step, title, text }
+  }),
+)
 </script>
 
 <template>
-  <ol class="steps">
+  <ol class="steps" :lang="spanish && !own ? 'en' : undefined">
     <li v-for="s in steps" :key="s.title">
       <svg viewBox="0 0 124 44" width="124" height="44" aria-hidden="true">
         <g v-for="(side, i) in [s.from, s.to]" :key="i" :transform="`translate(${i * 80} 0)`">

@@ -54,7 +54,7 @@ const groups = computed(() => {
   const sorted = GROUPS.map((g) => {
     const all = itemsOf(g.ids)
     const rank = (i: ShelfItem): number => (i.fits ? 0 : 2) + (avoid.value.includes(i.id as RepresentationId) ? 1 : 0)
-    return { title: g.title, items: [...all].sort((a, b) => rank(a) - rank(b)) }
+    return { title: t(`group.${g.id}`), items: [...all].sort((a, b) => rank(a) - rank(b)) }
   })
   // Groups in which something holds the problem come before those in which nothing does.
   const holds = (g: { items: readonly ShelfItem[] }): boolean => g.items.some((i) => i.fits)

@@ -260,16 +260,8 @@ export const THUMBS: Readonly<Record<ShelfId, Thumb>> = {
 }
 
 /** The groups that a teacher thinks in, and in which of them each material stands. */
-const TITLES = {
-  things: 'Hands and things',
-  groups: 'Groups and shares',
-  places: 'Blocks, chips and coins',
-  beads: 'Beads',
-  fractions: 'Parts of a whole',
-  lines: 'Lines',
-  written: 'Written',
-} as const
-const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
+const GROUP_IDS = ['things', 'groups', 'places', 'beads', 'fractions', 'lines', 'written'] as const
+const GROUP: Readonly<Record<ShelfId, (typeof GROUP_IDS)[number]>> = {
   fingers: 'things',
   counters: 'things',
   tallies: 'things',
@@ -305,7 +297,7 @@ const GROUP: Readonly<Record<ShelfId, keyof typeof TITLES>> = {
 }
 
 /** What stands in each group, in the order in which materials are offered. */
-export const GROUPS = Object.entries(TITLES).map(([group, title]) => ({
-  title,
-  ids: REPRESENTATION_IDS.filter(hasMat).filter((id) => GROUP[id] === group),
+export const GROUPS = GROUP_IDS.map((id) => ({
+  id,
+  ids: REPRESENTATION_IDS.filter(hasMat).filter((material) => GROUP[material] === id),
 }))

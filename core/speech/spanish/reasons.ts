@@ -1,5 +1,7 @@
 import { placeNamed } from '../../number/places'
-import { placeInSpanish, THINGS } from './words'
+import type { SpanishMaterial } from '../../language'
+import { REPRESENTATIONS } from '../../representation/index'
+import { placeInSpanish, THINGS, TITLES } from './words'
 import { capital } from '../../number/words'
 
 /**
@@ -49,7 +51,7 @@ const BECAUSE: Readonly<Record<string, string>> = {
 const SHAPES: readonly Shape[] = [
   // What a problem needs and a material has not.
   [
-    /^(\S+) is asked\. It holds (\d+): (.+)\.$/,
+    /^(\S+) is asked\. It holds (\d+): ([^.]+)\.$/,
     (n, most, why) => `Se pide ${n}. Da para ${most}: ${BECAUSE[why!] ?? why}.`,
   ],
   [
@@ -186,8 +188,23 @@ const SHAPES: readonly Shape[] = [
   [/^“(.+)” is one word too many\.$/, (word) => `La palabra «${word}» sobra.`],
 ]
 
+/** What a refusal adds: what would hold the problem. */
+const HINT = /^(.+\.) (?:It would fit on: ([^.]+)|No material here holds it yet)\.$/
+const hinted = (titles: string | undefined): string =>
+  titles === undefined
+    ? 'Todavía no hay aquí ningún material en el que quepa.'
+    : `Cabe en: ${titles.split(', ').map(titled).join(', ')}.`
+const titled = (title: string): string => {
+  const id = (Object.keys(TITLES) as SpanishMaterial[]).find((m) => REPRESENTATIONS[m].title === title)
+  return id ? TITLES[id] : title
+}
 /** A reason in Spanish; null where it is not told in it. */
 export function reasonInSpanish(why: string): string | null {
+  const [, before, titles] = HINT.exec(why) ?? []
+  if (before !== undefined) {
+    const said = reasonInSpanish(before)
+    return said === null ? null : `${said} ${hinted(titles)}`
+  }
   for (const [shape, said] of SHAPES) {
     const found = shape.exec(why)
     if (found) return said(...found.slice(1).map((part) => part ?? ''))
