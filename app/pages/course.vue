@@ -312,10 +312,6 @@ h2 {
   margin: 0.6rem 0 0.3rem;
   font-size: 1.05rem;
 }
-.file:focus-within {
-  outline: 3px solid var(--focus);
-  outline-offset: 2px;
-}
 .found ul {
   margin: 0;
   padding: 0.4rem 1rem 0.4rem 2rem;

@@ -366,12 +366,6 @@ p {
 .for input[type='number'] {
   width: 6rem;
 }
-.tick {
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  min-height: 44px;
-}
 .kits {
   display: grid;
   gap: 1.2rem;

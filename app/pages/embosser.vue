@@ -41,7 +41,9 @@ useHead({ title: 'Embosser – Sett' })
       It stands in for a machine of 40 cells by 25 lines. What is sent to it from Braille in another window of this
       browser comes here, or a file is opened.
     </p>
-    <label>A BRF file <input type="file" accept=".brf,.txt,text/plain" @change="open" /></label>
+    <label class="stone-button"
+      >Open a BRF file <input type="file" accept=".brf,.txt,text/plain" class="sr-only" @change="open"
+    /></label>
     <p v-if="jobs.length === 0" class="quiet">Nothing was sent yet.</p>
     <section v-for="job in jobs" :key="job.id" :aria-label="job.name">
       <h2>{{ job.name }}</h2>

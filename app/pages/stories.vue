@@ -270,12 +270,6 @@ fieldset {
   padding: 0;
   border: 0;
 }
-.tick {
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  min-height: 44px;
-}
 p {
   margin: 0;
 }

@@ -52,10 +52,6 @@ legend {
   font-weight: 700;
 }
 .tick {
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  min-height: 44px;
   clear: both;
 }
 p {

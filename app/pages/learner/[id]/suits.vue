@@ -205,12 +205,6 @@ label {
   display: grid;
   gap: 0.2rem;
 }
-.tick {
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  min-height: 44px;
-}
 .ticks {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(11rem, 100%), 1fr));

@@ -262,13 +262,6 @@ useHead({ title: () => `Your voice for ${there.value?.codeName ?? 'a learner'} â
   flex: 1 1 18rem;
   max-width: 32rem;
 }
-.file {
-  position: relative;
-}
-.file:focus-within {
-  outline: 3px solid var(--ink);
-  outline-offset: 2px;
-}
 ul {
   list-style: none;
   margin: 0;
