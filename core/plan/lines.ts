@@ -12,7 +12,7 @@ import { equations } from '../representation/equations/equations'
 import { REPRESENTATIONS } from '../representation/index'
 import type { BeadDetail } from '../speech/beads'
 import { sumOrder } from '../speech/columnSum'
-import { carryNote } from '../speech/index'
+import { carryNote, lineInWords } from '../speech/index'
 import { inUnitForm, named, packOf, pretty, type WordPack } from '../speech/words'
 import { wayById } from '../way/index'
 import type { Setup } from './setup'
@@ -76,10 +76,12 @@ export interface LineStyle {
   readonly form?: PartsChoices['form']
   /** The class's money, where coins are counted. */
   readonly money?: Currency
+  readonly words?: WordPack
 }
 export const styleOf = ({ choices, way }: Pick<Setup, 'choices' | 'way'>): LineStyle => ({
   ownSign: choices.signed.ownSign,
   form: choices.parts.form,
+  words: packOf(choices.words),
   ...(wayById(way).sort === 'coins' ? { money: currencyOf(choices.money) } : {}),
 })
 
@@ -92,7 +94,8 @@ export function linesOf(
 ): readonly WrittenLine[] {
   const lines = since(next.lines, page.lines).map(({ text, act: made }): WrittenLine => {
     if (made.kind === 'count' && text.startsWith('·')) return { text: sequence(next.lines) }
-    const plain = pretty(text, style.ownSign)
+    const written = pretty(text, style.ownSign)
+    const plain = style.words ? lineInWords(written, style.words) : written
     const shown = style.form === 'units' ? inUnitForm(plain) : plain
     return / [=<>] /.test(text) && !text.startsWith('read ')
       ? { text: shown, equation: plainArithmetic(text) }

@@ -21,7 +21,7 @@ import {
   type RepresentationId,
 } from '../representation/representation'
 import type { BeadDetail } from '../speech/beads'
-import { labelOf, sayAct, sayGuess, sayOwed, sayStart } from '../speech/index'
+import { labelOf, sayAct, sayGuess, sayOwed, sayStart, underWay as labelUnderWay } from '../speech/index'
 import { storyOf } from '../speech/story'
 import { nextOf, wayById } from '../way/index'
 import { compareWithWay, isAmount } from './comparing'
@@ -134,8 +134,8 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
       acts.length > 0
         ? acts.map((a) => labelOf(a, pack, hands, setup.units)).join(' · ')
         : hand.owed?.kind === 'loose-arrow'
-          ? 'loose arrow'
-          : 'on the sheet',
+          ? labelUnderWay('arrow', pack)
+          : labelUnderWay('sheet', pack),
     say: owed || said.filter((t) => t !== '').join(' '),
     lines,
     before,

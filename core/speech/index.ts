@@ -3,7 +3,13 @@ import { sayMatch as matchInEnglish } from './match'
 import { sayOpening as openingInEnglish } from './opening'
 import { sayOwed as owedInEnglish } from './owed'
 import * as english from './say'
-import { carryNote as carryInEnglish, sayGuess as guessInEnglish, sayStart as startInEnglish } from './notes'
+import {
+  carryNote as carryInEnglish,
+  sayGuess as guessInEnglish,
+  sayStart as startInEnglish,
+  lineInWords as lineInEnglish,
+  UNDER_WAY,
+} from './notes'
 import type { Words } from '../choices'
 import { introducePacks, type WordPack } from './words'
 
@@ -19,6 +25,8 @@ export interface Speech {
   readonly sayGuess: typeof guessInEnglish
   readonly sayStart: typeof startInEnglish
   readonly carryNote: typeof carryInEnglish
+  readonly lineInWords: typeof lineInEnglish
+  readonly UNDER_WAY: Readonly<Record<keyof typeof UNDER_WAY, string>>
 }
 
 /** A language besides English: how it makes a class's words, and what it says. */
@@ -36,6 +44,8 @@ const ENGLISH: Speech = {
   sayGuess: guessInEnglish,
   sayStart: startInEnglish,
   carryNote: carryInEnglish,
+  lineInWords: lineInEnglish,
+  UNDER_WAY,
 }
 const speeches = new Map<LanguageId, Speech>([['en', ENGLISH]])
 /** Lets a language be spoken; until then those who want it are told in English. */
@@ -63,5 +73,9 @@ export const sayMatch: Speech['sayMatch'] = (match, pack) => speechOf(pack).sayM
 export const sayGuess: Speech['sayGuess'] = (guess, there, pack) => speechOf(pack).sayGuess(guess, there, pack)
 /** Said where a hand begins with another number than the problem. */
 export const sayStart: Speech['sayStart'] = (asked, pack) => speechOf(pack).sayStart(asked, pack)
+/** A written line with its words, where it has some. */
+export const lineInWords: Speech['lineInWords'] = (text, pack) => speechOf(pack).lineInWords(text, pack)
+/** The label of a mark that is no act yet (`sheet`), or of an arrow that starts elsewhere (`arrow`). */
+export const underWay = (what: keyof typeof UNDER_WAY, pack: WordPack): string => speechOf(pack).UNDER_WAY[what]
 /** Beside a column's sum: what is written under it and what is carried. */
 export const carryNote: Speech['carryNote'] = (stays, carried, pack) => speechOf(pack).carryNote(stays, carried, pack)

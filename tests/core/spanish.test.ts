@@ -6,6 +6,7 @@ import {
   packOf,
   parseProblem,
   askInWords,
+  attempt,
   plan,
   recordOf,
   reopen,
@@ -102,5 +103,69 @@ describe('The Bench in Spanish', () => {
       'Cincuenta y tres no es la respuesta. El tablero muestra cincuenta y dos.',
     )
     expect(worked('8 + 5', 'counters', ['put 8', 'set 5', 'push 5', 'read 13']).at(-1)).toContain('es igual a trece.')
+  })
+
+  const MOVES = {
+    blocks: [
+      'lay 5 tens 2 ones',
+      'take 3 tens',
+      'take 9 ones',
+      'break 1 ten',
+      'take 1 ten',
+      'give 10 ones',
+      'read 15',
+      'read 53',
+      'set 3 tens',
+      'return 1 one',
+    ],
+    drawn: [
+      'draw 5 tens',
+      'draw 2 ones',
+      'cross 2 ones',
+      'break 1 ten',
+      'cross 3 tens',
+      'ring 1 ten',
+      'read 4',
+      'read 15',
+    ],
+    counters: ['put 8', 'put 5', 'set 5', 'push 5', 'return 4', 'hold 13', 'back 12', 'back 10', 'read 8', 'read 3'],
+    columns: [
+      'write 52',
+      'write 25',
+      'under - 37',
+      'answer 5 ones',
+      'strike tens',
+      'above 4 tens',
+      'one ones',
+      'answer 1 tens',
+      'answer 5 ones',
+      'read 15',
+    ],
+    openline: ['start 52', 'start 37', 'hop -30', 'hop -7', 'hop +3', 'read 15', 'read 22', 'way 37 to 52'],
+  } as const
+
+  test('whatever hands do, rightly or not, is told without one English word', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...(Object.keys(MOVES) as (keyof typeof MOVES)[])),
+        fc.array(fc.nat(9), { minLength: 1, maxLength: 9 }),
+        (on, picks) => {
+          const problem = on === 'counters' ? '13 - 5' : '52 - 37'
+          const [english, spanish] = [DEFAULT_CHOICES, choices].map((c) => {
+            let bench = openBench({ problem, representation: on, choices: c }, 'together')
+            for (const pick of picks) {
+              const done = attempt(() => enter(bench, { at: 0, on, move: MOVES[on][pick % MOVES[on].length]! }))
+              if ('ok' in done) bench = done.ok
+            }
+            return listed(bench.now.stones)
+              .map((s) => `${s.label} ${s.say} ${s.owed} ${s.lines.map((l) => l.text).join(' ')}`)
+              .join(' ')
+          })
+          const foreign = new Set(wordsIn(english!).filter((w) => !ALIKE.has(w)))
+          expect([on, picks, wordsIn(spanish!).filter((w) => foreign.has(w))]).toEqual([on, picks, []])
+        },
+      ),
+      { numRuns: 250 },
+    )
   })
 })

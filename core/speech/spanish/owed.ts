@@ -120,5 +120,16 @@ export function sayGuess(guess: Exact, there: Exact, pack: WordPack): string {
     ? `Justo lo que estimaste: ${say(guess, pack)}.`
     : `La estimación era ${say(guess, pack)}: a ${say(off, pack)} de distancia.`
 }
+const LINE_WORDS: Readonly<Record<string, string>> = {
+  read: 'leído',
+  'in the head': 'en la cabeza',
+  from: 'desde',
+  to: 'hasta',
+  by: 'de',
+  times: 'veces',
+}
+export const lineInWords = (text: string): string =>
+  text.replace(/\b(read|in the head|from|to|by|times)\b/g, (word) => LINE_WORDS[word]!)
+export const UNDER_WAY = { sheet: 'en la hoja', arrow: 'flecha suelta' } as const
 export const sayStart = (asked: Exact, pack: WordPack): string => `El problema empieza con ${say(asked, pack)}.`
 export const carryNote = (stays: number, carried: number): string => `escribe ${stays}, lleva ${carried}`
