@@ -1,7 +1,8 @@
 import { createPinia, setActivePinia } from 'pinia'
 import * as vue from 'vue'
+import en from '../../app/locales/en.json'
 
-/** What Nuxt puts within reach of stores and composables, for tests of them in Node: Vue's own, and a browser's storage. */
+/** What Nuxt puts within reach of stores and composables, for tests of them in Node: Vue's own, a browser's storage, the words of the Bench. */
 
 /** The browser's storage: text by key, as it would lie there after a lid is closed. */
 export const stored = new Map<string, string>()
@@ -20,7 +21,12 @@ function useLocalStorage<T>(key: string, begin: T, { serializer }: Options<T> = 
   return value
 }
 
+/** The Bench's words in English, with what is filled in. */
+const t = (key: keyof typeof en, filled: Readonly<Record<string, unknown>> = {}): string =>
+  en[key].replace(/\{(\w+)\}/g, (_, gap: string) => String(filled[gap]))
+
 Object.assign(globalThis, {
+  useI18n: () => ({ t }),
   ref: vue.ref,
   shallowRef: vue.shallowRef,
   computed: vue.computed,
