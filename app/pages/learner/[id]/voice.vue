@@ -4,6 +4,7 @@ import { MOST_BYTES, type Recording } from '../../../../shared/recordings'
 import type { RecordPage } from '../../../../shared/listing'
 import type { SavedRecord } from '../../../../shared/schemas'
 import { spokenWords } from '../../../../shared/spokenWords'
+import { fetchSpanish } from '../../../utils/languages'
 import { request } from '../../../utils/request'
 
 /** Words and sentences that a teacher says for a learner; they are played instead of the browser's voice wherever they are enough. */
@@ -50,6 +51,8 @@ async function lately(): Promise<readonly string[]> {
       .map(async (r): Promise<PlanRequest> => (await request<SavedRecord>(`/api/records/${r.id}`)).work),
   )
   const words = there.value?.choices.words ?? classroom.classroom?.words
+  // What the Bench says in Spanish is recorded in Spanish.
+  if (words?.language === 'es') await fetchSpanish()
   return (works.length > 0 ? works : FIRST).flatMap((work) => {
     try {
       const asked = words ? { ...work, choices: { ...work.choices, words } } : work
