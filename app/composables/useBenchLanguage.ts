@@ -6,7 +6,7 @@ export function useBenchLanguage() {
   const { locale, availableLocales, setLocaleMessage } = useI18n({ useScope: 'global' })
   const classroom = useClassroom()
   const route = useRoute()
-  const wanted = computed<LanguageId>(() => (route.path === '/bench' ? (classroom.words.language ?? 'en') : 'en'))
+  const wanted = computed<LanguageId>(() => (route.path === '/bench' ? (classroom.spoken.language ?? 'en') : 'en'))
   watch(
     wanted,
     async (language) => {

@@ -22,7 +22,7 @@ export function useNames() {
   /** The language of the page besides English, or null. */
   const own = computed(() => (locale.value === 'es' ? fetched.value : null))
   const spanish = computed(() => own.value !== null)
-  const pack = computed(() => packOf(own.value ? classroom.words : { ...classroom.words, language: 'en' }))
+  const pack = computed(() => packOf(own.value ? classroom.spoken : classroom.words))
   const ownTitle = (id: RepresentationId): string | undefined =>
     (own.value?.titles as Readonly<Partial<Record<RepresentationId, string>>> | undefined)?.[id]
   return {

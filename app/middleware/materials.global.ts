@@ -7,5 +7,5 @@ import { fetchAll } from '../utils/materials'
  */
 export default defineNuxtRouteMiddleware(async ({ path }) => {
   if (!['/', '/bench'].includes(path)) await fetchAll()
-  if (path === '/bench' && useClassroom().words.language === 'es') await fetchSpanish().catch(() => undefined)
+  if (path === '/bench' && useClassroom().spoken.language === 'es') await fetchSpanish().catch(() => undefined)
 })

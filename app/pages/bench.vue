@@ -52,7 +52,7 @@ async function open(): Promise<void> {
   } else if (bench.bench.log.length === 0 && !bench.restore()) bench.ask(bench.problem)
 }
 const { locale } = useI18n({ useScope: 'global' })
-watch([() => classroom.words, locale], () => bench.bench.log.length === 0 && bench.again())
+watch([() => classroom.spoken, locale], () => bench.bench.log.length === 0 && bench.again())
 
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { WORD_SETS } from '../../core/door'
+import { WORD_SETS, type Words } from '../../core/door'
 import type { KeptLearner } from '../../shared/learners'
 import type { Classroom, NewLearner } from '../../shared/schemas'
 import { roomAnswer } from '../utils/firstRoom'
@@ -19,7 +19,12 @@ export const useClassroom = defineStore('classroom', () => {
 
   const learner = computed(() => learners.value.find((l) => l.id === learnerId.value) ?? null)
   /** The room's words and hands, with what differs for whoever is at the bench. */
-  const words = computed(() => learner.value?.choices.words ?? classroom.value?.words ?? WORD_SETS.exchange)
+  const spoken = computed<Words>(() => learner.value?.choices.words ?? classroom.value?.words ?? WORD_SETS.exchange)
+  /** The same words in English, as every place but the Bench has them. */
+  const words = computed<Words>(() => {
+    const { language: _, ...english } = spoken.value
+    return english
+  })
   const hands = computed(
     () => classroom.value && { ...toRaw(classroom.value.hands), ...toRaw(learner.value?.choices.hands) },
   )
@@ -63,6 +68,7 @@ export const useClassroom = defineStore('classroom', () => {
     groups,
     learnerId,
     learner,
+    spoken,
     words,
     hands,
     load,

@@ -7,7 +7,7 @@ const emit = defineEmits<{ done: [] }>()
 
 const classroom = useClassroom()
 const name = ref(classroom.classroom?.name ?? '')
-const words = ref<Words>({ ...(classroom.classroom?.words ?? classroom.words) })
+const words = ref<Words>({ ...(classroom.classroom?.words ?? classroom.spoken) })
 const { words: _, ...usual } = DEFAULT_CHOICES
 const hands = reactive<Hands>({
   ...(structuredClone(usual) as Hands),

@@ -41,7 +41,7 @@ export function benchSettings() {
       way: over.way ?? way.value,
       beside: beside.value,
       byHand: byHand.value,
-      words: classroom.words,
+      words: classroom.spoken,
       hands: classroom.hands ?? undefined,
       abacus: toRaw(abacus.value),
     })

@@ -24,7 +24,7 @@ const counting = ref<Pick<Hands, 'away' | 'firstFinger' | 'firstHand'>>({
   firstHand: 'left',
 })
 const access = ref<Access>({ ...ACCESS_AT_FIRST })
-const words = ref<Words>({ ...classroom.words })
+const words = ref<Words>({ ...classroom.spoken })
 const trouble = ref('')
 const said = ref('')
 watch(
@@ -45,7 +45,7 @@ watch(
     const { away, firstFinger, firstHand } = hands ?? room
     counting.value = { away: [...away], firstFinger, firstHand }
     access.value = { ...l.choices.access }
-    words.value = { ...(own ?? classroom.classroom?.words ?? classroom.words) }
+    words.value = { ...(own ?? classroom.classroom?.words ?? classroom.spoken) }
   },
   { immediate: true },
 )
