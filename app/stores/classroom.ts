@@ -3,6 +3,7 @@ import { WORD_SETS, type Words } from '../../core/door'
 import type { KeptLearner } from '../../shared/learners'
 import type { Classroom, NewLearner } from '../../shared/schemas'
 import { roomAnswer } from '../utils/firstRoom'
+import { fetchSpanish } from '../utils/languages'
 import { request } from '../utils/request'
 
 /** The room, its word pack and its learners, as the server keeps them. */
@@ -31,6 +32,9 @@ export const useClassroom = defineStore('classroom', () => {
 
   async function load(): Promise<void> {
     const answer = await roomAnswer()
+    // What lies on the Bench is told as soon as it opens, so a language of the room comes before it; without it English is spoken.
+    const all = [answer.classroom?.words, ...answer.learners.map((l) => l.choices.words)]
+    if (all.some((w) => w?.language === 'es')) await fetchSpanish().catch(() => undefined)
     classroom.value = answer.classroom
     everyone.value = answer.learners
     // The first time, the first of the class is at the bench; later whoever was chosen, or nobody.
