@@ -262,8 +262,13 @@ export async function lessonsAround<Lesson>(url: string): Promise<Lesson[]> {
 /** Every rule that axe has, best practice too. */
 const ALL_RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
 
-/** axe finds nothing to mend on what is shown. */
+/** axe finds nothing to mend on what is shown, once what is on its way out has gone. */
 export async function noViolations(driver: WebDriver): Promise<void> {
+  await driver.wait(
+    async () => (await driver.findElements(By.css('[class*="-leave-active"]'))).length === 0,
+    WAIT,
+    'something is still on its way out',
+  )
   const { violations } = await new AxeBuilder(driver).options({ runOnly: ALL_RULES }).analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual([])
 }
