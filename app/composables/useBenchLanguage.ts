@@ -10,9 +10,14 @@ export function useBenchLanguage() {
   watch(
     wanted,
     async (language) => {
-      if (language === 'es') {
-        const [words] = await Promise.all([import('../locales/es.json'), fetchSpanish()])
-        if (!availableLocales.includes('es')) setLocaleMessage('es', words.default)
+      try {
+        if (language === 'es') {
+          const [words] = await Promise.all([import('../locales/es.json'), fetchSpanish()])
+          if (!availableLocales.includes('es')) setLocaleMessage('es', words.default)
+        }
+      } catch {
+        // Without its words a Bench stays in English; they are asked for again when it is opened the next time.
+        return
       }
       // Somebody may have gone on while the words were fetched.
       if (language === wanted.value) locale.value = language

@@ -1,6 +1,6 @@
 import { introduceLanguage } from '../../core/door'
 
-/** Spanish, once a class that speaks it has come to the Bench; null until then. */
+/** Spanish, once somebody of the room speaks it; null until then. */
 export const spanish = shallowRef<(typeof import('../../core/spanish'))['SPANISH'] | null>(null)
 
 /** Fetches Spanish, once. */

@@ -82,6 +82,7 @@ test('a material that is not told in it yet says so, and is told in English, mar
   await click('Abacus')
   await text(driver, '.say .words', /fifty-two|fifteen|thirty-seven/i)
   expect(await driver.executeScript('return document.querySelector(".say .words").lang')).toBe('en')
+  expect(await driver.executeScript('return document.querySelector("#mat .mats > div").lang')).toBe('en')
   await (await byRole(driver, 'link', 'Hoy')).click()
   await byRole(driver, 'heading', 'What is next')
   expect(await language()).toBe('en-GB')

@@ -19,6 +19,7 @@ function work(a: Advice): void {
 <template>
   <Dialog
     v-model:visible="open"
+    lang="en"
     modal
     :header="`Which way suits ${pretty(bench.problem)}?`"
     :style="{ width: '40rem', maxWidth: '94vw' }"

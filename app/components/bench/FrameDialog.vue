@@ -14,6 +14,7 @@ const choices = computed({
 <template>
   <Dialog
     v-model:visible="open"
+    lang="en"
     modal
     header="How the abacus is worked here"
     :style="{ width: '34rem', maxWidth: '94vw' }"

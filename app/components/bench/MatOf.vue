@@ -14,6 +14,7 @@ const props = defineProps<{
 const emit = defineEmits<{ refuse: [why: string]; say: [text: string] }>()
 
 const bench = useBench()
+const { told, foreign } = useNames()
 const mat = computed(() => matOf(props.id))
 const ours = computed(() => props.moment === bench.bench.now)
 /** Beads to point at: those of the move that is offered. */
@@ -51,7 +52,7 @@ const make = (texts: string | readonly string[]): boolean =>
 </script>
 
 <template>
-  <div :class="mat.lies">
+  <div :class="mat.lies" :lang="foreign(told(id))">
     <component
       :is="mat.component"
       :key="`${id}${bench.id}`"

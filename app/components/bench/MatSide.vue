@@ -8,7 +8,7 @@ const emit = defineEmits<{ refuse: [why: string]; say: [text: string]; beside: [
 
 const bench = useBench()
 const { t } = useI18n()
-const { title } = useNames()
+const { title, reason } = useNames()
 const setup = computed(() => bench.bench.setup)
 const now = computed(() => bench.bench.now)
 const beside = computed(() => bench.second)
@@ -20,12 +20,12 @@ const besideLit = computed(() =>
 const titleOf = (id: string): string => (isRepresentation(id) ? capital(title(id)) : '')
 /** What the second one waits for, or what is owed on it; in Alone only what is a matter of setting out. */
 const quiet = computed(() => {
-  if (!beside.value) return ''
+  if (!beside.value) return { text: '', lang: undefined }
   if (!setup.value.both)
-    return now.value.followers[beside.value]?.why ?? bench.stones.at(-1)?.waiting[beside.value] ?? ''
+    return reason(now.value.followers[beside.value]?.why ?? bench.stones.at(-1)?.waiting[beside.value] ?? '')
   const stone = now.value.second?.stones.last
   const atOnce = ['align', 'copy'].includes(stone?.owedKind ?? '')
-  return stone && (bench.bench.mode !== 'alone' || atOnce) ? stone.owed : ''
+  return { text: stone && (bench.bench.mode !== 'alone' || atOnce) ? stone.owed : '', lang: undefined }
 })
 /** What two representations worked by hand have and have not; in Alone Sett keeps quiet until the end. */
 const matched = computed(() => {
@@ -90,7 +90,7 @@ const matched = computed(() => {
         @refuse="(why) => emit('refuse', why)"
         @say="(text) => emit('say', text)"
       />
-      <p v-if="quiet" class="note" role="status">{{ quiet }}</p>
+      <p v-if="quiet.text" class="note" role="status" :lang="quiet.lang">{{ quiet.text }}</p>
     </section>
     <ul
       v-if="matched"

@@ -4,6 +4,7 @@ import { hasBelow, REPRESENTATIONS, type ColumnsState } from '../../../core/door
 defineProps<{ litPlaces: readonly number[] }>()
 const bench = useBench()
 const { t } = useI18n()
+const { reason } = useNames()
 const shows = useLocalStorage<'both' | 'lines' | 'columns'>('sett.page', 'both')
 /** On beads the page is the running totals with their rules, and the chain as a plain column. */
 const beads = computed(() => REPRESENTATIONS[bench.bench.setup.representation].sorts.includes('beads'))
@@ -21,7 +22,7 @@ const guesses = computed(() => {
 const sheet = computed(() => bench.bench.now.states.columns as ColumnsState | undefined)
 const onMat = computed(() => bench.bench.setup.representation === 'columns' || bench.second === 'columns')
 const writable = computed(() => bench.bench.mode === 'together')
-const waiting = computed(() => bench.bench.now.followers.columns?.why ?? '')
+const waiting = computed(() => reason(bench.bench.now.followers.columns?.why ?? ''))
 const newest = computed(() => bench.lit === bench.stones.length - 1)
 const CHOICES = ['both', 'lines', 'columns'] as const
 /** On beads lines are running totals, and the columns are one. */
@@ -59,7 +60,7 @@ function write(texts: readonly string[]): void {
           :newest="newest"
           @move="write"
         />
-        <p v-if="waiting" class="waiting" role="status">{{ waiting }}</p>
+        <p v-if="waiting.text" class="waiting" role="status" :lang="waiting.lang">{{ waiting.text }}</p>
       </div>
       <LazyChainColumn
         v-if="beads && shows !== 'lines'"

@@ -63,7 +63,13 @@ const CHOICES: readonly { readonly id: Separator; readonly label: string }[] = [
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Read the numbers" :style="{ width: '40rem', maxWidth: '94vw' }">
+  <Dialog
+    v-model:visible="open"
+    lang="en"
+    modal
+    header="Read the numbers"
+    :style="{ width: '40rem', maxWidth: '94vw' }"
+  >
     <div class="choices" role="group" aria-label="Between thousands">
       <span>Between thousands</span>
       <button
@@ -77,7 +83,7 @@ const CHOICES: readonly { readonly id: Separator; readonly label: string }[] = [
         {{ c.label }}
       </button>
     </div>
-    <ul class="learner">
+    <ul class="learner" :lang="pack.language">
       <li v-for="(n, i) in [...numbers, ...(sentence ? [sentence] : [])]" :key="i">
         <strong><MathLine :line="n.figures" /></strong>
         <span>{{ n.words }}</span>

@@ -16,8 +16,11 @@ const piece = (word: string): string => {
   const place = placeNamed(word.toLowerCase())
   return place === undefined ? word : placeInSpanish(place, /s$/.test(word) ? 2 : 1)
 }
-const piecesOf = (n: string, word: string): string =>
-  `${n === 'no' ? 'ninguna' : n} ${piece(n === '1' ? word.replace(/s$/, '') : word)}`
+/** “Hay solo 2 unidades”, “no hay decenas”: how many there are, as the English has it (`no`, `only 2`, `2`). */
+const thereAre = (n: string, word: string): string => {
+  if (n === 'no') return `No hay ${piece(word)}`
+  return `Hay ${n.replace('only', 'solo')} ${piece(word)}`
+}
 
 const MATS: Readonly<Record<string, string>> = {
   'the chart': 'la tabla',
@@ -86,12 +89,12 @@ const SHAPES: readonly Shape[] = [
   [
     /^There (?:is|are) (no|only \d+|\d+) (\S+) (on the mat|set beside|beside the mat|taken away|in the store); (\d+) (?:is|are) wanted\.(?: Break one (.+) first\.)?$/,
     (n, word, where, wanted, above) =>
-      `Hay ${piecesOf(n!.replace('only ', 'solo '), word!)} ${WHERE[where!]}; hacen falta ${wanted}.${above ? ` Primero parte una ${piece(above)}.` : ''}`,
+      `${thereAre(n!, word!)} ${WHERE[where!]}; hacen falta ${wanted}.${above ? ` Primero parte una ${piece(above)}.` : ''}`,
   ],
   [
     /^There (?:is|are) (no|only \d+) (\S+) drawn; (\d+) (?:is|are) wanted\.(?: Break one (.+) first\.)?$/,
     (n, word, wanted, above) =>
-      `Hay ${piecesOf(n!.replace('only ', 'solo '), word!)} en el dibujo; hacen falta ${wanted}.${above ? ` Primero parte una ${piece(above)}.` : ''}`,
+      `${thereAre(n!, word!)} en el dibujo; hacen falta ${wanted}.${above ? ` Primero parte una ${piece(above)}.` : ''}`,
   ],
   [
     /^There are no (\S+) (on the mat|set beside|beside the mat|taken away)\.$/,
@@ -130,7 +133,7 @@ const SHAPES: readonly Shape[] = [
   [
     /^There (?:is|are) (no|only \d+) (\S+) out; (\d+) (?:is|are) wanted\.(?: .+)?$/,
     (n, what, wanted) =>
-      `Hay ${n === 'no' ? 'cero' : n!.replace('only', 'solo')} ${thing(what!)} fuera; hacen falta ${wanted}.`,
+      `${n === 'no' ? 'No hay' : `Hay ${n!.replace('only', 'solo')}`} ${thing(what!)} fuera; hacen falta ${wanted}.`,
   ],
   [
     /^Only (\d+) (\S+) are set apart; (\d+) are wanted\.$/,
