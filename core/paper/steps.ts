@@ -106,7 +106,7 @@ function cells(s: Setting, { setup, steps }: Strip, width: number, most: number)
     const now = JSON.stringify(state)
     const changed = now !== before
     before = now
-    if (s.tactile) return feltStep(s, setup, state, changed, lines, say, width, most)
+    if (s.tactile) return feltStep(s, setup, { state, lines, say }, changed, { w: width, h: most })
     const picture = changed ? pictureOf(setup, setup.representation, state) : null
     const seen = picture && picture.w > 0.1 ? picture : null
     const beside = seen ? width * 0.46 : 0
@@ -130,12 +130,9 @@ function cells(s: Setting, { setup, steps }: Strip, width: number, most: number)
 function feltStep(
   s: Setting,
   setup: Setup,
-  state: unknown,
+  { state, lines, say }: Shown,
   changed: boolean,
-  lines: readonly string[],
-  say: string,
-  width: number,
-  most: number,
+  { w: width, h: most }: Room,
 ): Block {
   const small = sizeFor(s, 'small')
   const felt = changed ? feltPictureOf(setup, setup.representation, state, width) : null
