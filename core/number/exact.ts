@@ -70,38 +70,32 @@ export function exact(value: number | bigint | string): Exact {
   return (pair && lowest(...pair)) ?? print(new Fraction(plain))
 }
 
-export const add = (a: Exact, b: Exact): Exact =>
-  combine(
-    a,
-    b,
-    (x, y) => lowest(crossed(x, y, 1), x[1] * y[1]),
-    (x, y) => x.add(y),
-  )
+/** Of two whole numbers that machine integers hold, what these make of them; undefined where either is none, or the result is none. */
+function quickly(a: Exact, b: Exact, work: (x: number, y: number) => number): Exact | undefined {
+  const [x, y] = [small(a), small(b)]
+  if (x === undefined || y === undefined) return undefined
+  const result = work(x, y)
+  return Number.isSafeInteger(result) ? (String(result === 0 ? 0 : result) as Exact) : undefined
+}
+const plus = (x: number, y: number): number => x + y
+const minus = (x: number, y: number): number => x - y
+const times = (x: number, y: number): number => x * y
+const plusPairs = (x: Pair, y: Pair): Exact | undefined => lowest(crossed(x, y, 1), x[1] * y[1])
+const minusPairs = (x: Pair, y: Pair): Exact | undefined => lowest(crossed(x, y, -1), x[1] * y[1])
+const timesPairs = (x: Pair, y: Pair): Exact | undefined => lowest(x[0] * y[0], x[1] * y[1])
+const overPairs = (x: Pair, y: Pair): Exact | undefined => lowest(x[0] * y[1], x[1] * y[0])
+
+export const add = (a: Exact, b: Exact): Exact => quickly(a, b, plus) ?? combine(a, b, plusPairs, (x, y) => x.add(y))
 export const subtract = (a: Exact, b: Exact): Exact =>
-  combine(
-    a,
-    b,
-    (x, y) => lowest(crossed(x, y, -1), x[1] * y[1]),
-    (x, y) => x.sub(y),
-  )
+  quickly(a, b, minus) ?? combine(a, b, minusPairs, (x, y) => x.sub(y))
 export const multiply = (a: Exact, b: Exact): Exact =>
-  combine(
-    a,
-    b,
-    (x, y) => lowest(x[0] * y[0], x[1] * y[1]),
-    (x, y) => x.mul(y),
-  )
+  quickly(a, b, times) ?? combine(a, b, timesPairs, (x, y) => x.mul(y))
 /** a ÷ b. @throws Refusal when b is 0. */
 export function divide(a: Exact, b: Exact): Exact {
   if (b === ZERO) throw new Refusal('Nothing can be divided by nought.')
-  return combine(
-    a,
-    b,
-    (x, y) => lowest(x[0] * y[1], x[1] * y[0]),
-    (x, y) => x.div(y),
-  )
+  return combine(a, b, overPairs, (x, y) => x.div(y))
 }
-export const negate = (a: Exact): Exact => subtract(ZERO, a)
+export const negate = (a: Exact): Exact => (a === ZERO ? a : ((a.startsWith('-') ? a.slice(1) : `-${a}`) as Exact))
 /** −1, 0 or 1: whether a is less than, equal to or greater than b. */
 export function compare(a: Exact, b: Exact): number {
   if (a === b) return 0

@@ -78,18 +78,21 @@ export function valueOf(numeral: Numeral): Exact {
 export function printExact(value: Exact): string {
   const [top = '', bottom] = value.split('/')
   if (bottom === undefined) return value
-  let decimals = 0
-  let scale = 1n
-  while (decimals < 9 && (BigInt(top) * scale) % BigInt(bottom) !== 0n) {
-    decimals += 1
-    scale *= 10n
-  }
-  const scaled = BigInt(top) * scale
-  if (scaled % BigInt(bottom) !== 0n) return value
-  const digits = String(scaled / BigInt(bottom))
+  const decimals = decimalsFor(bottom)
+  if (decimals === undefined) return value
+  const digits = String((BigInt(top) * 10n ** BigInt(decimals)) / BigInt(bottom))
     .replace('-', '')
     .padStart(decimals + 1, '0')
   return `${top.startsWith('-') ? '-' : ''}${digits.slice(0, -decimals)}.${digits.slice(-decimals)}`
+}
+
+/** How many places after the point a fraction in lowest terms has that stands over this; undefined where more than nine, or without end. */
+function decimalsFor(bottom: string): number | undefined {
+  // Over more than ten digits there are no nine places.
+  if (bottom.length > 10) return undefined
+  const under = Number(bottom)
+  for (let places = 1; places <= 9; places++) if (10 ** places % under === 0) return places
+  return undefined
 }
 
 /** A written number within a line, as a pattern: `-1 2/3`, `5/6`, `7.45`, `253`. */

@@ -6,7 +6,7 @@ import { groupTooMany } from '../mistakes/groups'
 import { procedureFor } from '../mistakes/index'
 import { carryBefore, carryDropped, notMovedOver } from '../mistakes/multiplying'
 import { parseNumeral, valueOf } from '../number/numeral'
-import { backwards, extended, listed } from '../number/trail'
+import { backwards, extended, type Trail } from '../number/trail'
 import { follow } from '../plan/follow'
 import { columnLines, styleOf, underWay, write, type WrittenLine } from '../plan/lines'
 import { columnAloud, packFor, type Setup } from '../plan/setup'
@@ -84,34 +84,20 @@ function withoutRule(act: Act): Act {
 /** Lays a stone on a moment: acts in every representation, on the page and in words. */
 export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: HandMoves): Moment {
   const pack = packFor(setup)
-  const hands = handsOf(setup)
-  const { kind } = REPRESENTATIONS[setup.representation]
-  const where = kind === 'written' ? 'page' : kind === 'drawn' ? 'drawing' : 'mat'
   const followed = follow(setup, from, acts, hand)
   let { page, standing } = from
   const lines: WrittenLine[] = []
-  const said: string[] = []
-  let detail: BeadDetail | null = null
+  const stood: Standing[] = []
   for (const act of acts) {
-    said.push(columnAloud(setup, act))
-    said.push(sayAct(act, standing.value, { ...tellingOf(setup, standing, act), where }))
-    said.push(storyOf(act, standing.value, setup.choices.signed.story, pack))
-    if (acts.length === 1 && isWorked(act)) {
-      const how = withRule(setup, from.states[setup.representation], act)
-      said.push(how.say)
-      detail = how.detail
-    }
+    stood.push(standing)
     const written = write(page, act, styleOf(setup))
     page = written.page
     lines.push(...columnLines(setup, from.states[setup.representation], act, written.lines))
     standing = stand(setup.worked, standing, act)
   }
-  if (from.guess !== null && acts.at(-1)?.kind === 'read') said.push(sayGuess(from.guess, standing.value, pack))
-  if (startsElsewhere(from, acts)) said.push(sayStart(valueOf(setup.worked.first), pack))
   if (hand.step === 'part' && hand.detail) lines.push(...underWay(hand.detail, pack))
   const before = from.standing.value
   const owed = hand.owed ? sayOwed(hand.owed, acts, before, pack, setup.units, setup.choices.division.steps) : ''
-  if (hand.toGo) said.push(sayOwed(hand.toGo, acts, before, pack, setup.units))
   const states = {
     ...followed.states,
     ...(setup.all.includes('equations') && hand.on !== 'equations' ? { equations: page } : {}),
@@ -126,17 +112,17 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
     open: null,
   }
   if (acts.length === 0 && owed === '') return { ...shared, stones: from.stones }
+  const words = once(() => wordsOf(setup, from, acts, stood, hand))
   const stone: Stone = {
     on: hand.on,
     acts,
     moves: followed.moves,
-    label:
-      acts.length > 0
-        ? acts.map((a) => labelOf(a, pack, hands, setup.units)).join(' · ')
-        : hand.owed?.kind === 'loose-arrow'
-          ? labelUnderWay('arrow', pack)
-          : labelUnderWay('sheet', pack),
-    say: owed || said.filter((t) => t !== '').join(' '),
+    get label() {
+      return words().label
+    },
+    get say() {
+      return owed || words().say
+    },
     lines,
     before,
     shows: standing.value,
@@ -144,23 +130,88 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
     owedKind: hand.owed?.kind ?? null,
     step: hand.step ?? 'planned',
     slip: hand.slip || watched(from, hand) || owedSlip(setup, hand.owed) || slipOf(setup, from, acts, standing),
-    detail: hand.detail ?? detail,
+    get detail() {
+      return words().detail
+    },
     waiting: followed.waiting,
   }
   return { ...shared, stones: extended(from.stones, stone) }
+}
+
+/** A thing that is made when it is first asked for. */
+function once<T extends object>(make: () => T): () => T {
+  let made: T | undefined
+  return () => (made ??= make())
+}
+
+/** What is said of acts, made only when somebody hears or reads it: checking a record needs none of it. `stood` is what stood before each. */
+function wordsOf(
+  setup: Setup,
+  from: Moment,
+  acts: readonly Act[],
+  stood: readonly Standing[],
+  hand: HandMoves,
+): Pick<Stone, 'label' | 'say' | 'detail'> {
+  const pack = packFor(setup)
+  const hands = handsOf(setup)
+  const main = from.states[setup.representation]
+  const { kind } = REPRESENTATIONS[setup.representation]
+  const where = kind === 'written' ? 'page' : kind === 'drawn' ? 'drawing' : 'mat'
+  const before = from.standing.value
+  const said: string[] = []
+  let detail: BeadDetail | null = null
+  for (const [i, act] of acts.entries()) {
+    const standing = stood[i]!
+    said.push(columnAloud(setup, act))
+    said.push(sayAct(act, standing.value, { ...tellingOf(setup, standing, act), where }))
+    said.push(storyOf(act, standing.value, setup.choices.signed.story, pack))
+    if (acts.length === 1 && isWorked(act)) {
+      const how = withRule(setup, main, act)
+      said.push(how.say)
+      detail = how.detail
+    }
+  }
+  const last = acts.at(-1)
+  if (from.guess !== null && last?.kind === 'read') said.push(sayGuess(from.guess, stood.at(-1)!.value, pack))
+  if (startsElsewhere(from, acts)) said.push(sayStart(valueOf(setup.worked.first), pack))
+  if (hand.toGo) said.push(sayOwed(hand.toGo, acts, before, pack, setup.units))
+  return {
+    label:
+      acts.length > 0
+        ? acts.map((a) => labelOf(a, pack, hands, setup.units)).join(' · ')
+        : hand.owed?.kind === 'loose-arrow'
+          ? labelUnderWay('arrow', pack)
+          : labelUnderWay('sheet', pack),
+    say: said.filter((t) => t !== '').join(' '),
+    detail: hand.detail ?? detail,
+  }
 }
 
 /** Whether an act is just what its rule makes of it, so that it can be told how it went; a reading is told too. */
 const isWorked = (act: Act): boolean =>
   act.kind === 'read' || act.kind === 'lay' || (isAmount(act) && act.rule !== undefined)
 
+const named = new WeakMap<Trail<Stone>, boolean>()
+
+/** Whether some slip on beads has its name already. What was found of a trail is kept, so that a long record is not searched again. */
+function isNamed(stones: Trail<Stone>): boolean {
+  const passed: Trail<Stone>[] = []
+  let at: Trail<Stone> | null = stones
+  let found: boolean | undefined
+  while (found === undefined && at !== null) {
+    found = named.get(at) ?? (at.last !== null && tellsSlip(at.last) ? true : undefined)
+    passed.push(at)
+    at = at.before
+  }
+  for (const trail of passed) named.set(trail, found ?? false)
+  return found ?? false
+}
+const tellsSlip = (s: Stone): boolean => s.owedKind === 'beads' || (s.slip !== '' && s.step === 'part')
+
 /** The slip in acts; a frame read rightly after a slip that has its name adds none of its own. */
 function slipOf(setup: Setup, from: Moment, acts: readonly Act[], standing: Standing): string {
   const act = acts.at(-1)
-  const named =
-    act?.kind === 'read' &&
-    listed(from.stones).some((s) => s.owedKind === 'beads' || (s.slip !== '' && s.step === 'part'))
-  if (act?.kind === 'read' && act.value === from.standing.value && named) return ''
+  if (act?.kind === 'read' && act.value === from.standing.value && isNamed(from.stones)) return ''
   return slipIn(acts, from.standing, standing, lastDone(from), {
     asked: setup.problem,
     worked: setup.worked,

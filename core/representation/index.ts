@@ -3,6 +3,7 @@ import type { Fit } from '../problem/fit'
 import type { Choices } from '../choices'
 import type { Problem } from '../problem/problem'
 import { REPRESENTATION_IDS, type RepresentationId } from '../materials'
+import { remembered } from './remembered'
 import { standsBeside, type Representation } from './representation'
 
 /** What has been introduced so far (core/introduce.ts). */
@@ -10,7 +11,11 @@ const here: Partial<Record<RepresentationId, Representation>> = {}
 
 /** Makes materials known. The same one twice is one. */
 export function introduceMaterials(materials: Iterable<Representation>): void {
-  for (const r of materials) here[r.id] = r
+  for (const r of materials)
+    here[r.id] ??= {
+      ...r,
+      apply: remembered(r.apply as (state: object, move: object) => object) as Representation['apply'],
+    }
 }
 
 /** Every representation that has been introduced: in Node all of them, in a browser those whose code has been fetched. */

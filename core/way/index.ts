@@ -39,7 +39,18 @@ interface Working {
  * The next act of a way from where a problem stands, or null when it is worked and read. Where a hand has begun something that the
  * way is not after (a count in steps, in a way that adds), it is finished in one.
  */
-export function nextOf({ way, worked, choices }: Working, s: Standing): Act | null {
+export function nextOf(working: Working, s: Standing): Act | null {
+  const known = nexts.get(s)
+  const { way, worked, choices } = working
+  if (known && known.way === way && known.worked === worked && known.choices === choices) return known.act
+  const act = nextAct(working, s)
+  nexts.set(s, { way, worked, choices, act })
+  return act
+}
+/** What came of it last: at every move the next act is asked for several times from the same standing. */
+const nexts = new WeakMap<Standing, Working & { readonly act: Act | null }>()
+
+function nextAct({ way, worked, choices }: Working, s: Standing): Act | null {
   const { aim = 'total', next } = WAYS[way]
   if (s.aim.kind === 'total' || s.aim.kind === aim) return next(worked, s, choices)
   const rest = owing(s)

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { listed } from '../../core/number/trail'
 import { parseProblem } from '../../core/problem/parse'
 import { enter, openBench } from '../../core/record/bench'
 import { outcome, slipsOf } from '../../core/record/outcome'
@@ -90,6 +91,11 @@ test.each(REPRESENTATION_IDS)('%s: every move is made or refused, and the record
         }
         slipsOf(bench)
         outcome(bench)
+        // Words are made when they are asked for: every one of them can be.
+        for (const { label, say, detail } of listed(bench.now.stones)) {
+          expect(`${label} ${say} ${JSON.stringify(detail)}`).not.toMatch(/undefined|NaN|\[object/)
+          expect(label).not.toBe('')
+        }
         expect(reopen(recordOf(bench)).now.standing).toEqual(bench.now.standing)
       },
     ),

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { enter, openBench, outcome, representationsFor, slipsOf, waysFor, type Bench } from '../../core/index'
 import { SLIPS } from '../../core/record/slips'
-import { listed } from '../../core/number/trail'
+import { listed, type Trail } from '../../core/number/trail'
 import { plan } from '../../core/plan/plan'
 
 /** Nine times a number, three ways, against multiplying; and where which of them holds. */
@@ -58,8 +58,12 @@ test('written by hand, in another order, wrongly and put right, or at once', () 
     'write 60 + 3 = 63',
   )
   // The false line stays, struck.
-  const { lines } = b.now.states['nine-tricks'] as { lines: { text: string; act: unknown }[] }
-  expect(lines.filter((l) => l.act === null).map((l) => l.text)).toEqual(['9 - 6 = 4'])
+  const { lines } = b.now.states['nine-tricks'] as { lines: Trail<{ text: string; act: unknown }> }
+  expect(
+    listed(lines)
+      .filter((l) => l.act === null)
+      .map((l) => l.text),
+  ).toEqual(['9 - 6 = 4'])
   expect(outcome(make(b, 'write 9 * 7 = 63'))).toMatchObject({ finished: true, right: true })
   const once = make(open('9 * 7', 'one-less'), 'write 9 * 7 = 63', 'write 9 * 7 = 63')
   expect(outcome(once).right).toBe(true)

@@ -28,16 +28,21 @@ import { decimal } from '../../number/units'
 import { fitWholes } from '../../problem/fit'
 import { reach } from '../../problem/friendly'
 import { Refusal } from '../../refusal'
+import { remembered } from '../remembered'
 import { performAll, type Recognised, type Representation } from '../representation'
-import { ROOM, WIDTH, type Drawn, type DrawnMove, type DrawnState } from './state'
+import { MOST_THINGS, ROOM, WIDTH, type Drawn, type DrawnMove, type DrawnState } from './state'
 import { parseMove, printMove } from './text'
 
 /** How many still count in each place. */
-export const countingNow = (s: DrawnState): Counts =>
-  s.things.reduce<number[]>((counts, { place, fate }) => {
-    if (fate === 'counts') counts[place]! += 1
-    return counts
-  }, new Array<number>(WIDTH).fill(0))
+export function countingNow({ things }: DrawnState): Counts {
+  const known = counted.get(things)
+  if (known) return known
+  const counts = new Array<number>(WIDTH).fill(0)
+  for (const { place, fate } of things) if (fate === 'counts') counts[place]! += 1
+  counted.set(things, counts)
+  return counts
+}
+const counted = new WeakMap<readonly Drawn[], Counts>()
 
 /** Gives things of a place that still count another fate: the newest; for a ring the oldest, which stand in full rows. */
 function fated(s: DrawnState, place: Place, count: number, fate: Drawn['fate'], group: number): readonly Drawn[] {
@@ -68,10 +73,12 @@ function fated(s: DrawnState, place: Place, count: number, fate: Drawn['fate'], 
 function drawMore(s: DrawnState, place: Place, count: number, from: Drawn['from'], group: number): readonly Drawn[] {
   if (countingNow(s)[place]! + count > ROOM)
     throw new Refusal(`There is room for ${ROOM} ${placeName(place)} on the drawing.`)
+  if (s.things.length + count > MOST_THINGS)
+    throw new Refusal('The paper is full: nothing is rubbed out here.', 'Begin again, or take some steps back.')
   return [...s.things, ...Array.from({ length: count }, () => ({ place, from, fate: 'counts' as const, group }))]
 }
 
-function apply(s: DrawnState, move: DrawnMove): DrawnState {
+function drawnOn(s: DrawnState, move: DrawnMove): DrawnState {
   switch (move.kind) {
     case 'read':
       return { ...s, read: move.value }
@@ -106,6 +113,9 @@ function apply(s: DrawnState, move: DrawnMove): DrawnState {
     }
   }
 }
+
+/** As a hand draws it. */
+const apply = remembered(drawnOn)
 
 function perform(s: DrawnState, act: Act): readonly DrawnMove[] {
   switch (act.kind) {

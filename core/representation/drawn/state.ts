@@ -5,6 +5,8 @@ import type { Counts, Place } from '../../number/places'
 export const WIDTH = 4
 /** As many as one column has room for. */
 export const ROOM = 60
+/** As many as the paper has room for, with all that was crossed, ringed or struck. */
+export const MOST_THINGS = 1000
 
 /** One drawn thing, and what became of it. Nothing is rubbed out: what no longer counts is crossed, ringed or struck. */
 export interface Drawn {

@@ -3,6 +3,7 @@ import { owing, stand, standingAtStart, termDone, type Standing } from '../../ac
 import { add, exact, multiply, negate, sign, subtract, sum, ZERO, type Exact } from '../../number/exact'
 import { MAX_DIGITS, parseNumeral, valueOf } from '../../number/numeral'
 import { numberText } from '../../number/text'
+import { extended, START, type Trail } from '../../number/trail'
 import { decimal, piecesFor, worthOf, type Units } from '../../number/units'
 import { fitWholes, type Fit, type Sort } from '../../problem/fit'
 import { decimalsIn, printProblem, type Problem, type Sign } from '../../problem/problem'
@@ -23,7 +24,7 @@ export interface WritingState {
   /** The question as it was asked, for the last sentence. */
   readonly asked: string
   readonly standing: Standing
-  readonly lines: readonly WrittenPart[]
+  readonly lines: Trail<WrittenPart>
 }
 
 export type WritingMove = { readonly kind: 'write'; readonly line: string }
@@ -169,16 +170,16 @@ const writes = (d: Dialect, s: WritingState, act: Act, text: string): boolean =>
 
 /** The acts that a line writes; null where it is a sum that does not hold. @throws Refusal when it does not follow. */
 function actsOf(d: Dialect, s: WritingState, text: string): readonly Act[] | null {
+  const sides = text.split(' = ')
+  const worths = sides.length > 1 ? sides.map(sideWorth) : []
+  const isSum = worths.length > 1 && worths.every((w) => w !== undefined)
+  // No page writes a sum that does not hold, so nothing need be tried for it.
+  if (isSum && worths.some((w) => w !== worths[0])) return null
   for (const act of candidates(d, s, text)) if (writes(d, s, act, text)) return [act]
   const atOnce = partedAtOnce(s, text)
   if (atOnce.length > 0) return atOnce
-  const sides = text.split(' = ')
-  const worths = sides.map(sideWorth)
   const now = numberText(s.standing.value, s.standing.units, s.standing.held)
-  if (sides.length > 1 && worths.every((w) => w !== undefined)) {
-    if (worths.some((w) => w !== worths[0])) return null
-    throw new Refusal(`“${text}” is true, but it does not follow from what stands, ${now}.`)
-  }
+  if (isSum) throw new Refusal(`“${text}” is true, but it does not follow from what stands, ${now}.`)
   throw new Refusal(`“${text.slice(0, 40)}” is not a line of this page.`, `Like: ${now} + 7 = …`)
 }
 
@@ -200,7 +201,7 @@ function step(d: Dialect, s: WritingState, line: string): Step {
   if (found) return found
   const acts = actsOf(d, s, line)
   const standing = (acts ?? []).reduce((now, act) => stand(s.problem, now, act), s.standing)
-  const made = { acts, page: { ...s, standing, lines: [...s.lines, { text: line, act: acts?.at(-1) ?? null }] } }
+  const made = { acts, page: { ...s, standing, lines: extended(s.lines, { text: line, act: acts?.at(-1) ?? null }) } }
   if (known.size >= MOST_STEPS) known.clear()
   steps.set(s, known.set(line, made))
   return made
@@ -208,16 +209,18 @@ function step(d: Dialect, s: WritingState, line: string): Step {
 
 /** False lines before the last are struck already; what counts is the last. */
 function recognise(d: Dialect, before: WritingState, moves: readonly WritingMove[]): Recognised {
+  const last = moves.at(-1)
+  if (!last) return undefined
   let state = before
-  for (const [i, move] of moves.entries()) {
-    const { acts, page } = step(d, state, move.line)
-    const [left = '', ...right] = move.line.split(' = ')
-    const wrote = right.at(-1) ?? ''
-    if (i === moves.length - 1) return acts ?? { soFar: [], owed: { kind: 'false-line', left, wrote } }
+  for (let i = 0; i < moves.length - 1; i++) {
+    const { acts, page } = step(d, state, moves[i]!.line)
     if (acts) return undefined
     state = page
   }
-  return undefined
+  const { acts } = step(d, state, last.line)
+  if (acts) return acts
+  const [left = '', ...right] = last.line.split(' = ')
+  return { soFar: [], owed: { kind: 'false-line', left, wrote: right.at(-1) ?? '' } }
 }
 
 function parse(text: string): WritingMove {
@@ -231,7 +234,7 @@ function written(d: Dialect, s: WritingState, act: Act): WritingState {
   const own = inUnits(act, s.standing.units)
   const text = own ? d.line(s, own) : ''
   if (!own || text === '') return s
-  return { ...s, standing: stand(s.problem, s.standing, own), lines: [...s.lines, { text, act: own }] }
+  return { ...s, standing: stand(s.problem, s.standing, own), lines: extended(s.lines, { text, act: own }) }
 }
 
 /** A page of one dialect. */
@@ -263,7 +266,7 @@ export const writing = (d: Dialect): Representation<WritingState, WritingMove> =
     problem,
     asked: printProblem(beside?.asked ?? problem),
     standing: standingAtStart(problem, d.units?.(problem) ?? decimal(MAX_DIGITS + 1, decimalsIn(problem))),
-    lines: [],
+    lines: START,
   }),
   apply: (s, move) => step(d, s, move.line).page,
   shows: (s) => s.standing.value,

@@ -178,6 +178,10 @@ const SHAPES: readonly Shape[] = [
   [/^There is no number to write under yet\.(?: .+)?$/, () => 'Todavía no hay ningún número debajo del cual escribir.'],
   [/^There is no number on the sheet yet\.$/, () => 'Todavía no hay ningún número en la hoja.'],
   [/^A digit would leave the sheet\.(?: .+)?$/, () => 'Una cifra se saldría de la hoja. Muévelo hacia el otro lado.'],
+  [
+    /^The paper is full: nothing is rubbed out here\.(?: .+)?$/,
+    () => 'El papel está lleno: aquí no se borra nada. Empieza de nuevo o vuelve atrás.',
+  ],
   // The open line.
   [
     /^The line has its starting point already\.(?: .+)?$/,

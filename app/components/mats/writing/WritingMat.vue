@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  listed,
   type Mode,
   pretty,
   printExact,
@@ -21,39 +22,39 @@ const props = defineProps<{
 const emit = defineEmits<{ move: [text: string] }>()
 
 const id = computed(() => props.setup.representation)
+const all = computed(() => listed(props.state.lines))
 const movable = computed(() => props.mode !== 'show')
 const signOf = (i: number): string => (props.setup.worked.terms[i - 1]?.operation === '-' ? '−' : '+')
 /** Numbers as they were asked, each over its parts where it has been parted. */
 const heads = computed(() => {
-  const all: { sign: string; number: string; parts: readonly string[] }[] = []
-  for (const { act } of props.state.lines) {
-    if (act?.kind === 'lay') all.push({ sign: '', number: printExact(act.amount), parts: [] })
+  const found: { sign: string; number: string; parts: readonly string[] }[] = []
+  for (const { act } of all.value) {
+    if (act?.kind === 'lay') found.push({ sign: '', number: printExact(act.amount), parts: [] })
     if (act?.kind === 'pose')
-      all.push({ sign: act.operation === '-' ? '−' : '+', number: printExact(act.amount), parts: [] })
+      found.push({ sign: act.operation === '-' ? '−' : '+', number: printExact(act.amount), parts: [] })
     if (act?.kind === 'split') {
       const number = printExact(act.whole)
-      let at = all.findLastIndex((h) => h.number === number)
+      let at = found.findLastIndex((h) => h.number === number)
       // A number may be parted before it was written by itself.
-      if (at < 0) at = all.push({ sign: all.length > 0 ? signOf(all.length) : '', number, parts: [] }) - 1
-      all[at] = { ...all[at]!, parts: act.parts.map(printExact) }
+      if (at < 0) at = found.push({ sign: found.length > 0 ? signOf(found.length) : '', number, parts: [] }) - 1
+      found[at] = { ...found[at]!, parts: act.parts.map(printExact) }
     }
   }
-  return all
+  return found
 })
 const page = computed(() => REPRESENTATIONS[id.value])
 const ownSign = computed(() => props.setup.choices.signed.ownSign)
 const isHead = (kind: string | undefined): boolean => kind === 'lay' || kind === 'pose' || kind === 'split'
 /** What is written beneath: on the diagram without what stands in it already. */
 const lines = computed(() =>
-  props.state.lines
+  all.value
     .map((l, i) => ({ ...l, i, text: pretty(l.text, ownSign.value).split(' = ') }))
     .filter((l) => !page.value.diagram || !isHead(l.act?.kind))
     // A number that only stands there is said again by the line that parts it or asks more.
-    .filter((l, k, all) => !(l.act?.kind === 'lay' && all[k + 1])),
+    .filter((l, k, kept) => !(l.act?.kind === 'lay' && kept[k + 1])),
 )
 const described = computed(
-  () =>
-    props.state.lines.map((l) => (l.act ? l.text : `${l.text}, crossed out`)).join('; ') || 'Nothing is written yet.',
+  () => all.value.map((l) => (l.act ? l.text : `${l.text}, crossed out`)).join('; ') || 'Nothing is written yet.',
 )
 
 const text = ref('')
