@@ -48,6 +48,10 @@ const scheme = {
       selectedFocusColor: ink,
     },
   },
+  navigation: {
+    item: { focusBackground: 'var(--paper-2)', activeBackground: 'var(--paper-2)', color: ink, focusColor: ink },
+    submenuLabel: { color: 'var(--ink-soft)' },
+  },
   mask: { background: 'rgb(20 26 36 / 45%)' },
 }
 

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { MenuItem } from 'primevue/menuitem'
+import { Menu, prepareMenu } from '../controls'
 
 /** A menu that opens at the button that calls it. Its script is fetched when somebody first reaches for it. */
-defineProps<{ model: MenuItem[] }>()
-const load = () => import('primevue/menu')
-const LazyMenu = defineAsyncComponent(load)
+defineProps<{ model: MenuItem[]; long?: boolean }>()
 const wanted = ref(false)
 const menu = ref<{ toggle: (event: Event) => void } | null>(null)
 
@@ -15,9 +14,21 @@ function toggle({ currentTarget }: Event): void {
   watch(menu, open, { once: true, flush: 'post' })
   wanted.value = true
 }
-defineExpose({ toggle, prepare: () => void load() })
+/** Where a menu is scrolled, keys bring what they have come to into sight. */
+function follow(): void {
+  void nextTick(() => document.querySelector('.p-menu-item.p-focus')?.scrollIntoView({ block: 'nearest' }))
+}
+defineExpose({ toggle, prepare: prepareMenu })
 </script>
 
 <template>
-  <LazyMenu v-if="wanted" ref="menu" :model="model" popup append-to="#main" />
+  <Menu
+    v-if="wanted"
+    ref="menu"
+    :class="{ 'in-columns': long }"
+    :model="model"
+    popup
+    append-to="#main"
+    @keydown="follow"
+  />
 </template>

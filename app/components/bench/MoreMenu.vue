@@ -87,7 +87,7 @@ defineExpose({ advise: () => (advising.value = true) })
     {{ t('more.label') }}
   </button>
   <span class="sr-only" role="status">{{ said }}</span>
-  <PopMenu ref="menu" :model="items" />
+  <PopMenu ref="menu" :model="items" long />
   <AdviceDialog v-if="advising" v-model:open="advising" />
   <FrameDialog v-if="framing" v-model:open="framing" />
   <ReadDialog v-if="reading" v-model:open="reading" />
