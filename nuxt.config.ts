@@ -1,5 +1,8 @@
 import { fileURLToPath } from 'node:url'
+import { addComponent } from 'nuxt/kit'
 import words from '@intlify/unplugin-vue-i18n/vite'
+
+const CONTROLS = ['Button', 'DataTable', 'Dialog', 'InputText', 'Select', 'Textarea', 'Toast']
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -11,9 +14,10 @@ export default defineNuxtConfig({
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   modules: [
     '@pinia/nuxt',
-    '@primevue/nuxt-module',
-    // The module would write all it knows of itself into every page; the theme is loaded as code, and nothing else is needed.
-    (_, nuxt) => void (nuxt.options.runtimeConfig.public.primevue = {} as never),
+    // PrimeVue's controls by their own names in templates (app/controls.ts).
+    () => {
+      for (const name of CONTROLS) addComponent({ name, export: name, filePath: '~/controls' })
+    },
     '@vueuse/nuxt',
     'nuxt-security',
     '@vite-pwa/nuxt',
@@ -35,15 +39,6 @@ export default defineNuxtConfig({
   ],
   imports: { imports: [{ name: 'useI18n', from: 'petite-vue-i18n' }] },
   components: [{ path: '~/components', pathPrefix: false, extensions: ['vue'] }],
-  primevue: {
-    autoImport: false,
-    importTheme: { as: 'SettTheme', from: '~/assets/theme' },
-    loadStyles: false,
-    components: {
-      include: ['Button', 'Select', 'InputText', 'Dialog', 'Textarea', 'Toast', 'Menu', 'DataTable', 'Column'],
-    },
-    directives: { include: [] },
-  },
   app: {
     head: {
       htmlAttrs: { lang: 'en-GB' },

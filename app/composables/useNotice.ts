@@ -1,3 +1,5 @@
+import { useToast } from 'primevue/usetoast'
+
 /** Short messages in the head of the screen, where they cover no control. Their stand is only fetched when there is something to say. */
 const wanted = ref(false)
 let opened: Promise<void> | undefined

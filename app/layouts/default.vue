@@ -10,7 +10,6 @@ const SteadyTouch = defineAsyncComponent(() => import('../components/access/Stea
 /** The switch box is pressed by hands, whoever is at the bench. */
 const route = useRoute()
 const scans = computed(() => access.value.switches > 0 && route.path !== '/switch-box')
-const Toast = defineAsyncComponent(() => import('primevue/toast'))
 </script>
 
 <template>
