@@ -1,6 +1,6 @@
 import { after, change, type Act } from '../act/act'
-import { owing } from '../act/standing'
-import { add, compare, negate, sign, ZERO } from '../number/exact'
+import { owing, type Standing } from '../act/standing'
+import { add, compare, negate, sign, sizeOf, ZERO } from '../number/exact'
 import { valueOf } from '../number/numeral'
 import { addPieces, type Pieces } from '../number/units'
 import type { Setup } from '../plan/setup'
@@ -17,13 +17,20 @@ export function laidTooMuch(setup: Setup, from: Moment, acts: readonly Act[]): O
   return compare(there, asked) > 0 ? { kind: 'laid', there, asked } : null
 }
 
+/** Whether the first number lies there otherwise than asked. */
+const liesOtherwise = (s: Standing): boolean =>
+  s.aim.kind === 'total' && s.begun === 1 && s.laid && sign(owing(s)) !== 0
+
+/** Whether something is taken from another number than the problem starts with; what was laid too much and goes back is put right. */
+export function takesFromOther(s: Standing, [act]: readonly Act[]): boolean {
+  if (!liesOtherwise(s) || act?.kind !== 'take') return false
+  const [wanted, changed] = [owing(s), change(act)]
+  return sign(wanted) !== sign(changed) || compare(sizeOf(changed), sizeOf(wanted)) > 0
+}
+
 /** Whether work goes on from another number than the problem starts with. */
 export const startsElsewhere = ({ standing }: Moment, acts: readonly Act[]): boolean =>
-  standing.aim.kind === 'total' &&
-  standing.begun === 1 &&
-  standing.laid &&
-  sign(owing(standing)) !== 0 &&
-  (acts[0]?.kind === 'take' || acts[0]?.kind === 'pose')
+  takesFromOther(standing, acts) || (liesOtherwise(standing) && acts[0]?.kind === 'pose')
 
 /**
  * While the first number is being set out, what goes back is put right, not taken away: the net of it is what is laid. Of things

@@ -23,6 +23,7 @@ import { currencyOf } from '../number/money'
 import { countOf } from '../number/units'
 import type { Sort } from '../problem/fit'
 import { answer, isAnswer, type Problem } from '../problem/problem'
+import { takesFromOther } from './laying'
 
 /** Slips in counting that practitioners know by name (practice, section 14; common practice, no source). */
 export const SLIPS = {
@@ -126,8 +127,7 @@ export function slipIn(
   if (ofSigns) return ofSigns
   const ofCoins = sort === 'coins' ? slipInKind(acts, next, choices) : ''
   if (ofCoins) return ofCoins
-  const started = before.aim.kind === 'total' && before.begun === 1 && before.laid && sign(owing(before)) !== 0
-  if (started && acts[0]?.kind === 'take') return SLIPS.wrongStart
+  if (takesFromOther(before, acts)) return SLIPS.wrongStart
   const spoken = acts.find((a): a is AmountAct => (a.kind === 'join' || a.kind === 'take') && a.said !== undefined)
   if (spoken && sort === 'coins') return slipInCoin(spoken, before, last)
   if (spoken) return slipInWords(spoken.said!.map(Number), spoken.kind === 'take')

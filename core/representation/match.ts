@@ -130,7 +130,10 @@ export interface Side {
 /** How two representations agree, act by act. */
 export function match(problem: Problem, a: Side, b: Side): Match {
   const [one, other] = [tally(a, b.id), tally(b, a.id)]
-  const [ahead, behind] = [gapsOf(one, other), gapsOf(other, one)]
+  const ahead = gapsOf(one, other)
+  // Two first numbers that do not agree are told once.
+  const told = ahead.some((gap) => gap.instead !== null)
+  const behind = gapsOf(other, one).filter((gap) => !told || gap.instead === null)
   const result = answer(problem)
   /** The answer stands there, but what is known to have been done does not lead to it, or not as in the other. */
   const copies = (side: Side, laid: Exact, missing: readonly Gap[]): boolean =>
