@@ -41,13 +41,12 @@ export const spinProblem = ({ card, sector }: SpinPair): string =>
 /** Why a pair of card and sector will not do; empty where it does. */
 export function whyNot({ card, sector }: SpinPair, rules: SpinnerRules): string {
   const result = card + sector
-  if (result < rules.least) return `${card} − ${-sector} goes below ${rules.least}.`
-  if (result > rules.greatest) return `${card} + ${sector} goes above ${rules.greatest}.`
+  const asked = spinProblem({ card, sector }).replace('-', '−')
+  if (result < rules.least) return `${asked} ${sector < 0 ? 'goes' : 'stays'} below ${rules.least}.`
+  if (result > rules.greatest) return `${asked} ${sector > 0 ? 'goes' : 'stays'} above ${rules.greatest}.`
   const exchanged = features(parseProblem(spinProblem({ card, sector })))[0]!.exchanges.length > 0
-  if (exchanged && rules.exchanges === 'none')
-    return `${spinProblem({ card, sector }).replace('-', '−')} needs an exchange.`
-  if (!exchanged && rules.exchanges === 'only')
-    return `${spinProblem({ card, sector }).replace('-', '−')} needs no exchange.`
+  if (exchanged && rules.exchanges === 'none') return `${asked} needs an exchange.`
+  if (!exchanged && rules.exchanges === 'only') return `${asked} needs no exchange.`
   return ''
 }
 

@@ -1,7 +1,21 @@
 const Sequencer = require('@jest/test-sequencer').default
 
 /** Tests that take longest come last, so that most mutants are noticed within seconds. */
-const SLOW = ['written', 'methods', 'abacus', 'laws', 'units', 'chains']
+const SLOW = [
+  'numbers',
+  'bench',
+  'cupboard',
+  'stories',
+  'marking',
+  'courses',
+  'sheets',
+  'written',
+  'methods',
+  'abacus',
+  'laws',
+  'units',
+  'chains',
+]
 const rank = ({ path }) => SLOW.findIndex((name) => path.endsWith(`/${name}.test.ts`))
 
 module.exports = class extends Sequencer {
