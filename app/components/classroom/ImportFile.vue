@@ -14,44 +14,32 @@ const far = ref<{ done: number; of: number } | null>(null)
 let stopping = new AbortController()
 const picker = ref<HTMLInputElement | null>(null)
 
-/** So many at once are taken in whole or not at all; of more, so many after each other. */
-const PART = 1000
+/** As long a file is sent as it is, so that the server tells what is wrong with it; a longer one in parts. In bytes. */
+const SHORT = 2_000_000
 
 /** Sends a file, a long one in parts: what has been taken in before a trouble stays, and is told. */
-async function inParts(text: string): Promise<TakenIn> {
-  const told =
-    (from: number, all: number) =>
-    (done: number, of: number): void =>
-      void (far.value = { done: from + done, of: Math.max(all, of) })
-  const file = partsOf(text)
-  const format = /^\s*\{\s*"format"\s*:\s*"([a-z-]+)"/.exec(text)?.[1] ?? ''
-  const url = props.others?.[format] ?? props.url
-  if (!file) return requestLong<TakenIn>(url, text, told(0, 0), stopping.signal)
+async function send(file: File): Promise<TakenIn> {
+  const urlFor = (format: string): string => props.others?.[format] ?? props.url
+  if (file.size <= SHORT) {
+    const text = await file.text()
+    const format = /^\s*\{\s*"format"\s*:\s*"([a-z-]+)"/.exec(text)?.[1] ?? ''
+    return requestLong<TakenIn>(urlFor(format), text, (done, of) => (far.value = { done, of }), stopping.signal)
+  }
+  const { fileParts } = await import('../../utils/fileParts')
   const sum = { added: 0, already: 0, learners: 0 }
-  for (let from = 0; from < file.list.length; from += PART) {
-    const part = JSON.stringify({ ...file.head, [file.key]: file.list.slice(from, from + PART) })
-    const taken = await requestLong<TakenIn>(url, part, told(from, file.list.length), stopping.signal).catch(
-      (error: Error) => {
-        if (from === 0) throw error
-        throw new Error(`Of ${file.list.length}, the first ${from} are imported. Then: ${error.message}`)
-      },
-    )
-    for (const key of ['added', 'already', 'learners'] as const) sum[key] += taken[key]
+  let through = 0
+  try {
+    for await (const { format, text, before, read } of fileParts(file)) {
+      const told = (): void => void (far.value = { done: read, of: file.size })
+      const taken = await requestLong<TakenIn>(urlFor(format), text, told, stopping.signal)
+      through = before + taken.added + taken.already
+      for (const key of ['added', 'already', 'learners'] as const) sum[key] += taken[key]
+    }
+  } catch (error) {
+    if (through === 0) throw error
+    throw new Error(`The first ${through} are imported. Then: ${(error as Error).message}`)
   }
   return sum
-}
-
-/** A long file apart: its list, and what stands before it; null for a short one, and for one that the server should tell about. */
-function partsOf(text: string) {
-  let file: Record<string, unknown>
-  try {
-    file = JSON.parse(text) as Record<string, unknown>
-  } catch {
-    return null
-  }
-  const key = ['records', 'answers', 'trials'].find((k) => Array.isArray(file?.[k]))
-  const list = key ? (file[key] as unknown[]) : []
-  return key && list.length > PART ? { key, list, head: { ...file, [key]: undefined } } : null
 }
 
 async function takeIn(): Promise<void> {
@@ -60,9 +48,8 @@ async function takeIn(): Promise<void> {
   if (!file) return
   busy.value = true
   try {
-    const text = await file.text()
     stopping = new AbortController()
-    const { added, already, learners } = await inParts(text)
+    const { added, already, learners } = await send(file)
     const parts = [
       `${added} imported`,
       ...(already ? [`${already} were here already`] : []),
@@ -84,7 +71,7 @@ async function takeIn(): Promise<void> {
     {{ busy ? 'Reading the file …' : 'Import a file' }}
   </button>
   <template v-if="far">
-    <progress :value="far.done" :max="far.of" :aria-label="`${far.done} of ${far.of} read`" />
+    <progress :value="far.done" :max="far.of" :aria-label="`${Math.round((100 * far.done) / far.of)} of 100 read`" />
     <button type="button" class="stone-button" @click="stopping.abort()">Stop</button>
   </template>
   <input
