@@ -10,6 +10,9 @@ export default {
     ? process.env.SETT_MUTATE_TESTS.split(',').map((name) => `<rootDir>/tests/core/${name}.test.ts`)
     : ['<rootDir>/tests/{core,outside}/**/*.test.ts'],
   // Those count what many runs have seen, and are too long to be made anew for every mutant.
-  testPathIgnorePatterns: ['advice.test.ts', 'accepts.test.ts', 'whole.test.ts'],
+  testPathIgnorePatterns: [
+    ...['advice', 'accepts', 'whole', 'fuzz', 'coins', 'heaps', 'multiplyingHands', 'spanishReasons'],
+    ...(process.env.SETT_MUTATE_WITHOUT?.split(',') ?? []),
+  ].map((name) => `/${name}\\.test\\.ts$`),
   setupFiles: [...unit.setupFiles, '<rootDir>/tools/mutate/fewRuns.cjs'],
 }

@@ -114,6 +114,24 @@ test('the same record posted twice is one record', async () => {
   problem(await call('DELETE', `/api/records/${good.id}`), 404, 'no such record')
 })
 
+test('of other works under one id that come at the same moment one is kept, and the others are refused', async () => {
+  const kept = await sample()
+  const id = randomUUID()
+  const works = ['1 + 1', '2 + 2', '3 + 3', '4 + 4'].map((problem) => ({
+    ...kept,
+    id,
+    work: { ...kept.work, problem, representation: 'blocks', way: 'ones-first', also: [], both: null, moves: [] },
+  }))
+  const others = Array.from({ length: 20 }, () => ({ ...kept, id: randomUUID() }))
+  const answers = await Promise.all([...works, ...others].map((body) => call('POST', '/api/records', body)))
+  const statuses = answers.map((a) => a.status)
+  expect(statuses.slice(0, 4).sort()).toEqual([200, 409, 409, 409])
+  expect(statuses.slice(4)).toEqual(others.map(() => 200))
+  const won = works[statuses.indexOf(200)]!
+  expect((await get<{ work: { problem: string } }>(`/api/records/${id}`)).work.problem).toBe(won.work.problem)
+  for (const { id: own } of [{ id }, ...others]) expect((await call('DELETE', `/api/records/${own}`)).status).toBe(204)
+})
+
 test('a newer state of the same work takes the place of the older one; anything else under its id is refused', async () => {
   const kept = { ...(await sample()), id: randomUUID() }
   const post = (body: unknown) => call('POST', '/api/records', body)

@@ -3,6 +3,7 @@ import '../../core/index'
 import { REPRESENTATIONS } from '../../core/representation/index'
 import { replayed, replayedOn, standsTo } from '../../server/utils/replaying'
 import type { SavedRecord } from '../../shared/schemas'
+import { savedTogether } from '../../server/utils/saving'
 import { all, demo } from './seeded'
 
 test('how what is sent stands to what is kept', () => {
@@ -41,4 +42,42 @@ test('what is saved again a few moves later is worked on from there, and comes t
   // Other work under the same id does not go on from what was there.
   const other = { ...kept!, id, work: { ...kept!.work, moves: [{ at: 1, on: 'bench' as const, move: 'undo' }] } }
   expect(await replayedOn(other)).toMatchObject({ pointer: '/moves/0' })
+})
+
+test('what waits at the same moment is one commit; what cannot be kept of it fails alone', async () => {
+  const store = demo()
+  const [kept] = all(store)
+  const fresh = (more: Partial<SavedRecord> = {}): SavedRecord => ({ ...kept!, id: randomUUID(), ...more })
+  const good = Array.from({ length: 12 }, () => fresh())
+  const taken = { ...good[0]!, work: { ...kept!.work, problem: '1 + 1', moves: [] } }
+  const nobodys = fresh({ learnerId: randomUUID() })
+  const commits = jest.spyOn(store.db, 'transaction')
+  const ends = [...good, taken, nobodys].map((record) => savedTogether(store, record, []))
+  expect(good.some((r) => store.record(r.id))).toBe(false)
+  const ended = await Promise.allSettled(ends)
+  expect(commits).toHaveBeenCalledTimes(1)
+  commits.mockRestore()
+  expect(ended.map((e) => e.status)).toEqual([...good.map(() => 'fulfilled'), 'rejected', 'rejected'])
+  expect(
+    ended.slice(-2).map((e) => ((e as PromiseRejectedResult).reason as { statusCode: number }).statusCode),
+  ).toEqual([409, 422])
+  expect(good.map((r) => store.record(r.id)?.work)).toEqual(good.map((r) => r.work))
+  expect(store.record(nobodys.id)).toBeUndefined()
+})
+
+test('where the commit fails, nobody is told that something was kept', async () => {
+  const store = demo()
+  const [kept] = all(store)
+  const two = [randomUUID(), randomUUID()].map((id) => ({ ...kept!, id }))
+  const full = Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' })
+  const failing = jest.spyOn(store.db, 'transaction').mockImplementation((work) => {
+    const made = () => {
+      ;(work as () => void)()
+      throw full
+    }
+    return made as never
+  })
+  const ended = await Promise.allSettled(two.map((record) => savedTogether(store, record, [])))
+  failing.mockRestore()
+  expect(ended).toEqual(two.map(() => ({ status: 'rejected', reason: full })))
 })
