@@ -1,4 +1,5 @@
 import { readdirSync } from 'node:fs'
+import { Readable } from 'node:stream'
 import { request } from 'node:http'
 import { join } from 'node:path'
 import { nameIn, namesOf, onNetwork, turnedAway, type Arrival } from '../../server/utils/hosts'
@@ -177,6 +178,26 @@ describe('how much is read', () => {
     // The answer comes before all has been sent, or the connection is closed upon the sender.
     if ('status' in got) expect(got.status).toBe(413)
     else expect(['EPIPE', 'ECONNRESET']).toContain(got.code)
+  })
+
+  test('of what goes on and on no more is taken from the wire than so much', async () => {
+    let sent = 0
+    const { hostname, port: at } = new URL(app.url)
+    const headers = { ...json, 'transfer-encoding': 'chunked' }
+    const req = request({ method: 'POST', host: hostname, port: at, path: '/api/records', headers })
+    const answered = new Promise<void>((done) => req.on('response', () => done()).on('error', () => done()))
+    // The sender waits wherever the server does.
+    Readable.from(
+      (function* () {
+        for (const chunk of blanks(600)) {
+          sent += 1
+          yield chunk
+        }
+      })(),
+    ).pipe(req)
+    await answered
+    req.destroy()
+    expect(sent).toBeLessThan(300)
   })
 
   test('lists in lists in lists are refused before anything is made of them', async () => {
