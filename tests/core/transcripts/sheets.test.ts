@@ -1,9 +1,16 @@
 import { createHash } from 'node:crypto'
 import { plan, REPRESENTATIONS, type RepresentationId } from '../../../core/index'
-import { svgPicture, type Mark, type PrintSetting } from '../../../core/paper/index'
+import {
+  layOut,
+  svgPicture,
+  type Mark,
+  type PrintItem,
+  type PrintSetting,
+  type SheetWish,
+} from '../../../core/paper/index'
 import { feltPictureOf, pictureOf } from '../../../core/paper/pictures/index'
 import { besideOf, setUp } from '../../../core/plan/setup'
-import { printed, SHEETS, STRIPS } from '../press'
+import { item, PLAIN, printed, SHEETS, STRIPS, TOOLS } from '../press'
 import { approved, saidOf } from './approved'
 
 /**
@@ -43,6 +50,34 @@ test.each(Object.entries(SETTINGS))('every sheet: %s', (name, setting) => {
         ].join('\n')
       }).split('\n'),
     ),
+  )
+})
+
+test('names, copies, codes, and what cannot be printed', () => {
+  const code = '0FK7-S0A3-M'
+  const prints: readonly (readonly [PrintItem[], Partial<PrintSetting>])[] = [
+    [[item(SHEETS.squares!, { code, names: ['Wren', 'Pip'], copies: 2 })], {}],
+    [[item(SHEETS.squares!, { code, names: ['Wren'] })], { perPage: 2 }],
+    [[item(SHEETS.key!, { code })], { big: true }],
+    [[item(SHEETS.lines!, { code, names: ['Fen', 'Ash'] })], { tactile: true, paper: 'Letter' }],
+    [[item(SHEETS['strips mat']!, { copies: 3 }), item(SHEETS.lesson!, { names: ['Wren', 'Pip'] })], {}],
+    [[item(SHEETS.squares!, { copies: 400, names: ['Wren', 'Pip'] }), item(SHEETS.plates!)], {}],
+    [[item({ kind: 'steps', problem: 'rubbish', material: 'blocks' } as SheetWish), item(SHEETS.plates!)], {}],
+  ]
+  approved(
+    'sheets/printed',
+    prints.flatMap(([items, setting]) => {
+      const { pages, refused, notes } = layOut({ ...PLAIN, ...setting }, items, TOOLS)
+      return [
+        `## ${pages.length} pages; ${JSON.stringify(refused)}; ${notes.join(' ')}`,
+        ...pages
+          .slice(0, 12)
+          .map(
+            (p) =>
+              `${p.title} ${p.w} × ${p.h}: ${p.marks.length} ${sumOf(JSON.stringify(p.marks))} ${words(p.marks).slice(0, 120)}`,
+          ),
+      ]
+    }),
   )
 })
 
