@@ -100,6 +100,9 @@ test('stories told', () => {
           ].join('\n')
         }),
       )
+      // And in a scene of every other kind that it happens in, with each length of sentence.
+      for (const [k, scene] of SCENES.filter((sc) => fits.includes(sc) && sc !== wish.scene).entries())
+        lines.push(saidOf(() => tellStory({ ...wish, scene, seed: i + k, length: LENGTHS[k % LENGTHS.length]! }).text))
       const closed = SCENES.map((scene) => whyNotIn(cell, told, scene)).filter((why) => why !== '')
       lines.push(`${fits.length} scenes; ${[...new Set(closed)].slice(0, 2).join(' | ')}`)
       const left = leftOut(cell, wish.scene!)
