@@ -4,15 +4,13 @@ import {
   REPRESENTATION_IDS,
   REPRESENTATIONS,
   DEFAULT_CHOICES,
-  packOf,
-  parseProblem,
+  parseProblem, CURRENCIES, plan, sayOpening
 } from '../../../core/index'
 import { COURSES, STEPS } from '../../../core/course/index'
 import { MAT_NAMES, PIECE_NAMES } from '../../../core/paper/index'
 import { pieceKind } from '../../../core/kit/index'
 import { SCENES, SITUATIONS } from '../../../core/story/index'
 import { CATALOGUE, FAMILIES } from '../../../core/diagnose/index'
-import { CURRENCIES, plan, sayOpening } from '../../../core/index'
 import { besideOf, packFor, setUp } from '../../../core/plan/setup'
 import { SLIPS } from '../../../core/record/slips'
 import { notShown, performIn } from '../../../core/representation/representation'
