@@ -4,7 +4,10 @@ import {
   REPRESENTATION_IDS,
   REPRESENTATIONS,
   DEFAULT_CHOICES,
-  parseProblem, CURRENCIES, plan, sayOpening
+  parseProblem,
+  CURRENCIES,
+  plan,
+  sayOpening,
 } from '../../../core/index'
 import { COURSES, STEPS } from '../../../core/course/index'
 import { MAT_NAMES, PIECE_NAMES } from '../../../core/paper/index'
