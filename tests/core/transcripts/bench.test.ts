@@ -1,5 +1,9 @@
 import {
   enter,
+  exact,
+  sayAct,
+  standingFor,
+  tellingOf,
   handsOf,
   isToldIn,
   matchOf,
@@ -143,9 +147,15 @@ function inStep(problem: string, id: RepresentationId): string[] {
 }
 
 /** Two materials by hand, one of which strays: what is said of how they agree. */
-function inBoth(problem: string, main: RepresentationId, both: RepresentationId, seed: number): string[] {
+function inBoth(
+  problem: string,
+  main: RepresentationId,
+  both: RepresentationId,
+  seed: number,
+  choices?: Partial<Choices>,
+): string[] {
   const pick = chances(seed)
-  let bench = openBench({ problem, representation: main, both }, 'together')
+  let bench = openBench({ problem, representation: main, both, ...(choices ? { choices } : {}) }, 'together')
   const lines = [`## ${problem} · ${main} and ${both}`]
   for (let i = 0; i < 60; i++) {
     const on = pick([main, both])
@@ -165,6 +175,84 @@ function inBoth(problem: string, main: RepresentationId, both: RepresentationId,
   return lines
 }
 
+/** Acts of every kind, said and labelled. */
+const ACTS: readonly Act[] = [
+  { kind: 'lay', amount: exact(52) },
+  { kind: 'lay', amount: exact(8), inHead: true },
+  { kind: 'join', amount: exact(7), pieces: [{ count: 7, unit: exact(1) }] },
+  { kind: 'join', amount: exact(7), said: [exact(9), exact(10)] },
+  { kind: 'take', amount: exact(30), pieces: [{ count: 3, unit: exact(10) }] },
+  { kind: 'take', amount: exact('-5') },
+  { kind: 'pose', operation: '+', amount: exact(7) },
+  { kind: 'pose', operation: '-', amount: exact('-7') },
+  { kind: 'pose', operation: '-', amount: exact(37), leaves: true },
+  { kind: 'exchange', from: [{ count: 1, unit: exact(10) }], to: [{ count: 10, unit: exact(1) }] },
+  { kind: 'exchange', from: [{ count: 20, unit: exact(1) }], to: [{ count: 2, unit: exact(10) }] },
+  {
+    kind: 'exchange',
+    from: [],
+    to: [
+      { count: 2, unit: exact(1) },
+      { count: 2, unit: exact(-1) },
+    ],
+  },
+  { kind: 'exchange', from: [{ count: 1, unit: exact('1/2') }], to: [{ count: 4, unit: exact('1/8') }], aside: 0 },
+  { kind: 'split', whole: exact(52), parts: [exact(50), exact(2)] },
+  { kind: 'gather', whole: exact(52), parts: [exact(50), exact(2)] },
+  { kind: 'read', value: exact(15) },
+  { kind: 'read', value: exact(87), remainder: exact(3) },
+  { kind: 'read', value: exact('2/3'), as: '8/12' },
+  { kind: 'begin', from: exact(8), step: exact(1), to: exact(15), times: null },
+  { kind: 'begin', from: exact(0), step: exact(7), to: null, times: exact(8) },
+  { kind: 'begin', from: exact(56), step: exact(-7), to: exact(0), times: null },
+  { kind: 'count', by: exact(7), word: exact(14) },
+  { kind: 'count', by: exact(-1), word: exact(3) },
+  { kind: 'group', count: exact(7), size: exact(8) },
+  { kind: 'group', count: exact(-1), size: exact(8) },
+  { kind: 'share', each: [{ count: 8, unit: exact(10) }], among: exact(7) },
+  { kind: 'beside', amount: exact('1/2'), pieces: [{ count: 2, unit: exact('1/4') }], row: 1 },
+  { kind: 'compare', numbers: ['3/8', '4/8'], relations: ['<'] },
+  { kind: 'compare', numbers: ['1/2', '2/4', '1/4'], relations: ['=', '>'] },
+]
+
+test('acts of every kind, said in every class', () => {
+  const classes: Readonly<Record<string, Partial<Choices> | undefined>> = {
+    usual: undefined,
+    otherwise: OTHERWISE,
+    spanish: SPANISH,
+  }
+  const benches = [
+    ['52 - 37', 'blocks'],
+    ['8 + 7', 'counters'],
+    ['-3 - -5', 'signed'],
+    ['3/8 + 2/8', 'strips'],
+    ['612 / 7', 'plates'],
+    ['52 - 37', 'openline'],
+    ['3 * 25 + 2 * 10', 'coins'],
+  ] as const
+  approved(
+    'acts',
+    Object.entries(classes).flatMap(([name, choices]) =>
+      benches.flatMap(([problem, representation]) => {
+        const setup = setUp({ problem, representation, ...(choices ? { choices } : {}) })
+        const standing = standingFor(setup)
+        const pack = packFor(setup)
+        return [
+          `## ${name} · ${problem} · ${representation}`,
+          ...ACTS.map((act) =>
+            saidOf(() => {
+              const label = labelOf(act, pack, handsOf(setup), setup.units)
+              const told = (before: string): string =>
+                sayAct(act, exact(before), { ...tellingOf(setup, standing, act), where: 'mat' })
+              return `${label} | ${told('0')} | ${told('52')}`
+            }),
+          ),
+        ]
+      }),
+    ),
+  )
+})
+
 test('two by hand', () => {
   approved('both', [
     ...inBoth('52 - 37', 'blocks', 'columns', 1),
@@ -173,6 +261,9 @@ test('two by hand', () => {
     ...inBoth('-3 - -5', 'signed', 'line', 4),
     ...inBoth('3/8 + 2/8', 'strips', 'vessel', 5),
     ...inBoth('8 + 7', 'counters', 'fingers', 6),
+    ...inBoth('52 - 37', 'blocks', 'columns', 7, SPANISH),
+    ...inBoth('38 + 47', 'columns', 'chips', 8, SPANISH),
+    ...inBoth('304 - 178', 'drawn', 'blocks', 9),
   ])
 })
 

@@ -182,6 +182,12 @@ test('chains for every lesson', () => {
     `wide: ${told({ ...CHAIN, digits: 6 })}`,
     `back: ${told({ ...CHAIN, least: 50, greatest: 10 })}`,
     `many: ${told({ ...CHAIN, count: 501 })}`,
+    ...['+', '-'].flatMap((signs) =>
+      LESSONS.slice(18, 22).map(
+        (lesson) =>
+          `${lessonId(lesson)} ${signs}: ${told({ ...CHAIN, lesson, signs: signs as '+', taught: LESSONS.map(lessonId), least: 4, greatest: 9, terms: 2 })}`,
+      ),
+    ),
     `taking only: ${told({ ...CHAIN, signs: '-', taught: LESSONS.map(lessonId) })}`,
   ])
 })
