@@ -20,7 +20,7 @@ export interface Figure {
   readonly beside: string
 }
 
-/** `--year` measures a school’s year of 200,000 trials, `--year=2000000` ten times that. `kills` kills servers alone. `diagnosis` measures marking alone, `placement` placing, `courses` courses, lessons, kits and sheets. `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
+/** `--year` measures a school’s year of 200,000 trials, `--year=2000000` ten times that. `kills` kills servers alone; `core`, `records`, `hostile`, `load`, `saves`, `charts`, `diagnosis` (marking), `placement` and `courses` (with kits and sheets) measure that alone. `--school` measures a school of 200,000 records and nothing else; `--school=2000000` one of ten times that. */
 const school = process.argv.map((arg) => /^--school(?:=(\d+))?$/.exec(arg)).find((found) => found !== null)
 const records = Number(school?.[1] ?? 200_000)
 
@@ -32,6 +32,11 @@ const ALONE: readonly (readonly [string, string, () => Figure[] | Promise<Figure
   ['courses', 'Courses, lessons, kits, sheets', courses],
   ['kills', 'Servers killed', killsSurvived],
   ['charts', 'Charts', charts],
+  ['core', 'The work of the core', timesOfCore],
+  ['records', 'Long records', longRecords],
+  ['hostile', 'Hostile records, the slowest materials', hostileRecords],
+  ['load', 'First load of the Bench', firstLoad],
+  ['saves', 'Saving', savesPerSecond],
 ]
 const alone = ALONE.find(([name]) => process.argv.includes(name))
 
