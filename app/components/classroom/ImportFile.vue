@@ -37,7 +37,7 @@ async function send(file: File): Promise<TakenIn> {
     }
   } catch (error) {
     if (through === 0) throw error
-    throw new Error(`The first ${through} are imported. Then: ${(error as Error).message}`)
+    throw new Error(`The first ${through} are imported. Then: ${(error as Error).message}`, { cause: error })
   }
   return sum
 }
