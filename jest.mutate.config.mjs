@@ -12,7 +12,6 @@ export default {
   // Those count what many runs have seen, and are too long to be made anew for every mutant.
   testPathIgnorePatterns: [
     ...['advice', 'accepts', 'whole', 'fuzz', 'coins', 'heaps', 'multiplyingHands', 'spanishReasons'],
-    ...(process.env.SETT_MUTATE_WITHOUT?.split(',') ?? []),
   ].map((name) => `/${name}\\.test\\.ts$`),
   setupFiles: [...unit.setupFiles, '<rootDir>/tools/mutate/fewRuns.cjs'],
 }

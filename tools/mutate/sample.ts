@@ -143,14 +143,15 @@ function copied(): string {
   return tree
 }
 
-/** The transcripts that tell most of a file's part of the core: tried first, so that most mutants are noticed at once. */
+/** The approved texts that tell most of a file's part of the core: tried first, so that most mutants are noticed at once. */
 const FIRST: readonly (readonly [RegExp, string])[] = [
   [/^core\/paper\//, 'sheets'],
   [/^core\/story\//, 'stories'],
   [/^core\/course\//, 'courses'],
   [/^core\/(diagnose|mistakes)\//, 'marking'],
   [/^core\/(kit|progress|rehearse)\//, 'cupboard'],
-  [/^core\/(braille|number|problem)\//, 'numbers'],
+  [/^core\/problem\//, 'problems'],
+  [/^core\/(braille|number)\//, 'numbers'],
   [/./, 'bench'],
 ]
 
@@ -173,7 +174,7 @@ try {
   /** All tests: those first that are about a file, then the quickest. */
   const testsFor = (file: string): readonly string[] => {
     const [, first] = FIRST.find(([part]) => part.test(file))!
-    const rank = (id: string): number => (id.startsWith(`tests/core/transcripts/${first}.`) ? 0 : 1)
+    const rank = (id: string): number => (id.startsWith(`tests/core/approved/${first}.`) ? 0 : 1)
     return sound.toSorted((a, b) => rank(a) - rank(b) || times[a]! - times[b]!)
   }
   console.log(

@@ -37,7 +37,9 @@ async function send(file: File): Promise<TakenIn> {
     }
   } catch (error) {
     if (through === 0) throw error
-    throw new Error(`The first ${through} are imported. Then: ${(error as Error).message}`, { cause: error })
+    // What stopped one part says that nothing of it was imported; the parts before it were.
+    const why = (error as Error).message.replace(' Nothing was imported.', '')
+    throw new Error(`The first ${through} are imported. Then: ${why}`, { cause: error })
   }
   return sum
 }

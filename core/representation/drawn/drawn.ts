@@ -114,7 +114,7 @@ function drawnOn(s: DrawnState, move: DrawnMove): DrawnState {
   }
 }
 
-/** As a hand draws it. */
+/** Recognising draws all moves of an open stone again; each is drawn once. */
 const apply = remembered(drawnOn)
 
 function perform(s: DrawnState, act: Act): readonly DrawnMove[] {

@@ -32,7 +32,7 @@ import {
 import { byRule, factGrid, grid, nextFact, nextItem, parseFact, printFact } from '../../../core/rehearse/index'
 import { factAnswer, FACT_KINDS } from '../../../core/rehearse/facts'
 import { firstFinger, isRight, parseItem, printItem, rightAnswer } from '../../../core/rehearse/items'
-import { approved, saidOf } from './approved'
+import { approved, saidOf } from './approve'
 
 /** Kits, rehearsing and progress, as they are told. */
 

@@ -11,7 +11,7 @@ import {
 import { feltPictureOf, pictureOf } from '../../../core/paper/pictures/index'
 import { besideOf, setUp } from '../../../core/plan/setup'
 import { item, PLAIN, printed, SHEETS, STRIPS, TOOLS } from '../press'
-import { approved, saidOf } from './approved'
+import { approved, saidOf } from './approve'
 
 /**
  * Paper: the words on every sheet, and a check sum of its marks to a tenth of a millimetre. A sum says only that something moved: where one

@@ -47,7 +47,7 @@ import {
 } from '../../../core/course/index'
 import { add, DEFAULT_CHOICES, exact, packOf, parseProblem, printProblem, waysFor } from '../../../core/index'
 import { rightOf } from '../../../core/mistakes/procedure'
-import { approved, saidOf } from './approved'
+import { approved, saidOf } from './approve'
 
 /** Courses, and what they set: read as a teacher would read them. */
 

@@ -2,18 +2,19 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, resolve } from 'node:path'
 
 /**
- * Transcripts: what Sett says and writes, as plain text that has been read and found right, kept in tests/fixtures/transcripts. A change
- * shows as a change of that text. `SETT_APPROVE=1 npx jest tests/core/transcripts` writes them anew, to be read again before they are
+ * Approved texts: what Sett says and writes, as plain text that has been read and found right, kept in tests/fixtures/approved. A change
+ * shows as a change of that text. `SETT_APPROVE=1 npx jest tests/core/approved` writes them anew, to be read again before they are
  * committed; without it, a file that is missing is a failure.
  */
 export function approved(name: string, lines: readonly string[]): void {
-  const file = resolve('tests/fixtures/transcripts', `${name}.txt`)
+  const file = resolve('tests/fixtures/approved', `${name}.txt`)
   const text = `${lines.join('\n')}\n`
   if (process.env.SETT_APPROVE) {
     mkdirSync(dirname(file), { recursive: true })
     writeFileSync(file, text)
   }
-  if (!existsSync(file)) throw new Error(`There is no transcript ${name}: write it with SETT_APPROVE=1, and read it.`)
+  if (!existsSync(file))
+    throw new Error(`There is no approved text ${name}: write it with SETT_APPROVE=1, and read it.`)
   expect(text.split('\n')).toEqual(readFileSync(file, 'utf8').split('\n'))
 }
 

@@ -28,7 +28,7 @@ import { performIn } from '../../../core/representation/representation'
 import { labelOf } from '../../../core/speech/index'
 import { nextOf } from '../../../core/way/index'
 import { packFor, setUp } from '../../../core/plan/setup'
-import { approved, chances, saidOf } from './approved'
+import { approved, chances, saidOf } from './approve'
 
 /** Every material as a teacher would read it: what each way does, and what hands do that stray from it. */
 

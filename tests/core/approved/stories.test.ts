@@ -39,7 +39,7 @@ import {
 } from '../../../core/story/index'
 import { answerIn, storyOutcome, workable, type StoryEntry } from '../../../core/story/work'
 import { DEFAULT_CHOICES, exact, packOf } from '../../../core/index'
-import { approved, saidOf } from './approved'
+import { approved, saidOf } from './approve'
 
 /** Stories of every kind in every scene, the bars for them, and what is said of answers. */
 

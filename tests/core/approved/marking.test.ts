@@ -23,7 +23,7 @@ import {
 } from '../../../core/diagnose/index'
 import { PROCEDURES } from '../../../core/mistakes/index'
 import { attempt, parseProblem, printProblem } from '../../../core/index'
-import { approved, saidOf } from './approved'
+import { approved, saidOf } from './approve'
 
 /** Every mistake that is known: what it comes to on a sheet, what is said of it, and whether it is found again. */
 
