@@ -10,9 +10,8 @@ import { ask, askedOn, goOn } from './asking'
 import type { Bench, Entry, Mode, Moment } from './moment'
 import { moved } from './stone'
 
-/** Lays out an empty bench for a problem. @throws Refusal when it does not fit. */
-export function openBench(request: PlanRequest, mode: Mode): Bench {
-  const setup = setUp(request)
+/** Lays out an empty bench for a problem, or for one that has been set up already. @throws Refusal when it does not fit. */
+export function openBench(request: PlanRequest, mode: Mode, setup: Setup = setUp(request)): Bench {
   const second = setup.both ? emptyMoment(secondOf(setup)) : null
   const now: Moment = { ...emptyMoment(setup), second }
   return { setup, mode, now: mode === 'show' ? now : askedOn(setup, now), past: START, undone: [], log: START }

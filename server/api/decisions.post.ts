@@ -7,7 +7,7 @@ import { useStore } from '../utils/store'
 export default defineEventHandler(async (event) => {
   const decision = await checkedBody(event, decisionSchema)
   const store = useStore()
-  if (!store.learner(decision.learnerId))
+  if (!store.hasLearner(decision.learnerId))
     refuse(422, 'There is no such learner to keep this for.', [
       { pointer: '/learnerId', detail: 'No learner has this identifier.' },
     ])

@@ -10,6 +10,6 @@ export default defineEventHandler(async (event): Promise<readonly LearnerStandin
   const store = useStore()
   for (const id of learners) mustReach(event, id)
   const all: LearnerStanding[] = []
-  for (const id of learners) if (store.learner(id)) all.push(await standingOf(store, id))
+  for (const id of learners) if (store.hasLearner(id)) all.push(await standingOf(store, id))
   return all
 })

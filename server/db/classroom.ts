@@ -34,6 +34,7 @@ export function classroomTable(db: Db) {
   const LEARNER = 'SELECT id, code_name AS codeName, in_groups AS groups, archived, choices, version FROM learner'
   const all = db.prepare<[], Row>(`${LEARNER} ORDER BY position, code_name`)
   const byId = db.prepare<[string], Row>(`${LEARNER} WHERE id = ?`)
+  const isThere = db.prepare<[string], number>('SELECT 1 FROM learner WHERE id = ?').pluck()
   const byName = db.prepare<[string], Row>(`${LEARNER} WHERE folded = ?`)
   const byRoster = db.prepare<[string], Row>(`${LEARNER} WHERE roster_id = ?`)
   const insert = db.prepare(
@@ -63,6 +64,7 @@ export function classroomTable(db: Db) {
       }),
     learners: (): KeptLearner[] => all.all().map(read),
     learner: (id: string): KeptLearner | undefined => one(byId.get(id)),
+    hasLearner: (id: string): boolean => isThere.get(id) === 1,
     /** The learner of a code name, however it is written. */
     learnerNamed: (codeName: string): KeptLearner | undefined => one(byName.get(folded(codeName))),
     /** The learner whom a school's list calls so. */

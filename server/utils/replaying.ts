@@ -1,5 +1,15 @@
 import { isDeepStrictEqual } from 'node:util'
-import { type Bench, recordOf, Refusal, reopening, slipsOf, type WorkRecord } from '../../core/index'
+import {
+  type Bench,
+  openBench,
+  recordOf,
+  Refusal,
+  reopening,
+  type Setup,
+  setUp,
+  slipsOf,
+  type WorkRecord,
+} from '../../core/index'
 import type { SavedRecord } from '../../shared/schemas'
 import type { FieldError } from './problem'
 import { others } from './progress'
@@ -16,6 +26,14 @@ export interface Replayed {
   readonly slips: readonly string[]
 }
 
+/** Keeps something under a name, and forgets what was kept longest ago where there is more than so much. */
+function keepLatest<T>(kept: Map<string, T>, name: string, thing: T, most: number): void {
+  kept.delete(name)
+  kept.set(name, thing)
+  const [oldest] = kept.keys()
+  if (kept.size > most && oldest !== undefined) kept.delete(oldest)
+}
+
 /** Benches as the last saves left them, by the record's id: what is saved again a few moves later goes on from there. */
 const benches = new Map<string, Bench>()
 /** So few, and so short, that they never fill the memory. */
@@ -24,11 +42,20 @@ const LONGEST_BENCH = 300
 
 /** Keeps a bench for the next save of the same work. */
 function keepBench(id: string, bench: Bench): void {
-  benches.delete(id)
-  if (bench.log.length > LONGEST_BENCH) return
-  benches.set(id, bench)
-  const [oldest] = benches.keys()
-  if (benches.size > MOST_BENCHES && oldest !== undefined) benches.delete(oldest)
+  if (bench.log.length > LONGEST_BENCH) benches.delete(id)
+  else keepLatest(benches, id, bench, MOST_BENCHES)
+}
+
+/** What benches were set up with of late: a class works the same problems on the same materials. */
+const setups = new Map<string, Setup>()
+const MOST_SETUPS = 100
+
+/** What a record's bench is set up with. @throws Refusal where the problem does not fit. */
+function setupOf({ moves: _, ...asked }: WorkRecord): Setup {
+  const name = JSON.stringify(asked)
+  const setup = setups.get(name) ?? setUp(asked)
+  keepLatest(setups, name, setup, MOST_SETUPS)
+  return setup
 }
 
 /** The bench that a newer state of some work goes on from; undefined where it is not at hand, or is no beginning of it. */
@@ -57,7 +84,7 @@ export async function replayed(
 ): Promise<Replayed | FieldError> {
   let spent = 0
   try {
-    const steps = reopening(work, begun)
+    const steps = reopening(work, begun ?? openBench(work, work.mode, setupOf(work)))
     let made = 0
     for (;;) {
       const from = performance.now()

@@ -10,7 +10,7 @@ import type { Store } from './store'
 export function mayKeep(store: Store, record: SavedRecord): 'same' | 'new' {
   if (store.erasedAt(record.learnerId) !== undefined)
     refuse(410, 'This learner was erased for good; nothing more is kept of them.')
-  if (!store.learner(record.learnerId))
+  if (!store.hasLearner(record.learnerId))
     refuse(422, 'There is no such learner to save this for.', [
       { pointer: '/learnerId', detail: 'No learner has this identifier.' },
     ])

@@ -9,7 +9,7 @@ export default defineEventHandler(async (event) => {
   const goal = await checkedBody(event, goalSchema)
   const store = useStore()
   if (goal.id !== getRouterParam(event, 'id')) refuse(422, 'The address names another goal.')
-  if (!store.learner(goal.learnerId))
+  if (!store.hasLearner(goal.learnerId))
     refuse(422, 'There is no such learner to keep this for.', [
       { pointer: '/learnerId', detail: 'No learner has this identifier.' },
     ])

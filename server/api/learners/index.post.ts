@@ -13,7 +13,7 @@ export default defineEventHandler(async (event) => {
     refuse(409, `There is a learner called ${namesake.codeName} already.`, [
       { pointer: '/codeName', detail: 'Choose another code name.' },
     ])
-  if (store.learner(learner.id)) store.renameLearner(learner)
+  if (store.hasLearner(learner.id)) store.renameLearner(learner)
   else store.addLearner(learner)
   return learner
 })

@@ -10,7 +10,7 @@ export default defineEventHandler(async (event) => {
   const store = useStore()
   for (const [i, id] of lesson.learners.entries()) {
     mustReach(event, id)
-    if (!store.learner(id))
+    if (!store.hasLearner(id))
       refuse(422, 'Somebody who is to come is not among the learners any more.', [
         { pointer: `/learners/${i}`, detail: 'No learner has this identifier.' },
       ])

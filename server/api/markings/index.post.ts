@@ -10,7 +10,7 @@ export default defineEventHandler(async (event) => {
   const store = useStore()
   if (store.erasedAt(page.learnerId) !== undefined)
     refuse(410, 'This learner was erased for good; nothing more is kept of them.')
-  if (!store.learner(page.learnerId))
+  if (!store.hasLearner(page.learnerId))
     refuse(422, 'There is no such learner to keep this for.', [
       { pointer: '/learnerId', detail: 'No learner has this identifier.' },
     ])

@@ -13,7 +13,7 @@ export default defineEventHandler(async (event) => {
   store.setRole(
     person.id,
     role,
-    learners.filter((id) => store.learner(id) !== undefined),
+    learners.filter((id) => store.hasLearner(id)),
   )
   noteDone(event, `made ${role}`, person.name)
   setResponseStatus(event, 204)

@@ -12,7 +12,7 @@ export default defineEventHandler(async (event) => {
   if (!store.hasKeeper()) refuse(409, 'Make yourself a keeper first: then others can be invited.')
   if (store.personNamed(person.name))
     refuse(409, 'There is somebody of that name already.', [{ pointer: '/name', detail: 'Choose another name.' }])
-  const stranger = person.learners.findIndex((id) => !store.learner(id))
+  const stranger = person.learners.findIndex((id) => !store.hasLearner(id))
   if (stranger >= 0)
     refuse(422, 'One of those learners is not in the class.', [
       { pointer: `/learners/${stranger}`, detail: 'No learner has this identifier.' },

@@ -9,7 +9,7 @@ export default defineEventHandler((event) => {
   const { record, learner } = checkedQuery(event, recordFileQuery)
   const store = useStore()
   const one = record === undefined ? undefined : (store.record(record) ?? refuse(404, 'There is no such record.'))
-  if (learner !== undefined && !store.learner(learner)) refuse(404, 'There is no such learner.')
+  if (learner !== undefined && !store.hasLearner(learner)) refuse(404, 'There is no such learner.')
   const name = one ? `${store.learner(one.learnerId)!.codeName}-${one.startedAt.slice(0, 10)}` : 'records'
   setResponseHeader(event, 'content-type', 'application/json')
   setResponseHeader(event, 'content-disposition', `attachment; filename="sett-${encodeURIComponent(name)}.json"`)

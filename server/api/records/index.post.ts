@@ -12,7 +12,7 @@ import { useStore } from '../../utils/store'
 export default defineEventHandler(async (event) => {
   const record = await checkedBody(event, saveSchema, MAX_RECORD_BYTES)
   const store = useStore()
-  if (store.learner(record.learnerId)) mustReach(event, record.learnerId)
+  if (store.hasLearner(record.learnerId)) mustReach(event, record.learnerId)
   if (mayKeep(store, record) === 'same') return { id: record.id }
   const made = await replayedOn(record)
   if (isTrouble(made)) refuse(422, made.detail, [{ pointer: `/work${made.pointer}`, detail: made.detail }])

@@ -9,7 +9,7 @@ import { useStore } from '../../utils/store'
 export default defineEventHandler(async (event) => {
   const answer = await checkedBody(event, rehearsalSchema)
   const store = useStore()
-  if (answer.learnerId !== null && !store.learner(answer.learnerId))
+  if (answer.learnerId !== null && !store.hasLearner(answer.learnerId))
     refuse(422, 'There is no such learner to keep this for.', [
       { pointer: '/learnerId', detail: 'No learner has this identifier.' },
     ])

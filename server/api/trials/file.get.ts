@@ -8,7 +8,7 @@ import { trialsToFile } from '../../utils/trials'
 export default defineEventHandler((event) => {
   const { learner } = checkedQuery(event, trialFileQuery)
   const store = useStore()
-  if (learner !== undefined && !store.learner(learner)) refuse(404, 'There is no such learner.')
+  if (learner !== undefined && !store.hasLearner(learner)) refuse(404, 'There is no such learner.')
   setResponseHeader(event, 'content-disposition', 'attachment; filename="sett-trials.json"')
   setResponseHeader(event, 'content-type', 'application/json')
   return sendStream(event, Readable.from(trialsToFile(store, store.trials(learner ?? null))))

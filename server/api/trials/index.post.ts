@@ -19,7 +19,7 @@ export default defineEventHandler(async (event) => {
     const at = `/trials/${i}`
     if (store.erasedAt(trial.learnerId) !== undefined)
       refuse(410, 'This learner was erased for good; nothing more is kept of them.')
-    if (!store.learner(trial.learnerId))
+    if (!store.hasLearner(trial.learnerId))
       refuse(422, 'There is no such learner to keep this for.', [
         { pointer: `${at}/learnerId`, detail: 'No learner has this identifier.' },
       ])

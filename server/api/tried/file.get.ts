@@ -8,7 +8,7 @@ import { triedAsCsv, triedAsStatements } from '../../utils/tried'
 export default defineEventHandler((event) => {
   const { learner, as } = checkedQuery(event, triedQuery)
   const store = useStore()
-  if (learner !== undefined && !store.learner(learner)) refuse(404, 'There is no such learner.')
+  if (learner !== undefined && !store.hasLearner(learner)) refuse(404, 'There is no such learner.')
   const csv = as === 'csv'
   setResponseHeader(event, 'content-type', csv ? 'text/csv; charset=utf-8' : 'application/json')
   const name = csv ? 'sett-tried.csv' : 'sett-statements.json'

@@ -8,7 +8,7 @@ export default defineEventHandler(async (event) => {
   const store = useStore()
   const learnerId = getRouterParam(event, 'id') ?? ''
   const { id, said, audio: sent } = await checkedBody(event, recordingSchema)
-  if (!store.learner(learnerId)) refuse(404, 'There is no such learner.')
+  if (!store.hasLearner(learnerId)) refuse(404, 'There is no such learner.')
   const audio = Buffer.from(sent, 'base64')
   if (audio.length > MOST_BYTES) refuse(413, 'This recording is too long: say it in parts of at most twenty seconds.')
   const type = audio.length < 12 ? undefined : soundType(audio)
