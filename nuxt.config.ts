@@ -1,4 +1,6 @@
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { build } from 'esbuild'
 import { addComponent } from 'nuxt/kit'
 import words from '@intlify/unplugin-vue-i18n/vite'
 
@@ -27,6 +29,20 @@ export default defineNuxtConfig({
     // Nothing is fetched that the page does not ask for: not every mat, nor an icon font in four formats.
     'build:manifest': (manifest) => {
       for (const file of Object.values(manifest)) file.prefetch = false
+    },
+    // Work on whole database files has a thread of its own, which is built as a file of its own (server/utils/aside.ts).
+    'nitro:init': (nitro) => {
+      nitro.hooks.hook('compiled', async () => {
+        await build({
+          entryPoints: [fileURLToPath(new URL('server/aside/thread.ts', import.meta.url))],
+          outfile: join(nitro.options.output.serverDir, 'aside.mjs'),
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+          external: ['better-sqlite3'],
+          logLevel: 'warning',
+        })
+      })
     },
   },
   css: [

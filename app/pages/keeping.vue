@@ -31,15 +31,17 @@ async function load(): Promise<void> {
   more.value = happenings.value.length === 50
 }
 /** Does one thing at a time; the buttons stay what they are, so that the focus stays on them. */
-async function doing(work: () => Promise<void>): Promise<void> {
+async function doing(work: () => Promise<void>, saidMeanwhile = ''): Promise<void> {
   if (busy.value) return
   trouble.value = ''
+  said.value = saidMeanwhile
   busy.value = true
   try {
     await work()
     await load()
   } catch (error) {
     trouble.value = (error as Error).message
+    said.value = ''
   }
   busy.value = false
 }
@@ -49,14 +51,14 @@ const backUp = (): Promise<void> =>
   doing(async () => {
     const { at } = await request<Backup>('/api/backups', { method: 'POST' })
     said.value = `A backup of ${when(at)} is made, and it is whole.`
-  })
+  }, 'The backup is being made and looked through. Others can go on working.')
 const restore = ({ name, at }: Backup): Promise<void> =>
   doing(async () => {
     restoring.value = null
     await request('/api/backups/restore', { method: 'POST', body: { name } })
     said.value = `Everything is as it was on ${when(at)}. What was there before is kept as a backup.`
     await useClassroom().load()
-  })
+  }, 'It is being put back. Others can go on reading; what they send waits until it is there.')
 const keep = (): Promise<void> =>
   doing(async () => {
     await request('/api/keeping', { method: 'PUT', body: rule.value })

@@ -8,16 +8,35 @@ export class ServerRefusal extends Error {
   }
 }
 
+const NO_ANSWER = 'Sett’s server does not answer. Nothing on this screen is lost; start it again and try once more.'
+
 /** How far long work is. */
 export type Progress = (done: number, of: number) => void
 
-/** Sends a text to be worked on for a while: told how far it is, and stopped by a signal. @throws ServerRefusal as `request` does. */
-export async function requestLong<T>(url: string, text: string, told: Progress, signal: AbortSignal): Promise<T> {
+/** Work of the server that takes a while: a text sent to be taken in (which a signal stops), or something to be done. */
+interface LongWork {
+  readonly method?: 'POST' | 'DELETE'
+  readonly text?: string
+  readonly signal?: AbortSignal
+}
+
+/** Has the server do something that takes a while, told how far it is. @throws ServerRefusal as `request` does. */
+export async function requestLong<T>(
+  url: string,
+  told: Progress,
+  { method = 'POST', text, signal }: LongWork,
+): Promise<T> {
   const headers = { 'content-type': 'application/json', accept: 'application/x-ndjson' }
-  const response = await fetch(url, { method: 'POST', body: text, headers, signal }).catch((error: Error) => {
-    if (signal.aborted) throw new ServerRefusal(0, 'Stopped. Nothing was imported.')
-    throw error
-  })
+  const broken = (why: string): never => {
+    throw new ServerRefusal(0, signal?.aborted ? 'Stopped. Nothing was imported.' : why)
+  }
+  const response = await fetch(url, {
+    method,
+    headers,
+    ...(text === undefined ? {} : { body: text }),
+    ...(signal ? { signal } : {}),
+  }).catch(() => broken(NO_ANSWER))
+  if (response.status === 401) window.dispatchEvent(new Event('sett:sign-in'))
   if (!response.ok || !response.body) {
     const { detail } = (await response.json().catch(() => ({}))) as { detail?: string }
     throw new ServerRefusal(response.status, detail ?? 'The server could not do that.')
@@ -27,10 +46,8 @@ export async function requestLong<T>(url: string, text: string, told: Progress, 
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (;;) {
-    const { done, value } = await reader.read().catch(() => {
-      throw new ServerRefusal(0, signal.aborted ? 'Stopped. Nothing was imported.' : 'Sett’s server stopped answering.')
-    })
-    if (done) throw new ServerRefusal(0, 'Sett’s server stopped answering.')
+    const { done, value } = await reader.read().catch(() => broken('Sett’s server stopped answering.'))
+    if (done) return broken('Sett’s server stopped answering.')
     const lines = (rest + value).split('\n')
     rest = lines.pop() ?? ''
     for (const line of lines) {
@@ -60,10 +77,7 @@ export async function request<T>(
       ...(body === undefined ? {} : { body, headers: { 'content-type': 'application/json' } }),
     })
   } catch {
-    throw new ServerRefusal(
-      0,
-      'Sett’s server does not answer. Nothing on this screen is lost; start it again and try once more.',
-    )
+    throw new ServerRefusal(0, NO_ANSWER)
   }
   if (response.status === 401) window.dispatchEvent(new Event('sett:sign-in'))
   if (response.status === 204) return undefined as T

@@ -70,6 +70,7 @@ export function erasingTable(db: Db) {
        UNION ALL SELECT id, 'answer' FROM rehearsal WHERE learner_id = @id)`,
   )
   const gone = db.prepare<[string], number>('SELECT erased_at FROM erased WHERE id = ?').pluck()
+  const learners = db.prepare<[], string>("SELECT id FROM erased WHERE kind = 'learner'").pluck()
   const forgive = db.prepare<[string]>('DELETE FROM erased WHERE id = ?')
   return {
     keptOf: (id: string): KeptOf => counts.get({ id })!,
@@ -83,6 +84,8 @@ export function erasingTable(db: Db) {
     },
     /** When something of this identifier was erased; undefined where nothing was. */
     erasedAt: (id: string): number | undefined => gone.get(id),
+    /** Who was erased, by identifier. */
+    erasedLearners: (): readonly string[] => learners.all(),
     /** Lets what was erased come back, because a keeper says so. */
     allowBack: (id: string): void => void forgive.run(id),
   }

@@ -56,10 +56,11 @@ export function migrate(db: Db, from: number): void {
 
 /**
  * Opens the database at a path, making the folder, looking it through and bringing the tables up to date. Before a migration of an
- * existing file a copy is put beside it by SQLite itself, with the last commit in it, so that an older Sett can be gone back to.
+ * existing file a copy is put beside it by SQLite itself, with the last commit in it, so that an older Sett can be gone back to. One
+ * that has been `looked` through just now is not looked through again.
  * @throws StartTrouble in plain words where it is damaged, made by a later Sett, read-only, or there is no room.
  */
-export function openDb(path: string): Db {
+export function openDb(path: string, looked = false): Db {
   return plainly(path, () => {
     mkdirSync(dirname(path), { recursive: true, mode: 0o700 })
     const existed = existsSync(path) && statSync(path).size > 0
@@ -69,7 +70,7 @@ export function openDb(path: string): Db {
       db.pragma('journal_mode = WAL')
       db.pragma('synchronous = FULL')
       const version = versionOf(db, path)
-      if (existed && db.pragma('quick_check(1)', { simple: true }) !== 'ok')
+      if (existed && !looked && db.pragma('quick_check(1)', { simple: true }) !== 'ok')
         throw new StartTrouble(
           `The database at ${path} is damaged. Nothing was changed. Restore a backup: npm run restore.`,
         )

@@ -1,5 +1,6 @@
 import { seedDemo } from '../../demo/lantern-walk'
 import { StartTrouble } from '../db/open'
+import { doAside } from '../utils/aside'
 import { onNetwork } from '../utils/hosts'
 import { letGo, useStore } from '../utils/store'
 
@@ -8,6 +9,8 @@ import { letGo, useStore } from '../utils/store'
  * network Sett does not start before there is a keeper who lets people in.
  */
 export default defineNitroPlugin((nitro) => {
+  // Where the server lies is known only once all of it is loaded.
+  doAside(() => import.meta.url)
   try {
     const store = useStore()
     if (onNetwork() && !store.hasKeeper())

@@ -9,6 +9,9 @@ import { sentenceFor } from '../db/trouble'
 
 const NAME = /^sett-(\d{4}-\d\d-\d\dT)(\d\d)(\d\d)(\d\d)(\d{3})Z\.db$/
 
+/** More pages than any database has. */
+const MOST_PAGES = 2 ** 31 - 1
+
 /** Where a database's backups lie. */
 export const backupsOf = (path: string): string => join(dirname(path), 'backups')
 
@@ -52,7 +55,8 @@ export async function makeBackup(path: string, keep: number, at = new Date()): P
   const unfinished = join(folder, `${name}.part`)
   const db = connect(path, { fileMustExist: true })
   try {
-    await db.backup(unfinished)
+    // In one go after the first few pages: between two parts somebody may write, and then it would begin anew.
+    await db.backup(unfinished, { progress: () => MOST_PAGES })
   } finally {
     db.close()
   }
@@ -68,17 +72,24 @@ export async function makeBackup(path: string, keep: number, at = new Date()): P
   return listBackups(path).find((b) => b.name === name)!
 }
 
+/** What SQLite has beside a database file, and the file itself. */
+const SIDES = ['', '-wal', '-shm']
+
+/** Where a backup lies ready to be put in a database's place. */
+const readyFor = (path: string): string => `${path}.next`
+
 /**
- * Puts a backup in a database's place, which must be closed. The copy is looked through first, and goes into place in one step. What
- * was erased in the meantime stays erased. @throws Error that says what is wrong with the copy; nothing is changed then.
+ * Lays a backup ready to be put in a database's place: looked through, and without what has been erased since it was made.
+ * @throws Error that says what is wrong with it.
  */
-export function putBack(path: string, name: string): void {
+export function readyToPutBack(path: string, name: string): void {
   const copy = join(backupsOf(path), basename(name))
   if (!NAME.test(basename(name)) || !existsSync(copy)) throw new Error('There is no backup of that name.')
   const trouble = troubleWith(copy)
   if (trouble) throw new Error(trouble)
   const erased = erasedIn(path)
-  const next = `${path}.next`
+  const next = readyFor(path)
+  for (const side of SIDES) rmSync(next + side, { force: true })
   copyFileSync(copy, next)
   chmodSync(next, 0o600)
   const db = connect(next)
@@ -92,9 +103,23 @@ export function putBack(path: string, name: string): void {
   }
   scrub(db)
   db.close()
-  for (const side of ['', '-wal', '-shm']) rmSync(path + side, { force: true })
+}
+
+/** Puts what was laid ready in a database's place, which must be closed. */
+export function putReady(path: string): void {
+  const next = readyFor(path)
+  for (const side of SIDES) rmSync(path + side, { force: true })
   renameSync(next, path)
-  for (const side of ['-wal', '-shm']) rmSync(next + side, { force: true })
+  for (const side of SIDES) rmSync(next + side, { force: true })
+}
+
+/**
+ * Puts a backup in a database's place, which must be closed. The copy is looked through first, and goes into place in one step. What
+ * was erased in the meantime stays erased. @throws Error that says what is wrong with the copy; nothing is changed then.
+ */
+export function putBack(path: string, name: string): void {
+  readyToPutBack(path, name)
+  putReady(path)
 }
 
 /** What a database remembers to have been erased; nothing where it is too damaged to say. */
@@ -113,27 +138,10 @@ function erasedIn(path: string): readonly { readonly id: string; readonly kind: 
   }
 }
 
-/** Erases a learner from every copy beside a database: backups, and those made before a migration. How many there were. */
-export function eraseFromCopies(path: string, id: string): number {
-  const folder = dirname(path)
-  const copies = [
-    ...readdirSync(folder)
-      .filter((f) => f.startsWith(`${basename(path)}.before-v`) && /\d$/.test(f))
-      .map((f) => join(folder, f)),
-    ...listBackups(path).map((b) => join(backupsOf(path), b.name)),
-  ]
-  let changed = 0
-  for (const copy of copies) {
-    const db = connect(copy, { fileMustExist: true })
-    try {
-      const had = db.prepare<[string], unknown>('SELECT 1 FROM learner WHERE id = ?').get(id)
-      if (had === undefined) continue
-      eraseIn(db, id)
-      scrub(db)
-      changed += 1
-    } finally {
-      db.close()
-    }
-  }
-  return changed
-}
+/** Every copy beside a database: backups, and those made before a migration. */
+export const copiesOf = (path: string): readonly string[] => [
+  ...readdirSync(dirname(path))
+    .filter((f) => f.startsWith(`${basename(path)}.before-v`) && /\d$/.test(f))
+    .map((f) => join(dirname(path), f)),
+  ...listBackups(path).map((b) => join(backupsOf(path), b.name)),
+]

@@ -1,5 +1,8 @@
 import { KEEPING_AT_FIRST, keepingSchema, type Keeping } from '../../shared/people'
-import { listBackups, makeBackup } from './backups'
+import { alone } from './alone'
+import { aside } from './aside'
+import { listBackups } from './backups'
+import { eraseLeftovers } from './erasing'
 import type { Store } from './store'
 
 const DAY_MS = 86_400_000
@@ -30,24 +33,21 @@ export function setKeeping(store: Store, keeping: Keeping, now: number): void {
   })()
 }
 
-/** What is due once a day: a backup, records and log lines that have been kept as long as they should be. */
+/** What is due once a day: a backup, what was erased out of every copy, records and log lines that have been kept as long as they should be. */
 export async function daily(store: Store, now = new Date()): Promise<void> {
+  const { path } = store
   const keeping = keepingOf(store)
-  const [latest] = listBackups(store.path)
-  if (!latest || now.getTime() - Date.parse(latest.at) >= DAY_MS) await makeBackup(store.path, keeping.backups, now)
-  store.forgetHappenings(now.getTime() - keeping.logDays * DAY_MS)
-  const before = goesBefore(keeping, now)
-  if (before === null || now.getTime() < holdsFrom(store)) return
-  const removed =
-    store.removeBefore(before) +
-    store.removeTrialsBefore(before) +
-    store.removeMarkingsBefore(before) +
-    store.removeLessonsBefore(before.slice(0, 10))
-  if (removed > 0)
-    store.note({
-      at: now.getTime(),
-      who: 'Sett',
-      what: 'removed records by the rule',
-      about: `${removed}, before ${before.slice(0, 10)}`,
-    })
+  const [latest] = listBackups(path)
+  if (!latest || now.getTime() - Date.parse(latest.at) >= DAY_MS)
+    await aside('backUp', { path, keep: keeping.backups, at: now.getTime() })
+  await eraseLeftovers(store)
+  await alone(store, undefined, async () => {
+    store.forgetHappenings(now.getTime() - keeping.logDays * DAY_MS)
+    const before = goesBefore(keeping, now)
+    if (before === null || now.getTime() < holdsFrom(store)) return
+    const removed = await aside('removeBefore', { path, before })
+    if (removed === 0) return
+    const about = `${removed}, before ${before.slice(0, 10)}`
+    store.note({ at: now.getTime(), who: 'Sett', what: 'removed records by the rule', about })
+  })
 }

@@ -2,6 +2,7 @@ import { createHash, randomBytes, randomInt } from 'node:crypto'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible'
 import type { Known } from '../db/people'
+import { isShut } from './alone'
 import { refuse } from './problem'
 import type { Store } from './store'
 
@@ -50,7 +51,7 @@ export function personBy(store: Store, token: string, now = Date.now()): Known |
   const kept = digest(token)
   const session = store.sessionOf(kept, now - LONGEST_MS, now - IDLE_MS)
   if (!session) return undefined
-  if (now - session.seenAt > SEEN_MS) store.seen(kept, now)
+  if (now - session.seenAt > SEEN_MS && !isShut()) store.seen(kept, now)
   return store.person(session.personId)
 }
 

@@ -46,8 +46,8 @@ const tables = (db: Db) => ({
 
 export type Store = ReturnType<typeof tables> & { readonly db: Db; readonly path: string }
 
-export function makeStore(path: string): Store {
-  const db = openDb(path)
+export function makeStore(path: string, looked = false): Store {
+  const db = openDb(path, looked)
   return { db, path, ...tables(db) }
 }
 
@@ -55,9 +55,9 @@ let held: Hold | undefined
 let store: Store | undefined
 
 /** The one store of this process, opened at first use; its folder is held until the process ends. */
-export function useStore(): Store {
+export function useStore(looked = false): Store {
   held ??= hold(dataFolder())
-  store ??= makeStore(databaseIn(dataFolder()))
+  store ??= makeStore(databaseIn(dataFolder()), looked)
   return store
 }
 

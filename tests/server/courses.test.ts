@@ -2,12 +2,12 @@ import { randomUUID } from 'node:crypto'
 import { COURSES, STEPS, withSteps, type Course } from '../../core/course/index'
 import '../../core/index'
 import { chosenCourse, courseTroubles, stepsHere } from '../../server/utils/courses'
-import { eraseLearner, everythingOf } from '../../server/utils/erasing'
+import { eraseLearner } from '../../server/utils/erasing'
 import { standingOf } from '../../server/utils/standings'
 import type { Lesson } from '../../shared/lessons'
 import type { LearnerStanding } from '../../shared/courses'
 import { serve } from '../browser/world'
-import { demo } from './seeded'
+import { demo, everything } from './seeded'
 
 const ours = (over: Partial<Course> = {}): Course => ({
   id: 'ours-1',
@@ -162,14 +162,14 @@ describe('through the API', () => {
   })
 })
 
-test('what of a lesson is a learner’s goes with them; one to which nobody comes any more goes too', () => {
+test('what of a lesson is a learner’s goes with them; one to which nobody comes any more goes too', async () => {
   const store = demo()
   const [wren, pip] = store.learners().map((l) => l.id) as [string, string]
   for (const l of store.lessons('2000-01-01', '2100-01-01')) store.removeLesson(l.id)
   const both = store.keepLesson(lessonOf([wren, pip]))!
   const alone = store.keepLesson(lessonOf([wren]))!
-  expect(everythingOf(store, wren)!.lessons).toMatchObject([{ note: 'note 0' }, { note: 'note 0' }])
-  expect(eraseLearner(store, wren)!.lessons).toBe(2)
+  expect(everything(store, wren).lessons).toMatchObject([{ note: 'note 0' }, { note: 'note 0' }])
+  expect((await eraseLearner(store, wren))!.lessons).toBe(2)
   expect(store.lesson(alone.id)).toBeUndefined()
   const left = store.lesson(both.id)!
   expect(left.learners).toEqual([pip])

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto'
-import { copyFileSync, readdirSync, readFileSync } from 'node:fs'
+import { copyFileSync, readdirSync, readFileSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
 import { backupsOf, makeBackup, putBack } from '../../server/utils/backups'
-import { eraseLearner, everythingOf } from '../../server/utils/erasing'
+import { eraseLearner, eraseLeftovers } from '../../server/utils/erasing'
 import { fileOf, readFile, takeIn } from '../../server/utils/keep'
 import { makeStore } from '../../server/utils/store'
 import type { RecordFile } from '../../shared/schemas'
 import { serve } from '../browser/world'
-import { all, demo, folder } from './seeded'
+import { all, demo, everything, folder } from './seeded'
 
 describe('erasing', () => {
   /** Every byte that lies in a data folder. */
@@ -56,14 +56,14 @@ describe('erasing', () => {
     await makeBackup(store.path, 14)
     const [others, otherAnswers] = [all(store).filter((r) => r.learnerId !== id), store.answers(null)]
     expect(bytes(data)).toContain(secret)
-    const file = everythingOf(store, id)!
+    const file = everything(store, id)
     expect(file).toMatchObject({
       learner: name,
       records: [{ outcome: { note: secret }, slips: ['left a coin out'] }],
       answers: [{ given: 'grasshopper' }],
       markings: [{ items: [{ answer: '8765' }] }],
     })
-    const receipt = eraseLearner(store, id, new Date('2026-11-24T12:00:00Z'))
+    const receipt = await eraseLearner(store, id, new Date('2026-11-24T12:00:00Z'))
     expect(receipt).toEqual({
       learner: name,
       records: 1,
@@ -88,18 +88,18 @@ describe('erasing', () => {
     ])
       expect(left).not.toContain(gone)
     expect([all(store), store.answers(null)]).toEqual([others, otherAnswers])
-    expect(eraseLearner(store, id)).toBeUndefined()
+    expect(await eraseLearner(store, id)).toBeUndefined()
     expect(store.erasedAt(record.id)).toBeDefined()
     expect(store.db.pragma('foreign_key_check')).toEqual([])
   })
 
-  test('the file is written anew: no page that once held something is left unused in it', () => {
+  test('the file is written anew: no page that once held something is left unused in it', async () => {
     const store = demo()
     const id = randomUUID()
     store.addLearner({ id, codeName: 'Siskin' })
     const [record] = all(store)
     for (let i = 0; i < 60; i++) store.save({ ...record!, id: randomUUID(), learnerId: id }, [])
-    eraseLearner(store, id)
+    await eraseLearner(store, id)
     expect(store.db.pragma('freelist_count', { simple: true })).toBe(0)
   })
 
@@ -112,7 +112,7 @@ describe('erasing', () => {
     const copy = join(backupsOf(store.path), name)
     const untouched = `${copy}.elsewhere`
     copyFileSync(copy, untouched)
-    eraseLearner(store, wren!.id)
+    await eraseLearner(store, wren!.id)
     expect(takeIn(store, await readFile(file))).toEqual({ added: 0, already: file.records.length, learners: 0 })
     expect(hers).toBeGreaterThan(0)
     // Not even a copy that lay on another disk while it was erased.
@@ -126,6 +126,22 @@ describe('erasing', () => {
     const record = file.records.find((r) => r.learner === wren!.codeName)!
     back.allowBack(record.id)
     expect(takeIn(back, await readFile({ ...file, records: [record] }))).toEqual({ added: 1, already: 0, learners: 1 })
+  })
+
+  test('a copy that comes back from elsewhere, or was missed when a process was killed, loses them the next day', async () => {
+    const data = folder()
+    const store = demo(join(data, 'sett.db'))
+    const id = randomUUID()
+    store.addLearner({ id, codeName: 'Grasshopperwarbler' })
+    const { name } = await makeBackup(store.path, 14)
+    const copy = join(backupsOf(store.path), name)
+    copyFileSync(copy, `${copy}.elsewhere`)
+    await eraseLearner(store, id)
+    renameSync(`${copy}.elsewhere`, copy)
+    expect(bytes(data)).toContain('Grasshopperwarbler')
+    await eraseLeftovers(store)
+    expect(bytes(data)).not.toContain('Grasshopperwarbler')
+    expect(bytes(data)).toContain('Wren')
   })
 
   test('by a server: what is sent late is gone, and says so', async () => {

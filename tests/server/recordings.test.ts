@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { eraseLearner, everythingOf } from '../../server/utils/erasing'
+import { eraseLearner } from '../../server/utils/erasing'
 import { makeStore } from '../../server/utils/store'
 import { soundType } from '../../server/utils/sound'
 import type { KeptLearner } from '../../shared/learners'
 import { MOST_BYTES, type Recording } from '../../shared/recordings'
 import { serve, type Running } from '../browser/world'
-import { folder } from './seeded'
+import { everything, folder } from './seeded'
 import { waveOf } from './sounds'
 
 /** A teacher's recorded voice: kept with the learner, told in their file, gone with them. */
@@ -78,7 +78,7 @@ test('sounds are known by their first bytes', () => {
   expect(soundType(bytes('RIFF', 0, 0, 0, 0, 'AVI '))).toBeUndefined()
 })
 
-test('they are in the learner’s file, and erased with the learner from every byte', () => {
+test('they are in the learner’s file, and erased with the learner from every byte', async () => {
   const data = folder()
   const store = makeStore(join(data, 'sett.db'))
   const learnerId = randomUUID()
@@ -92,10 +92,10 @@ test('they are in the learner’s file, and erased with the learner from every b
     audio,
     madeAt: '2026-11-26T10:00:00.000Z',
   })
-  expect(everythingOf(store, learnerId)!.recordings).toEqual([
+  expect(everything(store, learnerId).recordings).toEqual([
     { said: 'dragonfly', madeAt: '2026-11-26T10:00:00.000Z', type: 'audio/wav', audio: audio.toString('base64') },
   ])
-  expect(eraseLearner(store, learnerId)).toMatchObject({ recordings: 1 })
+  expect(await eraseLearner(store, learnerId)).toMatchObject({ recordings: 1 })
   const left = readdirSync(data)
     .map((f) => readFileSync(join(data, f), 'latin1'))
     .join('')

@@ -2,6 +2,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { seedDemo } from '../../demo/lantern-walk'
+import { everythingOf } from '../../server/utils/erasing'
 import { makeStore, type Store } from '../../server/utils/store'
 import type { SavedRecord } from '../../shared/schemas'
 
@@ -13,3 +14,6 @@ export const demo = (at = join(folder(), 'sett.db')): Store => {
   return store
 }
 export const all = (store: Store): SavedRecord[] => [...store.records(null)]
+/** The file of everything kept of a learner, read. */
+export const everything = (store: Store, id: string): Record<string, unknown> =>
+  JSON.parse([...everythingOf(store, store.learner(id)!)].join('')) as Record<string, unknown>

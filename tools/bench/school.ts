@@ -92,6 +92,49 @@ function scans(data: string, learner: string): readonly string[] {
 const at = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]!
 
+/** How long others wait for an answer while some work is done, in milliseconds, and how long the work takes, in seconds. */
+async function meanwhile<T>(url: string, work: Promise<T>) {
+  const begun = performance.now()
+  let busy = true
+  const done = work.finally(() => (busy = false))
+  const waits: number[] = []
+  while (busy) {
+    const asked = performance.now()
+    await (await fetch(`${url}/api/records?limit=10`)).arrayBuffer()
+    waits.push(performance.now() - asked)
+    await new Promise((next) => setTimeout(next, 20))
+  }
+  const made = await done
+  waits.sort((a, b) => a - b)
+  const beside = `others wait ${at(waits, 0.99).toFixed(0)} ms, 99 of 100 of ${waits.length}; longest ${waits.at(-1)!.toFixed(0)} ms`
+  return { made, seconds: (performance.now() - begun) / 1000, beside }
+}
+
+/** Work on the whole database, and how long others wait meanwhile: a backup, a restore, a learner erased from it and from its copies. */
+async function whole(url: string, learner: string): Promise<Figure[]> {
+  const sent = async <T>(method: string, path: string, body?: object): Promise<T> => {
+    const headers = { 'content-type': 'application/json' }
+    const answer = await fetch(url + path, { method, headers, ...(body ? { body: JSON.stringify(body) } : {}) })
+    if (!answer.ok) throw new Error(await answer.text())
+    return (await answer.json()) as T
+  }
+  const backup = await meanwhile(url, sent<{ name: string }>('POST', '/api/backups'))
+  const file = await meanwhile(url, sent('GET', `/api/learners/${learner}`))
+  const erased = await meanwhile(url, sent<{ copies: number }>('DELETE', `/api/learners/${learner}`))
+  const restored = await meanwhile(url, sent('POST', '/api/backups/restore', { name: backup.made.name }))
+  const figure = (what: string, { seconds, beside }: typeof file): Figure => ({
+    what,
+    value: `${seconds.toFixed(1)} s`,
+    beside,
+  })
+  return [
+    figure('a backup made and looked through', backup),
+    figure('everything kept of a learner as one file', file),
+    figure(`a learner erased, from ${erased.made.copies} copies too`, erased),
+    figure('a backup put back', restored),
+  ]
+}
+
 /** Twenty thousand records taken in as one file, and how long others wait meanwhile. */
 async function importing(url: string): Promise<Figure[]> {
   const IMPORTED = 20_000
@@ -106,34 +149,20 @@ async function importing(url: string): Promise<Figure[]> {
     return { ...rest, id: randomUUID(), learner: 'Wren' }
   })
   const body = JSON.stringify({ format: 'sett-records', version: 1, records })
-  const begun = performance.now()
-  let busy = true
-  const taken = fetch(`${url}/api/records/file`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', accept: 'application/x-ndjson' },
-    body,
-  })
-    .then((r) => r.text())
-    .finally(() => (busy = false))
-  const waits: number[] = []
-  while (busy) {
-    const asked = performance.now()
-    await (await fetch(`${url}/api/session`)).arrayBuffer()
-    waits.push(performance.now() - asked)
-    await new Promise((next) => setTimeout(next, 20))
-  }
-  const answer = (await taken).trim().split('\n').at(-1)!
-  waits.sort((a, b) => a - b)
+  const taken = await meanwhile(
+    url,
+    fetch(`${url}/api/records/file`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson' },
+      body,
+    }).then((r) => r.text()),
+  )
+  const answer = taken.made.trim().split('\n').at(-1)!
   return [
     {
       what: `${IMPORTED.toLocaleString('en')} records taken in as one file`,
-      value: `${((performance.now() - begun) / 1000).toFixed(1)} s`,
-      beside: `${(body.length / 1e6).toFixed(0)} MB, each replayed; ${answer}`,
-    },
-    {
-      what: 'what others wait meanwhile',
-      value: `${at(waits, 0.99).toFixed(0)} ms`,
-      beside: `99 of 100 of ${waits.length}; longest ${waits.at(-1)!.toFixed(0)} ms`,
+      value: `${taken.seconds.toFixed(1)} s`,
+      beside: `${(body.length / 1e6).toFixed(0)} MB, each replayed; ${taken.beside}; ${answer}`,
     },
   ]
 }
@@ -209,7 +238,7 @@ export const schoolOf = (records: number) => async (): Promise<Figure[]> => {
   for await (const chunk of (await fetch(`${url}/api/records/file`)).body! as unknown as AsyncIterable<Uint8Array>)
     bytes += chunk.length
   const exported = performance.now() - begun
-  figures.push(...(await importing(url)))
+  figures.push(...(await importing(url)), ...(await whole(url, learners[1]!)))
   const peak = /VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1] ?? '0'
   figures.push(
     {

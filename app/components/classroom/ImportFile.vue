@@ -23,7 +23,8 @@ async function send(file: File): Promise<TakenIn> {
   if (file.size <= SHORT) {
     const text = await file.text()
     const format = /^\s*\{\s*"format"\s*:\s*"([a-z-]+)"/.exec(text)?.[1] ?? ''
-    return requestLong<TakenIn>(urlFor(format), text, (done, of) => (far.value = { done, of }), stopping.signal)
+    const told = (done: number, of: number): void => void (far.value = { done, of })
+    return requestLong<TakenIn>(urlFor(format), told, { text, signal: stopping.signal })
   }
   const { fileParts } = await import('../../utils/fileParts')
   const sum = { added: 0, already: 0, learners: 0 }
@@ -31,7 +32,7 @@ async function send(file: File): Promise<TakenIn> {
   try {
     for await (const { format, text, before, read } of fileParts(file)) {
       const told = (): void => void (far.value = { done: read, of: file.size })
-      const taken = await requestLong<TakenIn>(urlFor(format), text, told, stopping.signal)
+      const taken = await requestLong<TakenIn>(urlFor(format), told, { text, signal: stopping.signal })
       through = before + taken.added + taken.already
       for (const key of ['added', 'already', 'learners'] as const) sum[key] += taken[key]
     }

@@ -1,16 +1,22 @@
 import { eraseLearner } from '../../utils/erasing'
 import { noteDone } from '../../utils/person'
 import { refuse } from '../../utils/problem'
+import { longWork } from '../../utils/progress'
 import { useStore } from '../../utils/store'
 
-/** Erases a learner and everything kept of them for good, copies included; answers with a receipt. */
+/** Erases a learner and everything kept of them for good, copies included; answers with a receipt. Once begun it is done to its end. */
 export default defineEventHandler((event) => {
-  const receipt =
-    eraseLearner(useStore(), getRouterParam(event, 'id') ?? '') ?? refuse(404, 'There is no such learner.')
-  noteDone(
-    event,
-    'erased a learner',
-    `${receipt.records} records, ${receipt.answers} answers, ${receipt.copies} copies`,
-  )
-  return receipt
+  const store = useStore()
+  const id = getRouterParam(event, 'id') ?? ''
+  if (!store.hasLearner(id)) refuse(404, 'There is no such learner.')
+  return longWork(event, async (long) => {
+    const told = (done: number, of: number): void => void long.step(done, of).catch(() => {})
+    const receipt = (await eraseLearner(store, id, new Date(), event, told)) ?? refuse(404, 'There is no such learner.')
+    noteDone(
+      event,
+      'erased a learner',
+      `${receipt.records} records, ${receipt.answers} answers, ${receipt.copies} copies`,
+    )
+    return receipt
+  })
 })

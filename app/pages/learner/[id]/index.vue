@@ -7,7 +7,7 @@ import type { KeptMarking } from '../../../../shared/marking'
 import type { KeptAnswer, SavedRecord } from '../../../../shared/schemas'
 import type { Trial } from '../../../../shared/trials'
 import { forgetSitting } from '../../../composables/useSitting'
-import { request } from '../../../utils/request'
+import { request, requestLong } from '../../../utils/request'
 
 /** Everything that is kept of one learner, to be read, printed and handed over; and how to erase it for good. */
 definePageMeta({ role: 'teacher' })
@@ -30,6 +30,8 @@ const file = shallowRef<Everything | null>(null)
 const receipt = ref<Receipt | null>(null)
 const trouble = ref('')
 const sure = ref(false)
+/** What is being done of erasing; empty where nothing is. */
+const erasing = ref('')
 const placings = useLocalStorage<Record<string, unknown>>('sett.placing', {})
 const lessons = useLocalStorage<Record<string, Lesson>>('sett.lessons', {})
 const prints = usePrintPlan()
@@ -47,13 +49,17 @@ const notes = computed(
     (file.value?.trials.filter((t) => t.note !== '').length ?? 0),
 )
 async function erase(): Promise<void> {
+  if (erasing.value) return
   trouble.value = ''
   if (!file.value || typed.value.trim().toLowerCase() !== file.value.learner.toLowerCase()) {
     trouble.value = `Type the name, ${file.value?.learner ?? ''}, to erase it.`
     return
   }
+  erasing.value = 'Erasing. Every file is written anew, which may take a while; others can go on reading.'
   try {
-    receipt.value = await request<Receipt>(`/api/learners/${encodeURIComponent(id)}`, { method: 'DELETE' })
+    const told = (done: number, of: number): void =>
+      void (erasing.value = `Erased here. Now from the earlier copies: ${done} of ${of} files are written anew.`)
+    receipt.value = await requestLong<Receipt>(`/api/learners/${encodeURIComponent(id)}`, told, { method: 'DELETE' })
     // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
     if (classroom.learnerId === id) bench.forget()
     // A page that is being marked, and a story that was typed, do not say whose they are either.
@@ -72,6 +78,7 @@ async function erase(): Promise<void> {
   } catch (error) {
     trouble.value = (error as Error).message
   }
+  erasing.value = ''
 }
 const triedText = ({ work }: Pick<Trial, 'work'>): string =>
   work.format === 'sett-story'
@@ -215,9 +222,10 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
           /></label>
           <div class="row">
             <button type="submit" class="stone-button main">Erase it for good</button>
-            <button type="button" class="stone-button bare" @click="sure = false">Leave it</button>
+            <button v-if="!erasing" type="button" class="stone-button bare" @click="sure = false">Leave it</button>
           </div>
         </form>
+        <p role="status">{{ erasing }}</p>
       </section>
     </template>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>

@@ -1,0 +1,63 @@
+import type { H3Event } from 'h3'
+import type { Store } from './store'
+
+/** Whoever writes and whoever works on the whole database at once: the ones wait for the other, and readers for neither. */
+
+/** Requests that may write and are being answered. */
+const writers = new Set<H3Event>()
+let emptied: (() => void) | undefined
+/** Until when nothing may be written; undefined where it may. */
+let shut: Promise<void> | undefined
+
+/** How long writers that are at it already are waited for, in milliseconds; one that takes longer is told to try again. */
+const PATIENCE_MS = 5000
+
+/** Whether nothing may be written just now. */
+export const isShut = (): boolean => shut !== undefined
+
+/** Lets a request that may write go on as soon as nobody works on the whole database. */
+export async function mayWrite(event: H3Event): Promise<void> {
+  let gone = false
+  event.node.res.once('close', () => {
+    gone = true
+    leave(event)
+  })
+  while (shut) await shut
+  if (!gone) writers.add(event)
+}
+
+function leave(event: H3Event): void {
+  writers.delete(event)
+  if (writers.size === 0) emptied?.()
+}
+
+/** Works on the whole database while nobody writes. The request that asks for it does not wait for itself. */
+export async function alone<T>(store: Store, event: H3Event | undefined, work: () => Promise<T>): Promise<T> {
+  if (event) leave(event)
+  const before = shut
+  let open!: () => void
+  const mine = Promise.all([before, new Promise<void>((done) => (open = done))]).then(() => {})
+  shut = mine
+  await before
+  try {
+    await writersGone()
+    // Whoever writes all the same is told so at once; waiting for it would hold up everybody else.
+    store.db.pragma('busy_timeout = 0')
+    return await work()
+  } finally {
+    if (store.db.open) store.db.pragma('busy_timeout = 5000')
+    if (shut === mine) shut = undefined
+    open()
+  }
+}
+
+async function writersGone(): Promise<void> {
+  if (writers.size === 0) return
+  let patience: NodeJS.Timeout | undefined
+  await new Promise<void>((done) => {
+    emptied = done
+    patience = setTimeout(done, PATIENCE_MS)
+  })
+  clearTimeout(patience)
+  emptied = undefined
+}

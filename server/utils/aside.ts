@@ -1,0 +1,49 @@
+import { existsSync } from 'node:fs'
+import { Worker } from 'node:worker_threads'
+import { doTask, type Given, type Made, type Said, type Task } from '../aside/tasks'
+
+/** The name of the built thread, beside the server's own files. */
+const THREAD = 'aside.mjs'
+
+let threadFrom: (() => string) | undefined
+
+/** Has tasks done in a thread of their own from now on; `module` says, when it is asked, where a module of the built server lies. */
+export function doAside(module: () => string): void {
+  threadFrom = module
+}
+
+/** The built thread, beside or above a module of the server. @throws Error where the server was built without it. */
+function threadAt(module: string): URL {
+  const places = ['./', '../', '../../', '../../../'].map((up) => new URL(up + THREAD, module))
+  const found = places.find((file) => existsSync(file))
+  if (!found) throw new Error(`There is no ${THREAD} near ${module}: build Sett again.`)
+  return found
+}
+
+/** Tasks are done one after another: two of them may mean the same file. */
+let before: Promise<unknown> = Promise.resolve()
+/** Resolves when nothing that was asked for up to now is still being done. */
+export const asideDone = async (): Promise<void> => void (await before)
+
+/**
+ * Does a task on whole files while others are answered; without a built server (from the command line) in this process.
+ * @throws Error as the task does, with its code.
+ */
+export function aside<K extends Task>(task: K, given: Given<K>): Promise<Made<K>> {
+  const made = before.then(() => (threadFrom ? inThread(threadAt(threadFrom()), task, given) : doTask(task, given)))
+  before = made.catch(() => {})
+  return made
+}
+
+function inThread<K extends Task>(file: URL, task: K, given: Given<K>): Promise<Made<K>> {
+  return new Promise((done, failed) => {
+    const worker = new Worker(file, { workerData: { task, given } })
+    worker.once('message', (said: Said) => {
+      if ('made' in said) return done(said.made as Made<K>)
+      const { message, ...code } = said.failed
+      failed(Object.assign(new Error(message), code))
+    })
+    worker.once('error', failed)
+    worker.once('exit', () => failed(new Error(`The thread ended before “${task}” was done.`)))
+  })
+}
