@@ -1,10 +1,8 @@
-import { eraseIn, erasingTable, scrub } from '../db/erasing'
-import { lessonTable } from '../db/lessons'
-import { markingTable } from '../db/markings'
+import { eraseIn, scrub } from '../db/erasing'
 import { connect, type Db } from '../db/open'
-import { recordTable } from '../db/records'
-import { trialTable } from '../db/trials'
 import { makeBackup, readyToPutBack, troubleWith } from '../utils/backups'
+import { storeOn } from '../utils/store'
+import { type CheckedFile, takeIn } from '../utils/takingIn'
 
 /**
  * Work on whole database files. At the size of a school each takes seconds, so that the server has it done beside itself
@@ -29,10 +27,7 @@ export const TASKS = {
   /** Lays a backup ready to be put in a database's place. @throws Error that says what is wrong with it. */
   makeReady: (t: { path: string; name: string }) => readyToPutBack(t.path, t.name),
   /** Erases a learner from the database in use, and writes its file anew. `at` in milliseconds. */
-  erase: (t: { path: string; id: string; at: number }) =>
-    on(t.path, (db) => {
-      erasingTable(db).erase(t.id, t.at)
-    }),
+  erase: (t: { path: string; id: string; at: number }) => on(t.path, (db) => storeOn(db, t.path).erase(t.id, t.at)),
   /** Erases learners from a copy; whether any of them was in it. */
   eraseFromCopy: (t: { path: string; ids: readonly string[] }) =>
     on(t.path, (db) => {
@@ -42,16 +37,19 @@ export const TASKS = {
       if (there.length > 0) scrub(db)
       return there.length > 0
     }),
+  /** Takes in a file that has been checked: all of it or nothing. */
+  takeIn: (t: { path: string; file: CheckedFile }) => on(t.path, (db) => takeIn(storeOn(db, t.path), t.file)),
   /** Takes away what began before a time; how much it was. */
   removeBefore: (t: { path: string; before: string }) =>
-    on(
-      t.path,
-      (db) =>
-        recordTable(db).removeBefore(t.before) +
-        trialTable(db).removeTrialsBefore(t.before) +
-        markingTable(db).removeMarkingsBefore(t.before) +
-        lessonTable(db).removeLessonsBefore(t.before.slice(0, 10)),
-    ),
+    on(t.path, (db) => {
+      const store = storeOn(db, t.path)
+      return (
+        store.removeBefore(t.before) +
+        store.removeTrialsBefore(t.before) +
+        store.removeMarkingsBefore(t.before) +
+        store.removeLessonsBefore(t.before.slice(0, 10))
+      )
+    }),
 }
 
 export type Task = keyof typeof TASKS

@@ -20,20 +20,21 @@ export async function mayWrite(event: H3Event): Promise<void> {
   let gone = false
   event.node.res.once('close', () => {
     gone = true
-    leave(event)
+    writesLater(event)
   })
   while (shut) await shut
   if (!gone) writers.add(event)
 }
 
-function leave(event: H3Event): void {
+/** Says of a request that it writes nothing before it works on the whole. */
+export function writesLater(event: H3Event): void {
   writers.delete(event)
   if (writers.size === 0) emptied?.()
 }
 
 /** Works on the whole database while nobody writes. The request that asks for it does not wait for itself. */
 export async function alone<T>(store: Store, event: H3Event | undefined, work: () => Promise<T>): Promise<T> {
-  if (event) leave(event)
+  if (event) writesLater(event)
   const before = shut
   let open!: () => void
   const mine = Promise.all([before, new Promise<void>((done) => (open = done))]).then(() => {})

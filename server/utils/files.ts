@@ -14,8 +14,8 @@ interface FileKind<T> {
 
 const shortly = (n: number): string => String(n).slice(0, 12)
 
-/** Reads a file's JSON. Refuses with a sentence of its own for each trouble; nothing is kept then. */
-export async function readAs<T>({ format, called, schema, unsound }: FileKind<T>, json: unknown): Promise<T> {
+/** Refuses what says that it is a file of another kind, or of a later Sett. */
+export function checkHead({ format, called }: Pick<FileKind<unknown>, 'format' | 'called'>, json: unknown): void {
   const head = (json ?? {}) as { format?: unknown; version?: unknown }
   if (typeof head !== 'object' || head.format !== format)
     refuse(422, `This is not a file of ${called}.`, [
@@ -27,6 +27,12 @@ export async function readAs<T>({ format, called, schema, unsound }: FileKind<T>
       `This file was written by a later Sett (version ${shortly(head.version)}). This Sett reads version ${FILE_VERSION}.`,
       [{ pointer: '/version', detail: `At most ${FILE_VERSION}.` }],
     )
+}
+
+/** Reads a file's JSON. Refuses with a sentence of its own for each trouble; nothing is kept then. */
+export async function readAs<T>(kind: FileKind<T>, json: unknown): Promise<T> {
+  const { schema, unsound } = kind
+  checkHead(kind, json)
   const parsed = schema.safeParse(json)
   if (!parsed.success) {
     const errors = fieldErrors(parsed.error)

@@ -73,22 +73,27 @@ export const fieldErrors = (error: z.ZodError, under = ''): FieldError[] =>
 /** How deep lists and objects may lie in each other: nothing that Sett reads goes half as deep. */
 const MOST_DEPTH = 64
 
-/** Whether a text opens more lists and objects inside each other than Sett reads. Looked for before anything is made of it. */
-export function tooDeep(text: string): boolean {
+/** Watches, piece by piece, whether a text opens more lists and objects inside each other than Sett reads. Looked for before anything is made of it. */
+export function depthWatch(): (bytes: Uint8Array) => boolean {
   let depth = 0
   let quoted = false
-  for (let i = 0; i < text.length; i++) {
-    const char = text.charCodeAt(i)
-    if (quoted) {
-      if (char === BACKSLASH) i += 1
-      else if (char === QUOTE) quoted = false
-    } else if (char === QUOTE) quoted = true
-    else if (char === OPEN_LIST || char === OPEN_OBJECT) {
-      depth += 1
-      if (depth > MOST_DEPTH) return true
-    } else if (char === CLOSE_LIST || char === CLOSE_OBJECT) depth -= 1
+  let escaped = false
+  return (bytes) => {
+    // What structures JSON is ASCII, and no byte of another letter looks like it.
+    for (let i = 0; i < bytes.length; i++) {
+      const byte = bytes[i]
+      if (escaped) escaped = false
+      else if (quoted) {
+        if (byte === BACKSLASH) escaped = true
+        else if (byte === QUOTE) quoted = false
+      } else if (byte === QUOTE) quoted = true
+      else if (byte === OPEN_LIST || byte === OPEN_OBJECT) {
+        depth += 1
+        if (depth > MOST_DEPTH) return true
+      } else if (byte === CLOSE_LIST || byte === CLOSE_OBJECT) depth -= 1
+    }
+    return false
   }
-  return false
 }
 const [QUOTE, BACKSLASH, OPEN_LIST, CLOSE_LIST, OPEN_OBJECT, CLOSE_OBJECT] = [...'"\\[]{}'].map((c) => c.charCodeAt(0))
 
@@ -117,10 +122,14 @@ async function letRunBy(req: IncomingMessage): Promise<void> {
   req.pause()
 }
 
-/** Reads a body of at most `most` bytes, and keeps nothing of it as soon as it is more, whatever length was announced. */
-async function boundedText(event: H3Event, most: number): Promise<string> {
+/** Reads a JSON body of at most `most` bytes, and keeps nothing of it as soon as it is more, whatever length was announced. */
+export async function bodyBytes(event: H3Event, most: number): Promise<Buffer[]> {
   const { req, res } = event.node
+  if (!/^application\/json\b/.test(req.headers['content-type'] ?? ''))
+    refuse(415, 'JSON is wanted here (content-type: application/json).')
   const chunks: Buffer[] = []
+  const isTooDeep = depthWatch()
+  let deep = false
   let size = Number(req.headers['content-length'] ?? 0)
   if (size <= most) {
     size = 0
@@ -128,27 +137,32 @@ async function boundedText(event: H3Event, most: number): Promise<string> {
     for await (const chunk of req.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
       size += chunk.length
       if (size > most) break
-      chunks.push(chunk)
+      deep ||= isTooDeep(chunk)
+      if (!deep) chunks.push(chunk)
     }
   }
-  if (size <= most) return Buffer.concat(chunks).toString('utf8')
-  chunks.length = 0
-  await letRunBy(req)
-  res.shouldKeepAlive = false
-  return refuse(413, `That is larger than ${sizeText(most)}, more than Sett reads at once.`)
+  if (size > most) {
+    chunks.length = 0
+    await letRunBy(req)
+    res.shouldKeepAlive = false
+    refuse(413, `That is larger than ${sizeText(most)}, more than Sett reads at once.`)
+  }
+  if (deep) refuse(400, 'Lists lie in lists there, deeper than in anything that Sett writes.')
+  return chunks
 }
+
+export const NO_CONTENT = 'The request has no content.'
+export const BROKEN_JSON =
+  'The content is not complete JSON. If it is a file, it may have been cut off when it was copied.'
 
 /** Reads a JSON body of at most `most` bytes. Refuses what is too large (413), no JSON (400), or no text at all. */
 export async function jsonBody(event: H3Event, most: number): Promise<unknown> {
-  if (!/^application\/json\b/.test(event.node.req.headers['content-type'] ?? ''))
-    refuse(415, 'JSON is wanted here (content-type: application/json).')
-  const text = await boundedText(event, most)
-  if (text.trim() === '') refuse(400, 'The request has no content.')
-  if (tooDeep(text)) refuse(400, 'Lists lie in lists there, deeper than in anything that Sett writes.')
+  const text = Buffer.concat(await bodyBytes(event, most)).toString('utf8')
+  if (text.trim() === '') refuse(400, NO_CONTENT)
   try {
     return JSON.parse(text)
   } catch {
-    refuse(400, 'The content is not complete JSON. If it is a file, it may have been cut off when it was copied.')
+    refuse(400, BROKEN_JSON)
   }
 }
 

@@ -47,9 +47,11 @@ const tables = (db: Db) => ({
 export type Store = ReturnType<typeof tables> & { readonly db: Db; readonly path: string }
 
 export function makeStore(path: string, looked = false): Store {
-  const db = openDb(path, looked)
-  return { db, path, ...tables(db) }
+  return storeOn(openDb(path, looked), path)
 }
+
+/** What can be asked of a database that is open. */
+export const storeOn = (db: Db, path: string): Store => ({ db, path, ...tables(db) })
 
 let held: Hold | undefined
 let store: Store | undefined

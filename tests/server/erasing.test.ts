@@ -3,11 +3,12 @@ import { copyFileSync, readdirSync, readFileSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
 import { backupsOf, makeBackup, putBack } from '../../server/utils/backups'
 import { eraseLearner, eraseLeftovers } from '../../server/utils/erasing'
-import { fileOf, readFile, takeIn } from '../../server/utils/keep'
+import { fileOf, readFile } from '../../server/utils/keep'
+import { takeIn } from '../../server/utils/takingIn'
 import { makeStore } from '../../server/utils/store'
 import type { RecordFile } from '../../shared/schemas'
 import { serve } from '../browser/world'
-import { all, demo, everything, folder } from './seeded'
+import { all, bytesOf, demo, everything, folder } from './seeded'
 
 describe('erasing', () => {
   /** Every byte that lies in a data folder. */
@@ -113,7 +114,11 @@ describe('erasing', () => {
     const untouched = `${copy}.elsewhere`
     copyFileSync(copy, untouched)
     await eraseLearner(store, wren!.id)
-    expect(takeIn(store, await readFile(file))).toEqual({ added: 0, already: file.records.length, learners: 0 })
+    expect(takeIn(store, await readFile(bytesOf(file)))).toEqual({
+      added: 0,
+      already: file.records.length,
+      learners: 0,
+    })
     expect(hers).toBeGreaterThan(0)
     // Not even a copy that lay on another disk while it was erased.
     copyFileSync(untouched, copy)
@@ -125,7 +130,11 @@ describe('erasing', () => {
     // A keeper may say otherwise.
     const record = file.records.find((r) => r.learner === wren!.codeName)!
     back.allowBack(record.id)
-    expect(takeIn(back, await readFile({ ...file, records: [record] }))).toEqual({ added: 1, already: 0, learners: 1 })
+    expect(takeIn(back, await readFile(bytesOf({ ...file, records: [record] })))).toEqual({
+      added: 1,
+      already: 0,
+      learners: 1,
+    })
   })
 
   test('a copy that comes back from elsewhere, or was missed when a process was killed, loses them the next day', async () => {

@@ -17,3 +17,5 @@ export const all = (store: Store): SavedRecord[] => [...store.records(null)]
 /** The file of everything kept of a learner, read. */
 export const everything = (store: Store, id: string): Record<string, unknown> =>
   JSON.parse([...everythingOf(store, store.learner(id)!)].join('')) as Record<string, unknown>
+/** A file as the bytes that somebody sends. */
+export const bytesOf = (file: unknown): Buffer[] => [Buffer.from(JSON.stringify(file))]

@@ -5,10 +5,12 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { seedDemo } from '../../demo/lantern-walk'
-import { fileOf, readFile, takeIn } from '../../server/utils/keep'
+import { fileOf, readFile } from '../../server/utils/keep'
+import { takeIn } from '../../server/utils/takingIn'
 import { isTrouble, replayed } from '../../server/utils/replaying'
 import { readRehearsals, rehearsalsToFile, takeInRehearsals } from '../../server/utils/rehearsals'
 import { makeStore, type Store } from '../../server/utils/store'
+import { bytesOf } from './seeded'
 import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
 import { reopen, type WorkRecord } from '../../core/record/record'
 import { parseNotchMap } from '../../core/representation/touch/notches'
@@ -156,8 +158,8 @@ test('a file taken into an empty room gives the very same records', async () => 
   const into = makeStore(path())
   const file = toFile(from)
   const records = all(from).length
-  expect(takeIn(into, await readFile(file))).toEqual({ added: records, already: 0, learners: 6 })
-  expect(takeIn(into, await readFile(file))).toEqual({ added: 0, already: records, learners: 0 })
+  expect(takeIn(into, await readFile(bytesOf(file)))).toEqual({ added: records, already: 0, learners: 6 })
+  expect(takeIn(into, await readFile(bytesOf(file)))).toEqual({ added: 0, already: records, learners: 0 })
   expect(toFile(into)).toEqual(file)
 })
 
@@ -169,7 +171,7 @@ test('a file with one bad record is refused whole, at the place', async () => {
   broken.records[3]!.work.moves[1]!.move = 'take 9 thousands'
   let said: { data?: { detail: string; errors: { pointer: string }[] } } = {}
   try {
-    takeIn(into, await readFile(broken))
+    takeIn(into, await readFile(bytesOf(broken)))
   } catch (error) {
     said = error as typeof said
   }
@@ -283,8 +285,8 @@ describe('what an earlier version wrote', () => {
 
   test('its files of records and of rehearsals are read', async () => {
     const store = makeStore(path())
-    const file = await readFile(json('records.json'))
-    expect(takeIn(store, file)).toMatchObject({ added: file.file.records.length })
+    const file = await readFile(bytesOf(json('records.json')))
+    expect(takeIn(store, file)).toMatchObject({ added: file.records.length })
     const answers = await readRehearsals(json('rehearsals.json'))
     takeInRehearsals(store, answers)
     expect(answers.answers.length).toBeGreaterThan(10)
