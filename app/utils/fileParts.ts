@@ -22,11 +22,13 @@ export async function* fileParts(file: Blob, most = PART): AsyncGenerator<FilePa
   const head: Record<string, unknown> = {}
   let [list, things, before, read] = ['' as List | '', [] as unknown[], 0, 0]
   const parser = new JSONParser({ paths: ['$.*', ...LISTS.map((key) => `$.${key}.*`)], keepStack: false })
-  parser.onValue = ({ value, key, stack }) => {
+  parser.onValue = ({ value, key, stack, parent }) => {
     const within = stack.at(-1)?.key
     if (stack.length > 1 && LISTS.includes(within as List)) {
       list = within as List
       things.push(value)
+      // The parser would hold all of the list until its end.
+      if (Array.isArray(parent)) parent.length = 0
     } else if (typeof key === 'string' && !LISTS.includes(key as List)) head[key] = value
   }
   const part = (some: readonly unknown[]): FilePart => ({

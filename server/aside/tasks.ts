@@ -1,8 +1,9 @@
 import { eraseIn, scrub } from '../db/erasing'
 import { connect, type Db } from '../db/open'
+import type { Seen } from '../db/trials'
 import { makeBackup, readyToPutBack, troubleWith } from '../utils/backups'
 import { storeOn } from '../utils/store'
-import { type CheckedFile, takeIn } from '../utils/takingIn'
+import { type CheckedFile, takeInAnswers, takeInRecords, takeInTrials } from '../utils/takingIn'
 
 /**
  * Work on whole database files. At the size of a school each takes seconds, so that the server has it done beside itself
@@ -37,8 +38,13 @@ export const TASKS = {
       if (there.length > 0) scrub(db)
       return there.length > 0
     }),
-  /** Takes in a file that has been checked: all of it or nothing. */
-  takeIn: (t: { path: string; file: CheckedFile }) => on(t.path, (db) => takeIn(storeOn(db, t.path), t.file)),
+  /** Take in a file that has been checked: all of it or nothing. */
+  takeInRecords: (t: { path: string; file: CheckedFile<readonly string[]> }) =>
+    on(t.path, (db) => takeInRecords(storeOn(db, t.path), t.file)),
+  takeInTrials: (t: { path: string; file: CheckedFile<Seen> }) =>
+    on(t.path, (db) => takeInTrials(storeOn(db, t.path), t.file)),
+  takeInAnswers: (t: { path: string; file: CheckedFile<boolean> }) =>
+    on(t.path, (db) => takeInAnswers(storeOn(db, t.path), t.file)),
   /** Takes away what began before a time; how much it was. */
   removeBefore: (t: { path: string; before: string }) =>
     on(t.path, (db) => {

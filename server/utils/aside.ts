@@ -27,23 +27,40 @@ export const asideDone = async (): Promise<void> => void (await before)
 
 /**
  * Does a task on whole files while others are answered; without a built server (from the command line) in this process.
- * @throws Error as the task does, with its code.
+ * What is large in it may be handed over, and is gone here then. @throws Error as the task does, with its code.
  */
-export function aside<K extends Task>(task: K, given: Given<K>): Promise<Made<K>> {
-  const made = before.then(() => (threadFrom ? inThread(threadAt(threadFrom()), task, given) : doTask(task, given)))
+export function aside<K extends Task>(
+  task: K,
+  given: Given<K>,
+  handed: readonly ArrayBufferLike[] = [],
+): Promise<Made<K>> {
+  const made = before.then(() =>
+    threadFrom ? inThread(threadAt(threadFrom()), { task, given }, handed) : doTask(task, given),
+  )
   before = made.catch(() => {})
   return made
 }
 
-function inThread<K extends Task>(file: URL, task: K, given: Given<K>): Promise<Made<K>> {
+/** As much as a task may take for its objects, in megabytes: none of them holds more than a small part of a file at once. */
+const LIMITS = { maxOldGenerationSizeMb: 64, maxYoungGenerationSizeMb: 4 }
+
+function inThread<K extends Task>(
+  file: URL,
+  workerData: { readonly task: K; readonly given: Given<K> },
+  handed: readonly ArrayBufferLike[],
+): Promise<Made<K>> {
   return new Promise((done, failed) => {
-    const worker = new Worker(file, { workerData: { task, given } })
+    const worker = new Worker(file, {
+      workerData,
+      transferList: handed as ArrayBuffer[],
+      resourceLimits: LIMITS,
+    })
     worker.once('message', (said: Said) => {
       if ('made' in said) return done(said.made as Made<K>)
       const { message, ...code } = said.failed
       failed(Object.assign(new Error(message), code))
     })
     worker.once('error', failed)
-    worker.once('exit', () => failed(new Error(`The thread ended before “${task}” was done.`)))
+    worker.once('exit', () => failed(new Error(`The thread ended before “${workerData.task}” was done.`)))
   })
 }

@@ -18,9 +18,12 @@ export function* thingsIn(chunks: Buffer[], list: string, head: Record<string, u
   let things: unknown[] = []
   let read = 0
   const parser = new JSONParser({ paths: ['$.*', `$.${list}.*`], keepStack: false })
-  parser.onValue = ({ value, key, stack }) => {
-    if (stack.length > 1) things.push(value)
-    else if (typeof key === 'string') head[key] = key === list && Array.isArray(value) ? [] : value
+  parser.onValue = ({ value, key, stack, parent }) => {
+    if (stack.length > 1) {
+      things.push(value)
+      // The parser would hold all of the list until its end.
+      if (Array.isArray(parent)) parent.length = 0
+    } else if (typeof key === 'string') head[key] = key === list && Array.isArray(value) ? [] : value
   }
   for (let chunk = chunks.shift(); chunk !== undefined; chunk = chunks.shift())
     for (let at = 0; at < chunk.length; at += PIECE) {

@@ -1,23 +1,38 @@
-import { randomUUID } from 'node:crypto'
 import type { z } from 'zod'
 import { FILE_VERSION } from '../../shared/schemas'
+import { thingsIn } from './fileStream'
 import { fieldErrors, refuse, type FieldError } from './problem'
+import { SILENT, type Long } from './progress'
 import type { Store } from './store'
+import { packing, type CheckedFile } from './takingIn'
 
-/** A kind of file: its `format`, what people call it, what is in it, and what is wrong with a thing in it beyond its shape. */
-interface FileKind<T> {
+/** As many troubles of a file as are told at once. */
+const MOST_ERRORS = 20
+
+/**
+ * A kind of file: its `format`, what people call it, the list in it, the shape of all but what is in that list and of one thing in it, and
+ * what is found of a thing (or else wrong with it).
+ */
+export interface FileKind<T, Found> {
   readonly format: string
   readonly called: string
-  readonly schema: z.ZodType<T>
-  readonly unsound: (file: T) => readonly FieldError[] | Promise<readonly FieldError[]>
+  readonly list: string
+  readonly schema: z.ZodType
+  readonly thing: z.ZodType<T>
+  readonly find: (thing: T) => Found | FieldError | Promise<Found | FieldError>
 }
+
+const isTrouble = <Found>(found: Found | FieldError): found is FieldError =>
+  typeof found === 'object' && found !== null && 'pointer' in found
 
 const shortly = (n: number): string => String(n).slice(0, 12)
 
 /** Refuses what says that it is a file of another kind, or of a later Sett. */
-export function checkHead({ format, called }: Pick<FileKind<unknown>, 'format' | 'called'>, json: unknown): void {
-  const head = (json ?? {}) as { format?: unknown; version?: unknown }
-  if (typeof head !== 'object' || head.format !== format)
+function checkHead(
+  { format, called }: Pick<FileKind<unknown, unknown>, 'format' | 'called'>,
+  head: { readonly format?: unknown; readonly version?: unknown },
+): void {
+  if (head.format !== format)
     refuse(422, `This is not a file of ${called}.`, [
       { pointer: '/format', detail: `Such a file says "${format}" here.` },
     ])
@@ -29,34 +44,48 @@ export function checkHead({ format, called }: Pick<FileKind<unknown>, 'format' |
     )
 }
 
-/** Reads a file's JSON. Refuses with a sentence of its own for each trouble; nothing is kept then. */
-export async function readAs<T>(kind: FileKind<T>, json: unknown): Promise<T> {
-  const { schema, unsound } = kind
-  checkHead(kind, json)
-  const parsed = schema.safeParse(json)
-  if (!parsed.success) {
-    const errors = fieldErrors(parsed.error)
-    refuse(422, `The file is not as it should be: ${errors[0]?.detail ?? ''} Nothing was imported.`, errors)
+/**
+ * Reads a file from its bytes, which are let go of; each thing in it is checked by itself, so that others are answered in between. Refuses
+ * with a sentence for each trouble; nothing is kept then.
+ */
+export async function readFile<T, Found>(
+  kind: FileKind<T, Found>,
+  chunks: Buffer[],
+  long: Long = SILENT,
+): Promise<CheckedFile<Found>> {
+  const of = chunks.reduce((sum, chunk) => sum + chunk.length, 0)
+  const head: Record<string, unknown> = {}
+  const errors: FieldError[] = []
+  const things = packing()
+  const found: Found[] = []
+  let i = 0
+  for (const { thing, read } of thingsIn(chunks, kind.list, head)) {
+    // Sett writes what a file is before its list; one that says it elsewhere is looked at again at the end.
+    if (i === 0 && 'format' in head) checkHead(kind, head)
+    const at = `/${kind.list}/${i}`
+    const parsed = kind.thing.safeParse(thing)
+    await long.step(read, of)
+    if (!parsed.success) errors.push(...fieldErrors(parsed.error, at))
+    else {
+      const made = await kind.find(parsed.data)
+      if (isTrouble(made)) errors.push({ pointer: at + made.pointer, detail: made.detail })
+      else {
+        things.add(parsed.data)
+        found.push(made)
+      }
+    }
+    i += 1
+    if (errors.length >= MOST_ERRORS) break
   }
-  const errors = await unsound(parsed.data)
+  checkHead(kind, head)
+  // Left off early, a file has not said all yet, and its troubles are what counts.
+  const parsed = kind.schema.safeParse(head)
+  if (!parsed.success && errors.length < MOST_ERRORS) {
+    const wrong = fieldErrors(parsed.error)
+    refuse(422, `The file is not as it should be: ${wrong[0]?.detail ?? ''} Nothing was imported.`, wrong)
+  }
   if (errors.length > 0) refuse(422, `${errors[0]!.detail} Nothing was imported.`, errors)
-  return parsed.data
-}
-
-/** Finds learners by code name while a file is taken in, and adds those who are new. */
-export function enrolling(store: Store): { readonly idOf: (name: string) => string; readonly added: () => number } {
-  let added = 0
-  return {
-    idOf: (name) => {
-      const known = store.learnerNamed(name)
-      if (known) return known.id
-      const id = randomUUID()
-      store.addLearner({ id, codeName: name })
-      added += 1
-      return id
-    },
-    added: () => added,
-  }
+  return { things: things.blocks(), found }
 }
 
 /** Learners' code names, by their identifiers. */

@@ -2,47 +2,35 @@ import { isRightAnswer } from '../../core/rehearse/index'
 import { attempt } from '../../core/index'
 import {
   FILE_VERSION,
+  filedAnswerSchema,
   rehearsalFileSchema,
   type FiledAnswer,
   type KeptAnswer,
   type RehearsalFile,
-  type TakenIn,
 } from '../../shared/schemas'
-import { codeNames, enrolling, readAs } from './files'
+import { codeNames, readFile } from './files'
+import type { FieldError } from './problem'
+import type { Long } from './progress'
 import type { Store } from './store'
+import type { CheckedFile } from './takingIn'
 
-/** Reads a file of rehearsals. Refuses with a sentence for each trouble. */
-export const readRehearsals = (json: unknown): Promise<RehearsalFile> =>
-  readAs(
+/** Reads a file of rehearsals; whether an answer is right is found anew. Refuses as `readFile` does. */
+export const readRehearsals = (chunks: Buffer[], long?: Long): Promise<CheckedFile<boolean>> =>
+  readFile(
     {
       format: 'sett-rehearsals',
       called: 'rehearsals',
+      list: 'answers',
       schema: rehearsalFileSchema,
-      unsound: ({ answers }) =>
-        answers.flatMap((a, i) => {
-          const item = attempt(() => isRightAnswer(a.item, a.given))
-          return 'refused' in item ? [{ pointer: `/answers/${i}/item`, detail: item.refused.message }] : []
-        }),
+      thing: filedAnswerSchema,
+      find: ({ item, given }): boolean | FieldError => {
+        const right = attempt(() => isRightAnswer(item, given))
+        return 'refused' in right ? { pointer: '/item', detail: right.refused.message } : right.ok
+      },
     },
-    json,
+    chunks,
+    long,
   )
-
-/** Takes answers in: all of them or none. Whether one is right is found here; one that is here already stays as it is. */
-export function takeInRehearsals(store: Store, { answers }: RehearsalFile): TakenIn {
-  return store.db.transaction(() => {
-    const learners = enrolling(store)
-    const added = answers.filter(
-      ({ learner, ...a }) =>
-        store.erasedAt(a.id) === undefined &&
-        store.keepAnswer({
-          ...a,
-          learnerId: learner === null ? null : learners.idOf(learner),
-          right: isRightAnswer(a.item, a.given),
-        }),
-    ).length
-    return { added, already: answers.length - added, learners: learners.added() }
-  })()
-}
 
 /** Answers as a file, learners by code name. */
 export function rehearsalsToFile(store: Store, answers: readonly KeptAnswer[]): RehearsalFile {

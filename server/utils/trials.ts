@@ -1,12 +1,13 @@
 import { attempt, parseProblem, printProblem } from '../../core/index'
 import { storyOutcome, workable } from '../../core/story/index'
 import { filedTrialSchema, trialFileSchema, type FiledTrial, type Trial } from '../../shared/trials'
-import { FILE_VERSION, type TakenIn } from '../../shared/schemas'
+import { FILE_VERSION } from '../../shared/schemas'
 import type { Seen } from '../db/trials'
-import { codeNames, enrolling, readAs } from './files'
-import { fieldErrors, type FieldError } from './problem'
-import { SILENT, type Long } from './progress'
+import { codeNames, readFile } from './files'
+import type { FieldError } from './problem'
+import type { Long } from './progress'
 import type { Store } from './store'
+import type { CheckedFile } from './takingIn'
 
 /** What is found of a trial: a story is told again and what was given is judged anew. Else what is wrong with it. */
 export function seenIn({ work, help }: Pick<Trial, 'work' | 'help'>): Seen | FieldError {
@@ -62,43 +63,17 @@ export function* trialsToFile(store: Store, trials: Iterable<Trial>): Generator<
   yield ']}'
 }
 
-/** As many troubles of a file as are told at once. */
-const MOST_ERRORS = 20
-
-/** Takes a file of trials in: all of it or nothing. What is here already stays as it is. Each is judged by itself, so that others are answered in between. */
-export async function takeInTrials(store: Store, json: unknown, long: Long = SILENT): Promise<TakenIn> {
-  const read: { readonly filed: FiledTrial; readonly seen: Seen }[] = []
-  await readAs(
+/** Reads a file of trials; each is judged anew. Refuses as `readFile` does. */
+export const readTrials = (chunks: Buffer[], long?: Long): Promise<CheckedFile<Seen>> =>
+  readFile(
     {
       format: 'sett-trials',
       called: 'trials',
+      list: 'trials',
       schema: trialFileSchema,
-      unsound: async ({ trials }) => {
-        const errors: FieldError[] = []
-        for (const [i, one] of trials.entries()) {
-          await long.step(i + 1, trials.length)
-          const parsed = filedTrialSchema.safeParse(one)
-          if (!parsed.success) errors.push(...fieldErrors(parsed.error, `/trials/${i}`))
-          else {
-            const seen = seenIn(parsed.data)
-            if (isUnsound(seen)) errors.push({ pointer: `/trials/${i}${seen.pointer}`, detail: seen.detail })
-            else read.push({ filed: parsed.data, seen })
-          }
-          if (errors.length >= MOST_ERRORS) break
-        }
-        return errors
-      },
+      thing: filedTrialSchema,
+      find: seenIn,
     },
-    json,
+    chunks,
+    long,
   )
-  return store.db.transaction(() => {
-    const learners = enrolling(store)
-    const fresh = read.flatMap(({ filed: { learner, ...t }, seen }) =>
-      store.trial(t.id) || store.erasedAt(t.id) !== undefined
-        ? []
-        : [{ trial: { ...t, learnerId: learners.idOf(learner) }, seen }],
-    )
-    keepTrials(store, fresh)
-    return { added: fresh.length, already: read.length - fresh.length, learners: learners.added() }
-  })()
-}

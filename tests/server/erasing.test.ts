@@ -3,8 +3,8 @@ import { copyFileSync, readdirSync, readFileSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
 import { backupsOf, makeBackup, putBack } from '../../server/utils/backups'
 import { eraseLearner, eraseLeftovers } from '../../server/utils/erasing'
-import { fileOf, readFile } from '../../server/utils/keep'
-import { takeIn } from '../../server/utils/takingIn'
+import { fileOf, readRecords } from '../../server/utils/keep'
+import { takeInRecords } from '../../server/utils/takingIn'
 import { makeStore } from '../../server/utils/store'
 import type { RecordFile } from '../../shared/schemas'
 import { serve } from '../browser/world'
@@ -114,7 +114,7 @@ describe('erasing', () => {
     const untouched = `${copy}.elsewhere`
     copyFileSync(copy, untouched)
     await eraseLearner(store, wren!.id)
-    expect(takeIn(store, await readFile(bytesOf(file)))).toEqual({
+    expect(takeInRecords(store, await readRecords(bytesOf(file)))).toEqual({
       added: 0,
       already: file.records.length,
       learners: 0,
@@ -130,7 +130,7 @@ describe('erasing', () => {
     // A keeper may say otherwise.
     const record = file.records.find((r) => r.learner === wren!.codeName)!
     back.allowBack(record.id)
-    expect(takeIn(back, await readFile(bytesOf({ ...file, records: [record] })))).toEqual({
+    expect(takeInRecords(back, await readRecords(bytesOf({ ...file, records: [record] })))).toEqual({
       added: 1,
       already: 0,
       learners: 1,

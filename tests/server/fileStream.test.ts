@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { thingsIn } from '../../server/utils/fileStream'
-import { fileOf, readFile } from '../../server/utils/keep'
+import { fileOf, readRecords } from '../../server/utils/keep'
 import { depthWatch } from '../../server/utils/problem'
 import { demo } from './seeded'
 
@@ -66,8 +66,8 @@ describe('a file of records', () => {
   afterAll(() => store.db.close())
   const file = [...fileOf(store, store.records(null))].join('')
   const said = async (chunks: Buffer[]): Promise<string> =>
-    readFile(chunks).then(
-      (read) => `${read.records.length} records`,
+    readRecords(chunks).then(
+      (read) => `${read.found.length} records`,
       (error: unknown) => detail(error),
     )
 
@@ -82,7 +82,7 @@ describe('a file of records', () => {
     const seen: number[] = []
     const long = { step: (done: number) => Promise.resolve(void seen.push(done)) }
     const trials = Buffer.from(JSON.stringify({ format: 'sett-trials', version: 1, records }))
-    await expect(readFile([trials], long)).rejects.toMatchObject({
+    await expect(readRecords([trials], long)).rejects.toMatchObject({
       data: { detail: 'This is not a file of Sett records.' },
     })
     expect(seen).toEqual([])
@@ -97,7 +97,7 @@ describe('a file of records', () => {
     const seen: number[] = []
     const long = { step: (done: number) => Promise.resolve(void seen.push(done)) }
     const bad = { format: 'sett-records', version: 1, records: Array.from({ length: 50 }, () => ({})) }
-    await expect(readFile([Buffer.from(JSON.stringify(bad))], long)).rejects.toMatchObject({
+    await expect(readRecords([Buffer.from(JSON.stringify(bad))], long)).rejects.toMatchObject({
       data: { errors: expect.arrayContaining([expect.objectContaining({ pointer: '/records/0/id' })]) },
     })
     expect(seen.length).toBeLessThan(21)

@@ -5,10 +5,10 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { seedDemo } from '../../demo/lantern-walk'
-import { fileOf, readFile } from '../../server/utils/keep'
-import { takeIn } from '../../server/utils/takingIn'
+import { fileOf, readRecords } from '../../server/utils/keep'
+import { takeInAnswers, takeInRecords } from '../../server/utils/takingIn'
 import { isTrouble, replayed } from '../../server/utils/replaying'
-import { readRehearsals, rehearsalsToFile, takeInRehearsals } from '../../server/utils/rehearsals'
+import { readRehearsals, rehearsalsToFile } from '../../server/utils/rehearsals'
 import { makeStore, type Store } from '../../server/utils/store'
 import { bytesOf } from './seeded'
 import { DEFAULT_CHOICES, WORD_SETS } from '../../core/choices'
@@ -158,8 +158,8 @@ test('a file taken into an empty room gives the very same records', async () => 
   const into = makeStore(path())
   const file = toFile(from)
   const records = all(from).length
-  expect(takeIn(into, await readFile(bytesOf(file)))).toEqual({ added: records, already: 0, learners: 6 })
-  expect(takeIn(into, await readFile(bytesOf(file)))).toEqual({ added: 0, already: records, learners: 0 })
+  expect(takeInRecords(into, await readRecords(bytesOf(file)))).toEqual({ added: records, already: 0, learners: 6 })
+  expect(takeInRecords(into, await readRecords(bytesOf(file)))).toEqual({ added: 0, already: records, learners: 0 })
   expect(toFile(into)).toEqual(file)
 })
 
@@ -171,7 +171,7 @@ test('a file with one bad record is refused whole, at the place', async () => {
   broken.records[3]!.work.moves[1]!.move = 'take 9 thousands'
   let said: { data?: { detail: string; errors: { pointer: string }[] } } = {}
   try {
-    takeIn(into, await readFile(bytesOf(broken)))
+    takeInRecords(into, await readRecords(bytesOf(broken)))
   } catch (error) {
     said = error as typeof said
   }
@@ -202,8 +202,8 @@ describe('a file of rehearsals', () => {
     const file = JSON.parse(JSON.stringify(rehearsalsToFile(from, from.answers(wren!.id))))
     expect(file.answers[0]).not.toHaveProperty('right')
     const into = makeStore(path())
-    expect(takeInRehearsals(into, await readRehearsals(file))).toEqual({ added: 5, already: 0, learners: 1 })
-    expect(takeInRehearsals(into, await readRehearsals(file))).toEqual({ added: 0, already: 5, learners: 0 })
+    expect(takeInAnswers(into, await readRehearsals(bytesOf(file)))).toEqual({ added: 5, already: 0, learners: 1 })
+    expect(takeInAnswers(into, await readRehearsals(bytesOf(file)))).toEqual({ added: 0, already: 5, learners: 0 })
     const there = into.answers(into.learnerNamed(wren!.codeName)!.id)
     expect(there.map(({ learnerId: _, ...a }) => a)).toEqual(from.answers(wren!.id).map(({ learnerId: _, ...a }) => a))
     expect(there.map((a) => a.right)).toEqual([true, false, true, false, false])
@@ -213,7 +213,7 @@ describe('a file of rehearsals', () => {
     const [from, into] = [makeStore(path()), makeStore(path())]
     answers(from, null)
     const file = rehearsalsToFile(from, from.answers(null))
-    expect(takeInRehearsals(into, await readRehearsals(file))).toEqual({ added: 5, already: 0, learners: 0 })
+    expect(takeInAnswers(into, await readRehearsals(bytesOf(file)))).toEqual({ added: 5, already: 0, learners: 0 })
     expect(into.answers(null)).toEqual(from.answers(null))
     expect(into.learners()).toEqual([])
   })
@@ -241,7 +241,7 @@ describe('a file of rehearsals', () => {
     const into = makeStore(path())
     let said: { data?: { detail: string; errors: { pointer: string }[] } } = {}
     try {
-      takeInRehearsals(into, await readRehearsals(broken(rehearsalsToFile(from, from.answers(null)))))
+      takeInAnswers(into, await readRehearsals(bytesOf(broken(rehearsalsToFile(from, from.answers(null))))))
     } catch (error) {
       said = error as typeof said
     }
@@ -285,10 +285,10 @@ describe('what an earlier version wrote', () => {
 
   test('its files of records and of rehearsals are read', async () => {
     const store = makeStore(path())
-    const file = await readFile(bytesOf(json('records.json')))
-    expect(takeIn(store, file)).toMatchObject({ added: file.records.length })
-    const answers = await readRehearsals(json('rehearsals.json'))
-    takeInRehearsals(store, answers)
-    expect(answers.answers.length).toBeGreaterThan(10)
+    const file = await readRecords(bytesOf(json('records.json')))
+    expect(takeInRecords(store, file)).toMatchObject({ added: file.found.length })
+    const answers = await readRehearsals(bytesOf(json('rehearsals.json')))
+    takeInAnswers(store, answers)
+    expect(answers.found.length).toBeGreaterThan(10)
   })
 })

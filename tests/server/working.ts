@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import '../../core/index'
 import { makeBackup } from '../../server/utils/backups'
 import { eraseLearner } from '../../server/utils/erasing'
-import { takeIn } from '../../server/utils/takingIn'
+import { packing, takeInRecords } from '../../server/utils/takingIn'
 import { makeStore } from '../../server/utils/store'
 import { keepTrials } from '../../server/utils/trials'
 import type { Trial } from '../../shared/trials'
@@ -45,7 +45,9 @@ for (let turn = 0; ; turn++) {
     const { learnerId: _, ...rest } = record
     const outcome = { ...rest.outcome, note: `import ${turn}` }
     const records = Array.from({ length: 40 }, () => ({ ...rest, outcome, id: randomUUID(), learner: wren.codeName }))
-    takeIn(store, { records: records.map((r) => JSON.stringify(r)), slips: records.map(() => []) })
+    const things = packing()
+    for (const one of records) things.add(one)
+    takeInRecords(store, { things: things.blocks(), found: records.map(() => []) })
   } else if (work === 'backing-up') {
     store.save(record, [])
     await makeBackup(store.path, 5)

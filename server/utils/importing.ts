@@ -1,0 +1,36 @@
+import type { H3Event } from 'h3'
+import { MAX_FILE_BYTES, type TakenIn } from '../../shared/schemas'
+import { alone, writesLater } from './alone'
+import { aside } from './aside'
+import { noteDone } from './person'
+import { bodyBytes } from './problem'
+import { longWork, type Long } from './progress'
+import { useStore } from './store'
+import type { CheckedFile } from './takingIn'
+
+type TakingIn = 'takeInRecords' | 'takeInTrials' | 'takeInAnswers'
+
+/** Takes in the file that a request brings, of what is called so: all of it, or nothing. */
+export async function takeInFile<Found>(
+  event: H3Event,
+  called: string,
+  read: (chunks: Buffer[], long: Long) => Promise<CheckedFile<Found>>,
+  task: TakingIn,
+): Promise<TakenIn | undefined> {
+  // Until all of it is checked it writes nothing, and nobody has to wait for it.
+  writesLater(event)
+  const chunks = await bodyBytes(event, MAX_FILE_BYTES)
+  return longWork(event, async (long) => {
+    const file = await read(chunks, long)
+    const store = useStore()
+    return alone(store, event, async () => {
+      const taken = await aside(
+        task,
+        { path: store.path, file: file as CheckedFile<never> },
+        file.things.map((block) => block.buffer),
+      )
+      noteDone(event, `imported a file of ${called}`, `${taken.added} added`)
+      return taken
+    })
+  })
+}
