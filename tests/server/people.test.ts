@@ -57,6 +57,14 @@ describe('people', () => {
       422,
       'A passphrase has at least 12 characters: three or four words do.',
     ])
+    for (const passphrase of ['password1234', 'qwertyuiop12', '123456789012', 'RowanRowanRowan', 'ha'.repeat(100)]) {
+      const easy = await call('', 'POST', '/api/people/first', { name: 'Rowan', passphrase })
+      expect([easy.status, easy.body.detail, passphrase]).toEqual([
+        422,
+        expect.stringContaining('among the first that somebody would try'),
+        passphrase,
+      ])
+    }
     const first = await call('', 'POST', '/api/people/first', { name: 'Rowan', passphrase: PASS })
     expect(first.status).toBe(200)
     keeper = sessions.keeper = token(first.cookie)
@@ -73,6 +81,10 @@ describe('people', () => {
     expect(made.body.code).toMatch(/^[2-9A-Z]{5}(-[2-9A-Z]{5}){3}$/)
     expect((await call(keeper, 'POST', '/api/people', { name: ' HAZEL', role: 'helper' })).status).toBe(409)
     const typed = made.body.code!.toLowerCase().replaceAll('-', ' ')
+    // A passphrase that will not do does not use the code up.
+    expect((await call('', 'POST', '/api/session/code', { code: typed, passphrase: 'letmeinletmein' })).status).toBe(
+      422,
+    )
     const taken = await call('', 'POST', '/api/session/code', { code: typed, passphrase: PASS })
     expect([taken.status, taken.body]).toEqual([200, { name: 'Hazel', role: 'teacher' }])
     sessions.teacher = token(taken.cookie)
@@ -222,6 +234,8 @@ describe('people', () => {
     expect(
       (await call(sessions['looker-on']!, 'PUT', '/api/session/passphrase', { ...change, passphrase: 'x' })).status,
     ).toBe(401)
+    const easy = { ...change, next: 'Linden20261128' }
+    expect((await call(sessions['looker-on']!, 'PUT', '/api/session/passphrase', easy)).status).toBe(422)
     const changed = await call(sessions['looker-on']!, 'PUT', '/api/session/passphrase', change)
     expect([changed.status, await see(sessions['looker-on']!), await see(token(changed.cookie))]).toEqual([
       204, 401, 200,

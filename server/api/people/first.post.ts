@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { firstPersonSchema } from '../../../shared/people'
+import { mustBeHardToGuess } from '../../utils/passphrases'
 import { keepSession, noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { beginSession, hashed } from '../../utils/signIn'
@@ -9,6 +10,7 @@ import { useStore } from '../../utils/store'
 export default defineEventHandler(async (event) => {
   const { name, passphrase } = await checkedBody(event, firstPersonSchema, 10_000)
   const store = useStore()
+  await mustBeHardToGuess(passphrase, 'passphrase', name)
   const hash = await hashed(passphrase)
   if (store.hasKeeper()) refuse(409, 'There is a keeper already. People are invited by a keeper.')
   const id = randomUUID()

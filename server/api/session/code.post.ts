@@ -1,4 +1,5 @@
 import { codeSchema } from '../../../shared/people'
+import { mustBeHardToGuess } from '../../utils/passphrases'
 import { addressOf, keepSession, noteDone } from '../../utils/person'
 import { checkedBody } from '../../utils/problem'
 import { beginSession, hashed, letIn } from '../../utils/signIn'
@@ -9,6 +10,7 @@ export default defineEventHandler(async (event) => {
   const { code, passphrase } = await checkedBody(event, codeSchema, 10_000)
   const store = useStore()
   const person = await letIn(store, code, addressOf(event))
+  await mustBeHardToGuess(passphrase, 'passphrase', person.name)
   store.setPassphrase(person.id, await hashed(passphrase))
   keepSession(event, beginSession(store, person.id))
   noteDone(event, 'chose a passphrase with a code', '', person.name)

@@ -1,4 +1,5 @@
 import { changeSchema } from '../../../shared/people'
+import { mustBeHardToGuess } from '../../utils/passphrases'
 import { addressOf, asker, keepSession, noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { beginSession, hashed, recognised } from '../../utils/signIn'
@@ -11,6 +12,7 @@ export default defineEventHandler(async (event) => {
   if (id === null) refuse(409, 'Nobody signs in here, so there is no passphrase to change.')
   const store = useStore()
   await recognised(store, name, passphrase, addressOf(event))
+  await mustBeHardToGuess(next, 'next', name)
   store.setPassphrase(id, await hashed(next))
   keepSession(event, beginSession(store, id))
   noteDone(event, 'changed the passphrase')
