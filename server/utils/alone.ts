@@ -17,7 +17,7 @@ export const isShut = (): boolean => shut !== undefined
 
 /** Lets a request that may write go on as soon as nobody works on the whole database. */
 export async function mayWrite(event: H3Event): Promise<void> {
-  let gone = false
+  let gone = event.node.res.destroyed
   event.node.res.once('close', () => {
     gone = true
     writesLater(event)
