@@ -43,6 +43,23 @@ test('the demo class is whole: every record replays, and is right when it says s
   expect(all(store)).toHaveLength(records.length)
 })
 
+test('a list is read page by page to its end, and says where its end is', () => {
+  const store = demo()
+  const all = store.page({ limit: 1000 }).records.map((r) => r.id)
+  expect(all.length).toBeGreaterThan(10)
+  for (const limit of [1, 7, all.length - 1, all.length, all.length + 1]) {
+    const read: string[] = []
+    let [before, pages]: [string | undefined, number] = [undefined, 0]
+    do {
+      const page = store.page({ limit, ...(before ? { before } : {}) })
+      read.push(...page.records.map((r) => r.id))
+      before = page.next ?? undefined
+      pages += 1
+    } while (before !== undefined && pages < 1000)
+    expect([limit, pages, read]).toEqual([limit, Math.ceil(all.length / limit), all])
+  }
+})
+
 test('what is written is on disk for the next opener', () => {
   const at = path()
   const first = demo(at)
