@@ -58,6 +58,8 @@ describe('whoever writes and whoever works on the whole', () => {
   })
 
   test('a request that is given up while it waits holds up nobody; work that fails opens again', async () => {
+    // Nobody's patience ends here, so that waiting for what is gone would never end.
+    jest.useFakeTimers({ doNotFake: ['setImmediate', 'nextTick', 'queueMicrotask'] })
     let fail!: (error: Error) => void
     const failing = alone(store, undefined, () => new Promise<void>((_, no) => (fail = no)))
     await turn()
@@ -70,7 +72,8 @@ describe('whoever writes and whoever works on the whole', () => {
     // Were it still counted, this would wait for it.
     await alone(store, undefined, async () => {})
     expect(store.db.pragma('busy_timeout', { simple: true })).toBe(5000)
-  })
+    jest.useRealTimers()
+  }, 5000)
 
   test('a task that fails says how, with its code', async () => {
     await expect(aside('erase', { path: '/nowhere/sett.db', id: 'x', at: 0 })).rejects.toThrow()
