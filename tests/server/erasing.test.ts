@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto'
 import { copyFileSync, readdirSync, readFileSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
 import { backupsOf, makeBackup, putBack } from '../../server/utils/backups'
-import { eraseLearner, eraseLeftovers } from '../../server/utils/erasing'
+import { eraseLearner } from '../../server/utils/erasing'
+import { daily } from '../../server/utils/keeping'
 import { fileOf, readRecords } from '../../server/utils/keep'
 import { takeInRecords } from '../../server/utils/takingIn'
 import { makeStore } from '../../server/utils/store'
@@ -148,7 +149,7 @@ describe('erasing', () => {
     await eraseLearner(store, id)
     renameSync(`${copy}.elsewhere`, copy)
     expect(bytes(data)).toContain('Grasshopperwarbler')
-    await eraseLeftovers(store)
+    await daily(store)
     expect(bytes(data)).not.toContain('Grasshopperwarbler')
     expect(bytes(data)).toContain('Wren')
   })
