@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import type { Backup, Happening, Keeping } from '../../shared/people'
-import { request } from '../utils/request'
+import { request, requestLong } from '../utils/request'
 
 /** Backups and putting them back, how long things are kept, and who did what. */
 definePageMeta({ role: 'keeper' })
@@ -55,10 +55,15 @@ const backUp = (): Promise<void> =>
 const restore = ({ name, at }: Backup): Promise<void> =>
   doing(async () => {
     restoring.value = null
-    await request('/api/backups/restore', { method: 'POST', body: { name } })
+    const told = (done: number): void =>
+      void (said.value =
+        done === 0
+          ? 'What is there now is being backed up. Others can go on reading; what they send waits.'
+          : 'The backup is being put back. Others can go on reading; what they send waits.')
+    await requestLong('/api/backups/restore', told, { text: JSON.stringify({ name }) })
     said.value = `Everything is as it was on ${when(at)}. What was there before is kept as a backup.`
     await useClassroom().load()
-  }, 'It is being put back. Others can go on reading; what they send waits until it is there.')
+  }, 'The backup is being looked through.')
 const keep = (): Promise<void> =>
   doing(async () => {
     await request('/api/keeping', { method: 'PUT', body: rule.value })

@@ -113,10 +113,12 @@ async function meanwhile<T>(url: string, work: Promise<T>) {
 /** Work on the whole database, and how long others wait meanwhile: a backup, a restore, a learner erased from it and from its copies. */
 async function whole(url: string, learner: string): Promise<Figure[]> {
   const sent = async <T>(method: string, path: string, body?: object): Promise<T> => {
-    const headers = { 'content-type': 'application/json' }
+    // Told how far it is, a client waits as long as it takes.
+    const headers = { 'content-type': 'application/json', accept: 'application/x-ndjson' }
     const answer = await fetch(url + path, { method, headers, ...(body ? { body: JSON.stringify(body) } : {}) })
-    if (!answer.ok) throw new Error(await answer.text())
-    return (await answer.json()) as T
+    const last = JSON.parse((await answer.text()).trim().split('\n').at(-1)!) as T | { result: T }
+    if (!answer.ok) throw new Error(JSON.stringify(last))
+    return typeof last === 'object' && last !== null && 'result' in last ? last.result : last
   }
   const backup = await meanwhile(url, sent<{ name: string }>('POST', '/api/backups'))
   const file = await meanwhile(url, sent('GET', `/api/learners/${learner}`))
