@@ -6,11 +6,14 @@ import Database from 'better-sqlite3'
 import type { H3Event } from 'h3'
 import { alone, isShut, mayWrite } from '../../server/utils/alone'
 import { aside } from '../../server/utils/aside'
+import { listBackups } from '../../server/utils/backups'
+import { daily } from '../../server/utils/keeping'
+import { makeStore } from '../../server/utils/store'
 import type { RecordSummary } from '../../shared/listing'
 import type { Receipt } from '../../shared/people'
 import type { SavedRecord } from '../../shared/schemas'
 import { serve, type Running } from '../browser/world'
-import { demo } from './seeded'
+import { all, demo, folder } from './seeded'
 
 /** A request as far as it can end. */
 const request = (): H3Event => ({ node: { res: new EventEmitter() } }) as unknown as H3Event
@@ -183,4 +186,55 @@ describe('in a running server', () => {
     ])
     expect((await call('GET', '/api/records')).status).toBe(200)
   })
+})
+
+test('a server killed while a thread of it erases, takes in or backs up leaves a whole database, and all or nothing of the work', async () => {
+  const data = folder()
+  const path = join(data, 'sett.db')
+  const first = demo(path)
+  const [one] = all(first)
+  const { learnerId: _, ...rest } = one!
+  const file = (turn: number) => ({
+    format: 'sett-records',
+    version: 1,
+    records: Array.from({ length: 60 }, () => ({ ...rest, id: randomUUID(), learner: `Bird ${turn}` })),
+  })
+  first.db.close()
+  for (let turn = 0; turn < 6; turn++) {
+    const before = makeStore(path)
+    const there = before.learners()
+    const kept = new Map(there.map((l) => [l.id, before.keptOf(l.id).records]))
+    before.db.close()
+    const app = await serve({ data })
+    const send = (method: string, to: string, body?: unknown): void =>
+      void fetch(app.url + to, {
+        method,
+        headers: { 'content-type': 'application/json' },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      }).catch(() => {})
+    send('POST', '/api/backups')
+    send('POST', '/api/records/file', file(turn))
+    send('DELETE', `/api/learners/${there[0]!.id}`)
+    await new Promise((next) => setTimeout(next, 30 + 45 * turn))
+    await app.kill()
+
+    const after = makeStore(path)
+    expect(after.db.pragma('integrity_check', { simple: true })).toBe('ok')
+    expect(after.db.pragma('foreign_key_check')).toEqual([])
+    expect([0, 60]).toContain(after.keptOf(after.learnerNamed(`Bird ${turn}`)?.id ?? '').records)
+    for (const { id } of there) {
+      const left = after.keptOf(id).records
+      if (after.hasLearner(id)) expect(left).toBe(kept.get(id))
+      else expect([left, id]).toEqual([0, there[0]!.id])
+    }
+    await daily(after)
+    for (const { name } of listBackups(path)) {
+      const copy = new Database(join(data, 'backups', name), { readonly: true })
+      expect(copy.pragma('integrity_check', { simple: true })).toBe('ok')
+      for (const id of after.erasedLearners())
+        expect(copy.prepare('SELECT 1 FROM learner WHERE id = ?').get(id)).toBeUndefined()
+      copy.close()
+    }
+    after.db.close()
+  }
 })
