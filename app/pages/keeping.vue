@@ -32,18 +32,22 @@ async function load(): Promise<void> {
 }
 /** Does one thing at a time; the buttons stay what they are, so that the focus stays on them. */
 async function doing(work: () => Promise<void>, saidMeanwhile = ''): Promise<void> {
-  if (busy.value) return
+  if (busy.value) {
+    trouble.value = 'One thing at a time: this has to wait until the other is done.'
+    return
+  }
   trouble.value = ''
   said.value = saidMeanwhile
   busy.value = true
   try {
     await work()
-    await load()
   } catch (error) {
     trouble.value = (error as Error).message
     said.value = ''
   }
+  // What is done is done: the next may begin while the lists are still being read.
   busy.value = false
+  await load().catch((error: Error) => (trouble.value ||= error.message))
 }
 await doing(async () => {})
 

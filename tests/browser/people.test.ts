@@ -145,6 +145,7 @@ test('a backup is made and put back, and it is written down who did it', async (
   await byRole(driver, 'heading', 'Who did what')
   await noViolations(driver)
   await click('Make a backup now')
+  await text(driver, '.told', 'is made, and it is whole')
   await text(driver, '[aria-label="Backups there are"]', 'Restore')
   const count = async () =>
     driver.executeAsyncScript<number>(
