@@ -41,6 +41,7 @@ async function doing(work: () => Promise<void>, saidMeanwhile = ''): Promise<voi
   busy.value = true
   try {
     await work()
+    trouble.value = ''
   } catch (error) {
     trouble.value = (error as Error).message
     said.value = ''

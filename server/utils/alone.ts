@@ -32,8 +32,15 @@ export function writesLater(event: H3Event): void {
   if (writers.size === 0) emptied?.()
 }
 
-/** Works on the whole database while nobody writes. The request that asks for it does not wait for itself. */
-export async function alone<T>(store: Store, event: H3Event | undefined, work: () => Promise<T>): Promise<T> {
+/**
+ * Works on the whole database while nobody writes. The request that asks for it does not wait for itself. Which store it is, is asked when
+ * its turn has come: what it waited for may have put another database in place.
+ */
+export async function alone<T>(
+  storeNow: () => Store,
+  event: H3Event | undefined,
+  work: (store: Store) => Promise<T>,
+): Promise<T> {
   if (event) writesLater(event)
   const before = shut
   let open!: () => void
@@ -42,11 +49,15 @@ export async function alone<T>(store: Store, event: H3Event | undefined, work: (
   await before
   try {
     await writersGone()
+    const store = storeNow()
     // Whoever writes all the same is told so at once; waiting for it would hold up everybody else.
     store.db.pragma('busy_timeout = 0')
-    return await work()
+    try {
+      return await work(store)
+    } finally {
+      if (store.db.open) store.db.pragma('busy_timeout = 5000')
+    }
   } finally {
-    if (store.db.open) store.db.pragma('busy_timeout = 5000')
     if (shut === mine) shut = undefined
     open()
   }

@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs'
 import { Worker } from 'node:worker_threads'
+import { Stopped } from './progress'
 import { doTask, type Given, type Made, type Said, type Task } from '../aside/tasks'
 
 /** The name of the built thread, beside the server's own files. */
@@ -20,6 +21,12 @@ function threadAt(module: string): URL {
   return found
 }
 
+/** What goes with a task: what is large in it is handed over, and is gone here then; a signal stops it. */
+interface Besides {
+  readonly handed?: readonly ArrayBufferLike[]
+  readonly signal?: AbortSignal | undefined
+}
+
 /** Tasks are done one after another: two of them may mean the same file. */
 let before: Promise<unknown> = Promise.resolve()
 /** Resolves when nothing that was asked for up to now is still being done. */
@@ -27,15 +34,15 @@ export const asideDone = async (): Promise<void> => void (await before)
 
 /**
  * Does a task on whole files while others are answered; without a built server (from the command line) in this process.
- * What is large in it may be handed over, and is gone here then. @throws Error as the task does, with its code.
+ * @throws Error as the task does, with its code; Stopped where it was stopped, and then nothing of it is kept.
  */
 export function aside<K extends Task>(
   task: K,
   given: Given<K>,
-  handed: readonly ArrayBufferLike[] = [],
+  { handed = [], signal }: Besides = {},
 ): Promise<Made<K>> {
   const made = before.then(() =>
-    threadFrom ? inThread(threadAt(threadFrom()), { task, given }, handed) : doTask(task, given),
+    threadFrom ? inThread(threadAt(threadFrom()), { task, given }, { handed, signal }) : doTask(task, given),
   )
   before = made.catch(() => {})
   return made
@@ -47,9 +54,10 @@ const LIMITS = { maxOldGenerationSizeMb: 64, maxYoungGenerationSizeMb: 4 }
 function inThread<K extends Task>(
   file: URL,
   workerData: { readonly task: K; readonly given: Given<K> },
-  handed: readonly ArrayBufferLike[],
+  { handed, signal }: Besides,
 ): Promise<Made<K>> {
   return new Promise((done, failed) => {
+    if (signal?.aborted) return failed(new Stopped())
     const worker = new Worker(file, {
       workerData,
       transferList: handed as ArrayBuffer[],
@@ -61,6 +69,11 @@ function inThread<K extends Task>(
       failed(Object.assign(new Error(message), code))
     })
     worker.once('error', failed)
-    worker.once('exit', () => failed(new Error(`The thread ended before “${workerData.task}” was done.`)))
+    const stop = (): void => void worker.terminate()
+    signal?.addEventListener('abort', stop)
+    worker.once('exit', () => {
+      signal?.removeEventListener('abort', stop)
+      failed(signal?.aborted ? new Stopped() : new Error(`The thread ended before “${workerData.task}” was done.`))
+    })
   })
 }

@@ -72,7 +72,7 @@ export async function makeBackup(path: string, keep: number, at = new Date()): P
   return listBackups(path).find((b) => b.name === name)!
 }
 
-/** What SQLite has beside a database file, and the file itself. */
+/** A database file itself, and what SQLite has beside it. */
 const SIDES = ['', '-wal', '-shm']
 
 /** Where a backup lies ready to be put in a database's place. */
@@ -108,9 +108,9 @@ export function readyToPutBack(path: string, name: string): void {
 /** Puts what was laid ready in a database's place, which must be closed. */
 export function putReady(path: string): void {
   const next = readyFor(path)
-  for (const side of SIDES) rmSync(path + side, { force: true })
+  for (const side of SIDES.slice(1)) rmSync(path + side, { force: true })
   renameSync(next, path)
-  for (const side of SIDES) rmSync(next + side, { force: true })
+  for (const side of SIDES.slice(1)) rmSync(next + side, { force: true })
 }
 
 /**

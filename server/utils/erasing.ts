@@ -69,29 +69,31 @@ const isGenerator = (part: unknown): part is Generator<unknown> =>
  * learner. Every file is written anew, which takes seconds for each at the size of a school; `told` hears how many are done.
  */
 export async function eraseLearner(
-  store: Store,
+  storeNow: () => Store,
   id: string,
   now = new Date(),
   event?: H3Event,
   told: (done: number, of: number) => void = () => {},
 ): Promise<Receipt | undefined> {
-  const learner = store.learner(id)
-  if (!learner) return undefined
-  const { path } = store
   // Nobody who writes has to wait for a backup that is under way.
   await asideDone()
-  const kept = await alone(store, event, async () => {
+  const erased = await alone(storeNow, event, async (store) => {
+    const learner = store.learner(id)
+    if (!learner) return undefined
+    const { path } = store
     const kept = store.keptOf(id)
     await aside('erase', { path, id, at: now.getTime() })
-    return kept
+    return { path, receipt: { learner: learner.codeName, ...kept } }
   })
+  if (!erased) return undefined
+  const { path, receipt } = erased
   const copies = copiesOf(path)
   let changed = 0
   for (const [i, copy] of copies.entries()) {
     told(i + 1, copies.length + 1)
     if (await aside('eraseFromCopy', { path: copy, ids: [id] })) changed += 1
   }
-  return { learner: learner.codeName, ...kept, copies: changed, at: now.toISOString() }
+  return { ...receipt, copies: changed, at: now.toISOString() }
 }
 
 /** Erases from every copy whoever was erased here: where that was interrupted, or a copy was brought back from elsewhere. */

@@ -22,12 +22,11 @@ export async function takeInFile<Found>(
   const chunks = await bodyBytes(event, MAX_FILE_BYTES)
   return longWork(event, async (long) => {
     const file = await read(chunks, long)
-    const store = useStore()
-    return alone(store, event, async () => {
+    return alone(useStore, event, async (store) => {
       const taken = await aside(
         task,
         { path: store.path, file: file as CheckedFile<never> },
-        file.things.map((block) => block.buffer),
+        { handed: file.things.map((block) => block.buffer), signal: long.signal },
       )
       noteDone(event, `imported a file of ${called}`, `${taken.added} added`)
       return taken

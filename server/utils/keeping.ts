@@ -34,14 +34,15 @@ export function setKeeping(store: Store, keeping: Keeping, now: number): void {
 }
 
 /** What is due once a day: a backup, what was erased out of every copy, records and log lines that have been kept as long as they should be. */
-export async function daily(store: Store, now = new Date()): Promise<void> {
+export async function daily(storeNow: () => Store, now = new Date()): Promise<void> {
+  const store = storeNow()
   const { path } = store
   const keeping = keepingOf(store)
   const [latest] = listBackups(path)
   if (!latest || now.getTime() - Date.parse(latest.at) >= DAY_MS)
     await aside('backUp', { path, keep: keeping.backups, at: now.getTime() })
   await eraseLeftovers(store)
-  await alone(store, undefined, async () => {
+  await alone(storeNow, undefined, async (store) => {
     store.forgetHappenings(now.getTime() - keeping.logDays * DAY_MS)
     const before = goesBefore(keeping, now)
     if (before === null || now.getTime() < holdsFrom(store)) return

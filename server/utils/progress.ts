@@ -8,6 +8,8 @@ const TOLD_MS = 200
 export interface Long {
   /** Tells how far it is, and lets others be answered. @throws Stopped where nobody waits for it any more. */
   step(done: number, of: number): Promise<void>
+  /** Aborted when nobody waits for it any more. */
+  readonly signal: AbortSignal
 }
 
 /** Nobody waits for the work any more; nothing of it is kept. */
@@ -19,7 +21,7 @@ export class Stopped extends Error {
 export const others = (): Promise<void> => new Promise((done) => setImmediate(done))
 
 /** Work that tells nobody how far it is. */
-export const SILENT: Long = { step: others }
+export const SILENT: Long = { step: others, signal: new AbortController().signal }
 
 /**
  * Does long work, and answers with it. Asked for `application/x-ndjson`, it answers a line at a time: `{"done":1,"of":9}` as it goes,
@@ -28,8 +30,8 @@ export const SILENT: Long = { step: others }
 export async function longWork<T>(event: H3Event, work: (long: Long) => Promise<T>): Promise<T | undefined> {
   const { req, res } = event.node
   if (!/\bapplication\/x-ndjson\b/.test(req.headers.accept ?? '')) return work(SILENT)
-  let gone = false
-  res.once('close', () => (gone = true))
+  const leaving = new AbortController()
+  res.once('close', () => leaving.abort())
   res.writeHead(200, { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' })
   let told = 0
   const line = (value: object): void => void res.write(`${JSON.stringify(value)}\n`)
@@ -39,10 +41,10 @@ export async function longWork<T>(event: H3Event, work: (long: Long) => Promise<
       line({ done, of })
     }
     await others()
-    if (gone) throw new Stopped()
+    if (leaving.signal.aborted) throw new Stopped()
   }
   try {
-    line({ result: await work({ step }) })
+    line({ result: await work({ step, signal: leaving.signal }) })
   } catch (error) {
     if (error instanceof Stopped) return undefined
     const problem = problemOf(error as { statusCode?: number })

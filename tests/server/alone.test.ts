@@ -28,12 +28,16 @@ describe('whoever writes and whoever works on the whole', () => {
     const said: string[] = []
     const writer = request()
     await mayWrite(writer)
-    const whole = alone(store, undefined, async () => {
-      said.push('whole')
-      expect(isShut()).toBe(true)
-      await turn()
-      said.push('whole is done')
-    })
+    const whole = alone(
+      () => store,
+      undefined,
+      async () => {
+        said.push('whole')
+        expect(isShut()).toBe(true)
+        await turn()
+        said.push('whole is done')
+      },
+    )
     const late = request()
     const waited = mayWrite(late).then(() => said.push('late'))
     await turn()
@@ -50,11 +54,15 @@ describe('whoever writes and whoever works on the whole', () => {
     const events = [request(), request()]
     for (const event of events) await mayWrite(event)
     const works = events.map((event, i) =>
-      alone(store, event, async () => {
-        said.push(`${i} begins`)
-        await turn()
-        said.push(`${i} ends`)
-      }),
+      alone(
+        () => store,
+        event,
+        async () => {
+          said.push(`${i} begins`)
+          await turn()
+          said.push(`${i} ends`)
+        },
+      ),
     )
     await Promise.all(works)
     expect(said).toEqual(['0 begins', '0 ends', '1 begins', '1 ends'])
@@ -64,7 +72,11 @@ describe('whoever writes and whoever works on the whole', () => {
     // Nobody's patience ends here, so that waiting for what is gone would never end.
     jest.useFakeTimers({ doNotFake: ['setImmediate', 'nextTick', 'queueMicrotask'] })
     let fail!: (error: Error) => void
-    const failing = alone(store, undefined, () => new Promise<void>((_, no) => (fail = no)))
+    const failing = alone(
+      () => store,
+      undefined,
+      () => new Promise<void>((_, no) => (fail = no)),
+    )
     await turn()
     const gone = request()
     const waiting = mayWrite(gone)
@@ -73,10 +85,36 @@ describe('whoever writes and whoever works on the whole', () => {
     await expect(failing).rejects.toThrow('no room')
     await waiting
     // Were it still counted, this would wait for it.
-    await alone(store, undefined, async () => {})
+    await alone(
+      () => store,
+      undefined,
+      async () => {},
+    )
     expect(store.db.pragma('busy_timeout', { simple: true })).toBe(5000)
     jest.useRealTimers()
   }, 5000)
+
+  test('whoever waited works on the database that is there when the turn comes', async () => {
+    const other = demo()
+    let now = store
+    let open!: () => void
+    const restoring = alone(
+      () => now,
+      undefined,
+      () => new Promise<void>((done) => (open = done)),
+    )
+    const waiting = alone(
+      () => now,
+      undefined,
+      (its) => Promise.resolve(its),
+    )
+    await turn()
+    now = other
+    open()
+    await restoring
+    expect(await waiting).toBe(other)
+    other.db.close()
+  })
 
   test('a task that fails says how, with its code', async () => {
     await expect(aside('erase', { path: '/nowhere/sett.db', id: 'x', at: 0 })).rejects.toThrow()
@@ -142,6 +180,45 @@ describe('in a running server', () => {
     expect((await call('POST', '/api/backups/restore', { name: restored.body.before })).status).toBe(200)
     expect((await call('GET', `/api/records/${afterIt.id}`)).status).toBe(200)
     expect(readdirSync(app.data).filter((f) => f.includes('.next'))).toEqual([])
+  })
+
+  test('an import that is stopped keeps nothing or, where it was done already, all; and holds up nobody', async () => {
+    const { records } = (await call<{ records: RecordSummary[] }>('GET', '/api/records?limit=13')).body
+    const { learnerId: _, ...rest } = (
+      await call<SavedRecord>('GET', `/api/records/${records.find((r) => r.kind === 'bench')!.id}`)
+    ).body
+    for (const after of [20, 250, 400, 550]) {
+      const learner = `Stopped ${after}`
+      const body = JSON.stringify({
+        format: 'sett-records',
+        version: 1,
+        records: Array.from({ length: 200 }, () => ({ ...rest, id: randomUUID(), learner })),
+      })
+      const leaving = new AbortController()
+      setTimeout(() => leaving.abort(), after)
+      await fetch(`${app.url}/api/records/file`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', accept: 'application/x-ndjson' },
+        body,
+        signal: leaving.signal,
+      })
+        .then((r) => r.text())
+        .catch(() => {})
+      // A backup is made after whatever is still at it.
+      expect((await call('POST', '/api/backups')).status).toBe(200)
+      const { learners } = (await call<{ learners: { id: string; codeName: string }[] }>('GET', '/api/classroom')).body
+      const id = learners.find((l) => l.codeName === learner)?.id
+      const kept =
+        id === undefined ? 0 : (await call<{ records: [] }>('GET', `/api/learners/${id}`)).body.records.length
+      expect([0, 200]).toContain(kept)
+    }
+  })
+
+  test('who is erased by two at once is erased once', async () => {
+    const { learners } = (await call<{ learners: { id: string }[] }>('GET', '/api/classroom')).body
+    const { id } = learners.at(-1)!
+    const both = await Promise.all([call('DELETE', `/api/learners/${id}`), call('DELETE', `/api/learners/${id}`)])
+    expect(both.map((a) => a.status).sort()).toEqual([200, 404])
   })
 
   test('erasing tells how far it is, and is done to its end although nobody listens any more', async () => {
@@ -227,7 +304,7 @@ test('a server killed while a thread of it erases, takes in or backs up leaves a
       if (after.hasLearner(id)) expect(left).toBe(kept.get(id))
       else expect([left, id]).toEqual([0, there[0]!.id])
     }
-    await daily(after)
+    await daily(() => after)
     for (const { name } of listBackups(path)) {
       const copy = new Database(join(data, 'backups', name), { readonly: true })
       expect(copy.pragma('integrity_check', { simple: true })).toBe('ok')

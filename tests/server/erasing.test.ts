@@ -65,7 +65,7 @@ describe('erasing', () => {
       answers: [{ given: 'grasshopper' }],
       markings: [{ items: [{ answer: '8765' }] }],
     })
-    const receipt = await eraseLearner(store, id, new Date('2026-11-24T12:00:00Z'))
+    const receipt = await eraseLearner(() => store, id, new Date('2026-11-24T12:00:00Z'))
     expect(receipt).toEqual({
       learner: name,
       records: 1,
@@ -90,7 +90,7 @@ describe('erasing', () => {
     ])
       expect(left).not.toContain(gone)
     expect([all(store), store.answers(null)]).toEqual([others, otherAnswers])
-    expect(await eraseLearner(store, id)).toBeUndefined()
+    expect(await eraseLearner(() => store, id)).toBeUndefined()
     expect(store.erasedAt(record.id)).toBeDefined()
     expect(store.db.pragma('foreign_key_check')).toEqual([])
   })
@@ -101,7 +101,7 @@ describe('erasing', () => {
     store.addLearner({ id, codeName: 'Siskin' })
     const [record] = all(store)
     for (let i = 0; i < 60; i++) store.save({ ...record!, id: randomUUID(), learnerId: id }, [])
-    await eraseLearner(store, id)
+    await eraseLearner(() => store, id)
     expect(store.db.pragma('freelist_count', { simple: true })).toBe(0)
   })
 
@@ -114,7 +114,7 @@ describe('erasing', () => {
     const copy = join(backupsOf(store.path), name)
     const untouched = `${copy}.elsewhere`
     copyFileSync(copy, untouched)
-    await eraseLearner(store, wren!.id)
+    await eraseLearner(() => store, wren!.id)
     expect(takeInRecords(store, await readRecords(bytesOf(file)))).toEqual({
       added: 0,
       already: file.records.length,
@@ -146,10 +146,10 @@ describe('erasing', () => {
     const { name } = await makeBackup(store.path, 14)
     const copy = join(backupsOf(store.path), name)
     copyFileSync(copy, `${copy}.elsewhere`)
-    await eraseLearner(store, id)
+    await eraseLearner(() => store, id)
     renameSync(`${copy}.elsewhere`, copy)
     expect(bytes(data)).toContain('Grasshopperwarbler')
-    await daily(store)
+    await daily(() => store)
     expect(bytes(data)).not.toContain('Grasshopperwarbler')
     expect(bytes(data)).toContain('Wren')
   })

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { thingsIn } from '../../server/utils/fileStream'
 import { fileOf, readRecords } from '../../server/utils/keep'
 import { depthWatch } from '../../server/utils/problem'
+import { SILENT } from '../../server/utils/progress'
 import { demo } from './seeded'
 
 /** Bytes cut into chunks at some places. */
@@ -80,7 +81,7 @@ describe('a file of records', () => {
   test('of another kind is refused before any of it is worked, and of a kind said only at its end all the same', async () => {
     const { records } = JSON.parse(file) as { records: unknown[] }
     const seen: number[] = []
-    const long = { step: (done: number) => Promise.resolve(void seen.push(done)) }
+    const long = { ...SILENT, step: (done: number) => Promise.resolve(void seen.push(done)) }
     const trials = Buffer.from(JSON.stringify({ format: 'sett-trials', version: 1, records }))
     await expect(readRecords([trials], long)).rejects.toMatchObject({
       data: { detail: 'This is not a file of Sett records.' },
@@ -95,7 +96,7 @@ describe('a file of records', () => {
 
   test('with more troubles than anybody reads is left off', async () => {
     const seen: number[] = []
-    const long = { step: (done: number) => Promise.resolve(void seen.push(done)) }
+    const long = { ...SILENT, step: (done: number) => Promise.resolve(void seen.push(done)) }
     const bad = { format: 'sett-records', version: 1, records: Array.from({ length: 50 }, () => ({})) }
     await expect(readRecords([Buffer.from(JSON.stringify(bad))], long)).rejects.toMatchObject({
       data: { errors: expect.arrayContaining([expect.objectContaining({ pointer: '/records/0/id' })]) },

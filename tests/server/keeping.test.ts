@@ -84,10 +84,10 @@ describe('backups', () => {
   test('once a day one is made by itself', async () => {
     const store = demo()
     const at = new Date('2026-11-24T09:00:00Z')
-    await daily(store, at)
-    await daily(store, new Date(at.getTime() + 20 * 3_600_000))
+    await daily(() => store, at)
+    await daily(() => store, new Date(at.getTime() + 20 * 3_600_000))
     expect(listBackups(store.path)).toHaveLength(1)
-    await daily(store, new Date(at.getTime() + 25 * 3_600_000))
+    await daily(() => store, new Date(at.getTime() + 25 * 3_600_000))
     expect(listBackups(store.path)).toHaveLength(2)
   })
 
@@ -125,11 +125,11 @@ describe('how long things are kept', () => {
     expect([store.countBefore(before), due.length > 0]).toEqual([due.length, true])
     const count = all(store).length
     setKeeping(store, keeping, now.getTime())
-    await daily(store, new Date(now.getTime() + 3_600_000))
+    await daily(() => store, new Date(now.getTime() + 3_600_000))
     expect(all(store)).toHaveLength(count)
     const later = new Date(now.getTime() + 25 * 3_600_000)
     const stay = all(store).filter((r) => r.startedAt >= goesBefore(keeping, later)!)
-    await daily(store, later)
+    await daily(() => store, later)
     expect(all(store)).toEqual(stay)
     expect(stay.length).toBeLessThan(count)
     expect(store.happenings(1e9, 5)[0]).toMatchObject({ who: 'Sett', what: 'removed records by the rule' })

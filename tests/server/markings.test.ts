@@ -121,7 +121,7 @@ test('pages go with the rule for records, and only then', async () => {
   for (const markedAt of ['2025-01-10T09:00:00.000Z', '2026-11-10T09:00:00.000Z'])
     store.keepMarking({ id: randomUUID(), learnerId: id, markedAt, with: 'paper', items: PAGE, said })
   setKeeping(store, { ...KEEPING_AT_FIRST, recordMonths: 12 }, Date.parse('2026-11-20T00:00:00Z'))
-  await daily(store, new Date('2026-11-24T00:00:00Z'))
+  await daily(() => store, new Date('2026-11-24T00:00:00Z'))
   expect(store.markings(id).map((m) => m.markedAt.slice(0, 4))).toEqual(['2026'])
 })
 

@@ -95,7 +95,7 @@ test('they are in the learner’s file, and erased with the learner from every b
   expect(everything(store, learnerId).recordings).toEqual([
     { said: 'dragonfly', madeAt: '2026-11-26T10:00:00.000Z', type: 'audio/wav', audio: audio.toString('base64') },
   ])
-  expect(await eraseLearner(store, learnerId)).toMatchObject({ recordings: 1 })
+  expect(await eraseLearner(() => store, learnerId)).toMatchObject({ recordings: 1 })
   const left = readdirSync(data)
     .map((f) => readFileSync(join(data, f), 'latin1'))
     .join('')

@@ -55,7 +55,7 @@ for (let turn = 0; ; turn++) {
     const id = randomUUID()
     store.addLearner({ id, codeName: `Bird ${id.slice(0, 6)}` })
     for (let i = 0; i < 5; i++) store.save({ ...sample!, id: randomUUID(), learnerId: id }, [])
-    await eraseLearner(store, id)
+    await eraseLearner(() => store, id)
     told(id)
   }
 }

@@ -11,14 +11,13 @@ import { closeStore, useStore } from '../../utils/store'
 /** Puts a backup back in place. What is there now is kept as a backup first, so that this too can be gone back on. Once begun it is done to its end. */
 export default defineEventHandler(async (event) => {
   const { name } = await checkedBody(event, restoreSchema)
-  const store = useStore()
-  const { path } = store
+  const { path } = useStore()
   const { name: who } = asker(event)
   if (!listBackups(path).some((b) => b.name === name)) refuse(404, 'There is no backup of that name.')
   const trouble = await aside('lookThrough', { path: join(backupsOf(path), name) })
   if (trouble) refuse(409, `${trouble} Nothing was changed.`)
   return longWork(event, (long) =>
-    alone(store, event, async () => {
+    alone(useStore, event, async () => {
       const told = (done: number): void => void long.step(done, 2).catch(() => {})
       told(0)
       const before = await aside('backUp', { path, keep: Number.MAX_SAFE_INTEGER, at: Date.now() })

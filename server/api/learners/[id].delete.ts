@@ -6,12 +6,12 @@ import { useStore } from '../../utils/store'
 
 /** Erases a learner and everything kept of them for good, copies included; answers with a receipt. Once begun it is done to its end. */
 export default defineEventHandler((event) => {
-  const store = useStore()
   const id = getRouterParam(event, 'id') ?? ''
-  if (!store.hasLearner(id)) refuse(404, 'There is no such learner.')
+  if (!useStore().hasLearner(id)) refuse(404, 'There is no such learner.')
   return longWork(event, async (long) => {
     const told = (done: number, of: number): void => void long.step(done, of).catch(() => {})
-    const receipt = (await eraseLearner(store, id, new Date(), event, told)) ?? refuse(404, 'There is no such learner.')
+    const receipt =
+      (await eraseLearner(useStore, id, new Date(), event, told)) ?? refuse(404, 'There is no such learner.')
     noteDone(
       event,
       'erased a learner',
