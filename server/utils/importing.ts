@@ -1,7 +1,7 @@
 import type { H3Event } from 'h3'
 import { MAX_FILE_BYTES, type TakenIn } from '../../shared/schemas'
 import { alone, writesLater } from './alone'
-import { aside } from './aside'
+import { aside, asideDone } from './aside'
 import { noteDone } from './person'
 import { bodyBytes } from './problem'
 import { longWork, type Long } from './progress'
@@ -22,6 +22,8 @@ export async function takeInFile<Found>(
   const chunks = await bodyBytes(event, MAX_FILE_BYTES)
   return longWork(event, async (long) => {
     const file = await read(chunks, long)
+    // Nobody who writes has to wait for a backup that is under way.
+    await asideDone()
     return alone(useStore, event, async (store) => {
       const taken = await aside(
         task,

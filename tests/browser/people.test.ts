@@ -190,3 +190,22 @@ test('everything kept of a learner is one page and one file, and is erased for g
   await byRole(driver, 'link', 'What is kept of Teal')
   expect(await (await driver.findElement(By.css('.learners'))).getText()).not.toContain('Moth')
 })
+
+test('where the answer to erasing is lost on the way, the page says what became of it, and this browser forgets all the same', async () => {
+  await (await byRole(driver, 'link', 'What is kept of Teal')).click()
+  await text(driver, 'h1', 'Kept of Teal')
+  await driver.executeScript(`
+    localStorage.setItem('sett.own-story', '"a story of theirs"')
+    const ask = window.fetch
+    window.fetch = async (url, options) => {
+      const answer = await ask(url, options)
+      if (options?.method !== 'DELETE') return answer
+      await answer.text()
+      throw new TypeError('network error')
+    }`)
+  await click('Erase Teal')
+  await put('Type the name to be sure', 'Teal')
+  await click('Erase it for good')
+  await text(driver, '[role="alert"]', /does not answer.*Teal is erased here; earlier copies follow within a day/)
+  expect(await driver.executeScript("return localStorage.getItem('sett.own-story')")).toBeNull()
+})

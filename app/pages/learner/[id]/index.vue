@@ -7,7 +7,7 @@ import type { KeptMarking } from '../../../../shared/marking'
 import type { KeptAnswer, SavedRecord } from '../../../../shared/schemas'
 import type { Trial } from '../../../../shared/trials'
 import { forgetSitting } from '../../../composables/useSitting'
-import { request, requestLong } from '../../../utils/request'
+import { request, requestLong, ServerRefusal } from '../../../utils/request'
 
 /** Everything that is kept of one learner, to be read, printed and handed over; and how to erase it for good. */
 definePageMeta({ role: 'teacher' })
@@ -48,6 +48,21 @@ const notes = computed(
     (file.value?.records.filter((r) => r.outcome.note !== '').length ?? 0) +
     (file.value?.trials.filter((t) => t.note !== '').length ?? 0),
 )
+/** Takes out of this browser what it remembers of the learner. */
+async function forgetHere(): Promise<void> {
+  // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
+  if (classroom.learnerId === id) bench.forget()
+  // A page that is being marked, and a story that was typed, do not say whose they are either.
+  for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story', 'sett.story-desk', 'sett.stories-away'])
+    localStorage.removeItem(key)
+  const { [id]: _gone, ...sittings } = placings.value
+  placings.value = sittings
+  lessons.value = lessonsWithout(lessons.value, id)
+  bench.queue = waitingWithout(bench.queue, id)
+  prints.put(printWithout(prints.plan.value, id))
+  await queue.forget(id)
+  await forgetSitting(id)
+}
 async function erase(): Promise<void> {
   if (erasing.value) return
   trouble.value = ''
@@ -60,26 +75,27 @@ async function erase(): Promise<void> {
     const told = (done: number, of: number): void =>
       void (erasing.value = `Erased here. Now from the earlier copies: ${done} of ${of} files are written anew.`)
     receipt.value = await requestLong<Receipt>(`/api/learners/${encodeURIComponent(id)}`, told, { method: 'DELETE' })
-    // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
-    if (classroom.learnerId === id) bench.forget()
-    // A page that is being marked, and a story that was typed, do not say whose they are either.
-    for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story', 'sett.story-desk', 'sett.stories-away'])
-      localStorage.removeItem(key)
-    const { [id]: _gone, ...sittings } = placings.value
-    placings.value = sittings
-    lessons.value = lessonsWithout(lessons.value, id)
-    bench.queue = waitingWithout(bench.queue, id)
-    prints.put(printWithout(prints.plan.value, id))
-    await queue.forget(id)
-    await forgetSitting(id)
+    await forgetHere()
     file.value = null
     if (classroom.learnerId === id) classroom.learnerId = null
     await classroom.load()
   } catch (error) {
     trouble.value = (error as Error).message
+    // Where only the answer was lost, what this browser remembers goes all the same.
+    if (await isGone()) {
+      await forgetHere()
+      trouble.value += ` ${file.value?.learner ?? ''} is erased here; earlier copies follow within a day. There is no receipt.`
+      file.value = null
+    }
   }
   erasing.value = ''
 }
+/** Whether the server says that there is no such learner any more. */
+const isGone = (): Promise<boolean> =>
+  request(`/api/learners/${encodeURIComponent(id)}`).then(
+    () => false,
+    (error: unknown) => error instanceof ServerRefusal && error.status === 404,
+  )
 const triedText = ({ work }: Pick<Trial, 'work'>): string =>
   work.format === 'sett-story'
     ? work.text
