@@ -1,4 +1,3 @@
-import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
 import { addComponent } from 'nuxt/kit'
@@ -13,7 +12,7 @@ export default defineNuxtConfig({
   ssr: false,
   devtools: { enabled: false },
   // Another place is fetched when somebody reaches for it, not while the bench is still opening.
-  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
+  experimental: { componentIslands: false, defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   modules: [
     '@pinia/nuxt',
     // PrimeVue's controls by their own names in templates (app/controls.ts).
@@ -30,12 +29,16 @@ export default defineNuxtConfig({
     'build:manifest': (manifest) => {
       for (const file of Object.values(manifest)) file.prefetch = false
     },
-    // Work on whole database files has a thread of its own, which is built as a file of its own (server/utils/aside.ts).
+    // Work on whole database files and replaying have threads of their own, each built as a file of its own (server/utils/aside.ts, replaying.ts).
     'nitro:init': (nitro) => {
       nitro.hooks.hook('compiled', async () => {
         await build({
-          entryPoints: [fileURLToPath(new URL('server/aside/thread.ts', import.meta.url))],
-          outfile: join(nitro.options.output.serverDir, 'aside.mjs'),
+          entryPoints: {
+            aside: fileURLToPath(new URL('server/aside/thread.ts', import.meta.url)),
+            replays: fileURLToPath(new URL('server/aside/replayThread.ts', import.meta.url)),
+          },
+          outdir: nitro.options.output.serverDir,
+          outExtension: { '.js': '.mjs' },
           bundle: true,
           platform: 'node',
           format: 'esm',

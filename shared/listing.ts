@@ -45,6 +45,8 @@ export interface RecordSummary {
   readonly id: string
   readonly learnerId: string
   readonly startedAt: string
+  /** The school's day on which it began. */
+  readonly day: string
   readonly durationMs: number
   readonly problem: string
   readonly material: string
@@ -56,4 +58,6 @@ export interface RecordSummary {
   readonly slips: readonly string[]
   /** Work at the Bench, a story that was worked, a try noted at the table, or a note of a sitting. */
   readonly kind: 'bench' | 'story' | 'table' | 'note'
+  /** Whether it can be worked again as it says; one that takes long is looked through after it was kept. */
+  readonly replay: 'sound' | 'waiting' | 'broken'
 }

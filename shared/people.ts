@@ -22,6 +22,8 @@ const newPassphrase = z
 const anyPassphrase = z.string('The passphrase is wanted.').min(1, 'The passphrase is wanted.').max(200)
 const role = oneOf(ROLES)
 const learnersGiven = z.array(uuid).max(500).default([])
+/** The groups whose learners somebody reaches; null for all learners. */
+const groupsGiven = z.array(z.string().trim().min(1).max(40)).max(40, 'At most 40 groups.').nullable().default(null)
 
 export const signInSchema = z.strictObject({ name: personName, passphrase: anyPassphrase })
 export const codeSchema = z.strictObject({
@@ -30,15 +32,17 @@ export const codeSchema = z.strictObject({
 })
 export const changeSchema = z.strictObject({ passphrase: anyPassphrase, next: newPassphrase })
 export const firstPersonSchema = z.strictObject({ name: personName, passphrase: newPassphrase })
-export const newPersonSchema = z.strictObject({ name: personName, role, learners: learnersGiven })
-export const personChangeSchema = z.strictObject({ role, learners: learnersGiven })
+export const newPersonSchema = z.strictObject({ name: personName, role, groups: groupsGiven, learners: learnersGiven })
+export const personChangeSchema = z.strictObject({ role, groups: groupsGiven, learners: learnersGiven })
 
 /** Somebody who may use Sett. */
 export interface Person {
   readonly id: string
   readonly name: string
   readonly role: Role
-  /** The learners a helper is there for. */
+  /** The groups whose learners they reach; null for all learners. */
+  readonly groups: readonly string[] | null
+  /** Learners whom they reach besides, one by one. */
   readonly learners: readonly string[]
   /** Whether the invitation has not been taken up yet. */
   readonly waiting: boolean
@@ -82,14 +86,21 @@ export const keepingSchema = z.strictObject({
 export type Keeping = z.infer<typeof keepingSchema>
 export const KEEPING_AT_FIRST: Keeping = { backups: 14, recordMonths: 0, logDays: 180 }
 
+/** Why a backup was made: by the daily rule, by hand, or before another one was put back. Each kind is counted by itself. */
+export const BACKUP_KINDS = ['daily', 'hand', 'before'] as const
+export type BackupKind = (typeof BACKUP_KINDS)[number]
 export interface Backup {
   readonly name: string
+  readonly kind: BackupKind
   readonly at: string
   readonly bytes: number
 }
+/** What opens doors (people, passphrases) stays as it is now, unless somebody says that it is to come from the backup too. */
 export const restoreSchema = z.strictObject({
-  name: z.string().regex(/^sett-[0-9TZ-]{10,30}\.db$/, 'There is no backup of that name.'),
+  name: z.string().regex(/^sett-[0-9TZ-]{10,30}(?:-hand|-before)?\.db$/, 'There is no backup of that name.'),
+  people: oneOf(['now', 'backup'] as const).default('now'),
 })
+export type PeopleFrom = z.output<typeof restoreSchema>['people']
 
 /** What was erased, as it is shown before and handed over after. */
 export interface Receipt {
@@ -104,7 +115,9 @@ export interface Receipt {
   readonly lessons: number
   /** Words and sentences said for them, as sound. */
   readonly recordings: number
-  /** Earlier copies of the data from which it was erased too. */
+  /** Other files beside the database from which it was erased too: backups and other copies. */
   readonly copies: number
+  /** Files beside the database that could not be read, by name: whether the learner is in them nobody can say. */
+  readonly unread: readonly string[]
   readonly at: string
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { isZone } from './days'
 import {
   ENGLISHES,
   EQUALS_WORDS,
@@ -209,6 +210,11 @@ export const classroomSchema = z.strictObject({
     .refine(plain, 'The room’s name has signs in it that cannot be read.'),
   words: wordsSchema,
   hands: handsSchema.prefault({}),
+})
+
+/** The room as it is sent to be kept; with the school's time zone, where that is said or changed. */
+export const classroomSentSchema = classroomSchema.extend({
+  zone: z.string().max(60).refine(isZone, 'There is no such time zone.').optional(),
 })
 
 export const newLearnerSchema = z.strictObject({ id: uuid, codeName })

@@ -1,6 +1,7 @@
 import { answerKey, ANSWERS_A_PAGE } from '../../shared/limits'
 import type { KeptAnswer } from '../../shared/schemas'
-import { request, ServerRefusal } from '../utils/request'
+import { request } from '../utils/request'
+import { isRefusedForGood } from '../utils/sending'
 
 /** The answers of one person, the teacher or a learner: read when the person changes, and each kept as it is given. */
 export function useRehearsal(who: Ref<string>) {
@@ -52,7 +53,7 @@ export function useRehearsal(who: Ref<string>) {
     for (let next = unkept.value[0]; next; next = unkept.value[0]) {
       const error = await sent(next)
       // What the server will never take (its learner has been deleted, say) does not hold up the others.
-      const never = error instanceof ServerRefusal && error.status === 422
+      const never = error !== null && isRefusedForGood(error)
       if (error)
         trouble.value = `${error.message} ${never ? 'That answer was not kept.' : 'The answer is held here and kept with the next one.'}`
       if (error && !never) break

@@ -1,5 +1,6 @@
 import type { Trial } from '../../shared/trials'
 import { request } from '../utils/request'
+import { sendAll } from '../utils/sending'
 import { keepStrictly, tableKept as db, type Waiting } from '../utils/tableKept'
 
 /**
@@ -23,32 +24,20 @@ async function look(): Promise<void> {
   // So that the next start knows, on whatever page it begins (plugins/tries.client.ts).
   localStorage.setItem(TRIES_WAIT, waiting.value.length > 0 ? 'yes' : '')
 }
+async function tryAgain(): Promise<void> {
+  const store = await db()
+  for (const { refused: _, ...one } of await store.getAll(STORE)) await store.put(STORE, one)
+  await look()
+}
 async function send(now = Date.now()): Promise<void> {
   const due = waiting.value.filter((w) => w.after <= now && !w.refused).slice(0, MOST_AT_ONCE)
   if (due.length === 0) return
   const store = await db()
-  const post = (trials: readonly Trial[]): Promise<unknown> =>
-    request('/api/trials', { method: 'POST', body: { trials } })
-  try {
-    await post(due.map((w) => w.trial))
-    for (const { id } of due) await store.delete(STORE, id)
-    trouble.value = ''
-  } catch (error) {
-    const status = (error as { status?: number }).status ?? 0
-    if (status >= 400 && status < 500 && status !== 401 && status !== 429) {
-      // One that is refused must not hold the others up: each goes by itself, and what is refused stays here with the reason.
-      if (due.length === 1) await store.put(STORE, { ...due[0]!, refused: (error as Error).message })
-      else
-        for (const one of due)
-          try {
-            await post([one.trial])
-            await store.delete(STORE, one.id)
-          } catch (why) {
-            if (((why as { status?: number }).status ?? 0) >= 400)
-              await store.put(STORE, { ...one, refused: (why as Error).message })
-          }
-    } else trouble.value = (error as Error).message
-  }
+  trouble.value = await sendAll(due, {
+    post: (some) => request('/api/trials', { method: 'POST', body: { trials: some.map((w) => w.trial) } }),
+    sent: ({ id }) => store.delete(STORE, id),
+    refused: (one, why) => store.put(STORE, { ...one, refused: why }),
+  })
   await look()
 }
 
@@ -79,7 +68,8 @@ export function useTrialQueue() {
   }
   if (!started) {
     started = true
-    void look().then(flush)
+    // What an earlier version gave up because it could not go at once is sent once more.
+    void tryAgain().then(flush)
     setInterval(() => void flush(), EVERY_MS)
     addEventListener('online', () => void flush())
   }

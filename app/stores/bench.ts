@@ -192,7 +192,7 @@ export const useBench = defineStore('bench', () => {
   const { queue, lesson, begin, another, asked } = benchQueue(lying, ask)
 
   async function save(learnerId: string, given: Outcome): Promise<void> {
-    const length = bench.value.log.length
+    const [saving, length] = [id.value, bench.value.log.length]
     const record: SavedRecord = {
       id: id.value,
       learnerId,
@@ -201,7 +201,8 @@ export const useBench = defineStore('bench', () => {
       outcome: given,
     }
     await request('/api/records', { method: 'POST', body: record })
-    savedLength.value = length
+    // What was done meanwhile is not saved by it, least of all other work.
+    if (id.value === saving) savedLength.value = length
   }
 
   function resume(from: Draft, saved: boolean): Refusal | null {

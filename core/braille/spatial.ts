@@ -32,14 +32,20 @@ export function spatialAddition(numbers: readonly string[]): readonly (readonly 
     const sum = rows.reduce((s, r) => s + (at(r, place) ?? 0), carried[place]!)
     carried[place + 1] = Math.floor(sum / 10)
   }
-  const cell = (value: number | undefined): string => (value === undefined ? '' : digitCell(value))
+  // A column is as wide as what is carried to it: ten numbers and more may carry two digits.
+  const widthOf = (place: number): number => String(carried[place]).length
+  const places = Array.from({ length: width }, (_, i) => width - 1 - i)
+  const cells = (value: number | undefined, place: number): readonly string[] => {
+    const written = value === undefined ? [] : Array.from(String(value), (d) => digitCell(Number(d)))
+    return [...Array<string>(widthOf(place) - written.length).fill(''), ...written]
+  }
   const row = (of: (place: number) => number | undefined, sign = ''): readonly string[] => [
     '',
     sign,
-    ...Array.from({ length: width }, (_, i) => cell(of(width - 1 - i))),
+    ...places.flatMap((p) => cells(of(p), p)),
     '',
   ]
-  const wide = width + 3
+  const wide = places.reduce((sum, p) => sum + widthOf(p), 3)
   const marks = carried.slice(1, width).some((c) => c > 0)
   return [
     ...(marks

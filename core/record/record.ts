@@ -51,7 +51,8 @@ export function recordOf(bench: Bench): WorkRecord {
 const MOST_SAID = 40
 
 /**
- * Works a record again, a move at each step, so that whoever replays it can do other things in between or stop. Where its first moves
+ * Works a record again, a move at each turn, so that whoever replays it can do other things in between or stop. It tells how many steps a
+ * move took: one, and one more for each move of the stone that it is looked at together with. Where its first moves
  * have been worked already, `begun` is the bench as they left it, and only the others are worked.
  * @throws Refusal naming the move that cannot be made (`moves/4`); one that Sett itself fails at has the fault as its cause.
  */
@@ -70,7 +71,7 @@ export function* reopening(record: WorkRecord, begun?: Bench): Generator<number,
       if (error instanceof Refusal) stop(error.reason, error.hint)
       stop('Sett does not know what to do with it.', '', error)
     }
-    yield i
+    yield 1 + (bench.now.open?.moves.length ?? 0)
   }
   return bench
 }

@@ -1,17 +1,16 @@
 import { decisionSchema } from '../../shared/progress'
+import { asItIs, mayKeep, mustBeKnown } from '../utils/mayKeep'
 import { mustReach } from '../utils/person'
-import { checkedBody, refuse } from '../utils/problem'
+import { checkedBody } from '../utils/problem'
 import { useStore } from '../utils/store'
+import { route } from '../utils/route'
 
 /** Keeps what was decided about what the figures suggest. */
-export default defineEventHandler(async (event) => {
+export default route({ least: 'teacher', whose: 'learners', writes: true }, async (event) => {
   const decision = await checkedBody(event, decisionSchema)
   const store = useStore()
-  if (!store.hasLearner(decision.learnerId))
-    refuse(422, 'There is no such learner to keep this for.', [
-      { pointer: '/learnerId', detail: 'No learner has this identifier.' },
-    ])
+  mustBeKnown(store, decision.learnerId)
   mustReach(event, decision.learnerId)
-  store.keepDecision(decision)
+  if (mayKeep(store, decision, store.decision(decision.id), asItIs(decision)) === 'new') store.keepDecision(decision)
   return decision
 })

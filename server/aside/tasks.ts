@@ -1,7 +1,10 @@
-import { eraseIn, scrub } from '../db/erasing'
+import { moveDays } from '../db/days'
+import type { BackupKind, PeopleFrom } from '../../shared/people'
+import { eraseFromCopy } from '../db/erasing'
 import { connect, type Db } from '../db/open'
 import type { Seen } from '../db/trials'
-import { makeBackup, readyToPutBack, troubleWith } from '../utils/backups'
+import { makeBackup, tidyUp, troubleInUse, troubleWith } from '../utils/backups'
+import { readyToPutBack } from '../utils/restoring'
 import { storeOn } from '../utils/store'
 import { type CheckedFile, takeInAnswers, takeInRecords, takeInTrials } from '../utils/takingIn'
 
@@ -21,31 +24,31 @@ function on<T>(path: string, work: (db: Db) => T): T {
 }
 
 export const TASKS = {
-  /** Makes a backup, looks it through, and takes away the oldest beyond `keep`. `at` in milliseconds. @throws Error where the copy is not whole. */
-  backUp: (t: { path: string; keep: number; at: number }) => makeBackup(t.path, t.keep, new Date(t.at)),
+  /** Makes a backup, looks it through, and takes away the oldest of its kind beyond `keep`. `at` in milliseconds. @throws Error where the copy is not whole. */
+  backUp: (t: { path: string; keep: number; at: number; kind: BackupKind }) =>
+    makeBackup(t.path, t.keep, new Date(t.at), t.kind),
+  /** Takes away what was broken off. */
+  tidyUp: (t: { path: string }) => tidyUp(t.path),
+  /** What is wrong with the database in use; undefined where it is whole. */
+  lookThroughInUse: (t: { path: string }) => troubleInUse(t.path),
   /** What is wrong with a copy; undefined where it is whole. */
   lookThrough: (t: { path: string }) => troubleWith(t.path),
-  /** Lays a backup ready to be put in a database's place. @throws Error that says what is wrong with it. */
-  makeReady: (t: { path: string; name: string }) => readyToPutBack(t.path, t.name),
+  /** Lays a backup ready to be put in a database's place; where people come from. @throws Error that says what is wrong with it. */
+  makeReady: (t: { path: string; name: string; people: PeopleFrom }) => readyToPutBack(t.path, t.name, t.people),
   /** Erases a learner from the database in use, and writes its file anew. `at` in milliseconds. */
   erase: (t: { path: string; id: string; at: number }) => on(t.path, (db) => storeOn(db, t.path).erase(t.id, t.at)),
-  /** Erases learners from a copy; whether any of them was in it. */
-  eraseFromCopy: (t: { path: string; ids: readonly string[] }) =>
-    on(t.path, (db) => {
-      const has = db.prepare<[string], number>('SELECT 1 FROM learner WHERE id = ?').pluck()
-      const there = t.ids.filter((id) => has.get(id) === 1)
-      for (const id of there) eraseIn(db, id)
-      if (there.length > 0) scrub(db)
-      return there.length > 0
-    }),
+  /** Erases learners from a copy: whether any of them was in it, or whether it could not be read. Files that are not Sett's stay as they are. */
+  eraseFromCopy: (t: { path: string; ids: readonly string[] }) => eraseFromCopy(t.path, t.ids),
   /** Take in a file that has been checked: all of it or nothing. */
-  takeInRecords: (t: { path: string; file: CheckedFile<readonly string[]> }) =>
-    on(t.path, (db) => takeInRecords(storeOn(db, t.path), t.file)),
-  takeInTrials: (t: { path: string; file: CheckedFile<Seen> }) =>
-    on(t.path, (db) => takeInTrials(storeOn(db, t.path), t.file)),
-  takeInAnswers: (t: { path: string; file: CheckedFile<boolean> }) =>
-    on(t.path, (db) => takeInAnswers(storeOn(db, t.path), t.file)),
-  /** Takes away what began before a time; how much it was. */
+  takeInRecords: (t: { path: string; file: CheckedFile<readonly string[] | null>; groups: readonly string[] }) =>
+    on(t.path, (db) => takeInRecords(storeOn(db, t.path), t.file, t.groups)),
+  takeInTrials: (t: { path: string; file: CheckedFile<Seen>; groups: readonly string[] }) =>
+    on(t.path, (db) => takeInTrials(storeOn(db, t.path), t.file, t.groups)),
+  takeInAnswers: (t: { path: string; file: CheckedFile<boolean>; groups: readonly string[] }) =>
+    on(t.path, (db) => takeInAnswers(storeOn(db, t.path), t.file, t.groups)),
+  /** Tells every day anew in another time zone. */
+  moveDays: (t: { path: string; zone: string }) => on(t.path, (db) => moveDays(db, t.zone)),
+  /** Takes away what is from before a day; how much it was. */
   removeBefore: (t: { path: string; before: string }) =>
     on(t.path, (db) => {
       const store = storeOn(db, t.path)
@@ -53,7 +56,7 @@ export const TASKS = {
         store.removeBefore(t.before) +
         store.removeTrialsBefore(t.before) +
         store.removeMarkingsBefore(t.before) +
-        store.removeLessonsBefore(t.before.slice(0, 10))
+        store.removeLessonsBefore(t.before)
       )
     }),
 }

@@ -1,6 +1,7 @@
 import { learnerChoicesSchema, NO_CHOICES, type KeptLearner } from '../../shared/learners'
 import { folded, handsSchema, wordsSchema, type Classroom, type NewLearner } from '../../shared/schemas'
 import type { Db } from './open'
+import { keepVersion } from './versioned'
 
 interface Row {
   readonly id: string
@@ -38,8 +39,8 @@ export function classroomTable(db: Db) {
   const byName = db.prepare<[string], Row>(`${LEARNER} WHERE folded = ?`)
   const byRoster = db.prepare<[string], Row>(`${LEARNER} WHERE roster_id = ?`)
   const insert = db.prepare(
-    `INSERT INTO learner (id, code_name, folded, position)
-     VALUES (@id, @codeName, @folded, (SELECT coalesce(max(position), 0) + 1 FROM learner))`,
+    `INSERT INTO learner (id, code_name, folded, in_groups, position)
+     VALUES (@id, @codeName, @folded, @groups, (SELECT coalesce(max(position), 0) + 1 FROM learner))`,
   )
   const rename = db.prepare('UPDATE learner SET code_name = @codeName, folded = @folded WHERE id = @id')
   const change = db.prepare(
@@ -69,21 +70,23 @@ export function classroomTable(db: Db) {
     learnerNamed: (codeName: string): KeptLearner | undefined => one(byName.get(folded(codeName))),
     /** The learner whom a school's list calls so. */
     learnerOnRoster: (rosterId: string): KeptLearner | undefined => one(byRoster.get(rosterId)),
-    addLearner: ({ id, codeName }: NewLearner): void => void insert.run(withFolded({ id, codeName })),
+    addLearner: ({ id, codeName }: NewLearner, groups: readonly string[] = []): void =>
+      void insert.run({ ...withFolded({ id, codeName }), groups: JSON.stringify(groups) }),
     renameLearner: ({ id, codeName }: NewLearner): void => void rename.run(withFolded({ id, codeName })),
     /** Says by which identifier a school's list knows a learner. */
     enrolLearner: (id: string, rosterId: string): void => void enrol.run(rosterId, id),
     /** Keeps a learner changed from a version; undefined where it has been changed since, and stays as it is. */
     keepLearner: db.transaction((sent: KeptLearner): KeptLearner | undefined => {
-      if (one(byId.get(sent.id))?.version !== sent.version) return undefined
-      const kept = { ...sent, version: sent.version + 1 }
-      change.run({
-        ...withFolded(kept),
-        groups: JSON.stringify(kept.groups),
-        archived: kept.archived ? 1 : 0,
-        choices: JSON.stringify(kept.choices),
-      })
-      return kept
+      const there = one(byId.get(sent.id))
+      if (!there) return undefined
+      return keepVersion(there, sent, (kept) =>
+        change.run({
+          ...withFolded(kept),
+          groups: JSON.stringify(kept.groups),
+          archived: kept.archived ? 1 : 0,
+          choices: JSON.stringify(kept.choices),
+        }),
+      )
     }),
   }
 }

@@ -1,6 +1,7 @@
 import type { KeptCourse } from '../../shared/courses'
 import type { Course } from '../../core/course/index'
 import type { Db } from './open'
+import { keepVersion } from './versioned'
 
 /** What the school has made of courses, by id. Statements are prepared once per database. */
 export function courseTable(db: Db) {
@@ -22,12 +23,9 @@ export function courseTable(db: Db) {
     /** Keeps a course changed from a version (0: new); undefined where it has been changed since, and stays as it is. */
     keepCourse: db.transaction((course: Course, version: number): KeptCourse | undefined => {
       const there = one.get(course.id)
-      const body = JSON.stringify(course)
-      // Sent again because the answer was lost on the way: it is kept already.
-      if (there?.version === version + 1 && there.body === body) return read(there)
-      if ((there?.version ?? 0) !== version) return undefined
-      put.run(course.id, body, version + 1)
-      return { ...course, version: version + 1 }
+      return keepVersion(there && read(there), { ...course, version }, ({ version: kept, ...body }) =>
+        put.run(course.id, JSON.stringify(body), kept),
+      )
     }),
     removeCourse: (id: string): boolean => remove.run(id).changes > 0,
   }

@@ -1,4 +1,6 @@
-import type { Db } from './open'
+import { identityOf } from './identity'
+import { connect, type Db } from './open'
+import { isFull } from './trouble'
 
 /** What is kept of one learner, by kind and number. */
 export interface KeptOf {
@@ -13,11 +15,45 @@ export interface KeptOf {
   readonly recordings: number
 }
 
+/** A name as a word by itself, however it is written. */
+const asWord = (name: string): RegExp =>
+  new RegExp(`(?<![\\p{L}\\p{N}])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}\\p{N}])`, 'giu')
+
+/** Takes a code name out of the log, and searches for its learner out of those that are kept. */
+function forgetName(db: Db, id: string, tables: readonly string[]): void {
+  const name = db.prepare<[string], string>('SELECT code_name FROM learner WHERE id = ?').pluck().get(id)
+  if (name === undefined) return
+  if (tables.includes('happening')) {
+    const change = db.prepare<[string, number]>('UPDATE happening SET about = ? WHERE id = ?')
+    const lines = db.prepare<[], { id: number; about: string }>(
+      "SELECT id, about FROM happening WHERE about <> '' AND about NOT IN (SELECT name FROM person)",
+    )
+    for (const line of lines.all()) {
+      const without = line.about.replace(asWord(name), 'a learner')
+      if (without !== line.about) change.run(without, line.id)
+    }
+  }
+  if (tables.includes('setting')) {
+    const change = db.prepare<[string, string]>('UPDATE setting SET value = ? WHERE name = ?')
+    const kept = db.prepare<[], { name: string; value: string }>(
+      "SELECT name, value FROM setting WHERE name = 'searches' OR name LIKE 'searches/%'",
+    )
+    for (const { name: key, value } of kept.all()) {
+      const all = JSON.parse(value) as { searches: { name: string; find: Record<string, string> }[] }
+      const isOf = (search: (typeof all.searches)[number]): boolean =>
+        search.find.learner === id || [search.name, ...Object.values(search.find)].some((t) => asWord(name).test(t))
+      const others = all.searches.filter((search) => !isOf(search))
+      if (others.length < all.searches.length) change.run(JSON.stringify({ ...all, searches: others }), key)
+    }
+  }
+}
+
 /** Removes a learner and all that hangs on them from one database, of whatever version, and nothing else. */
 export function eraseIn(db: Db, id: string): void {
   // Older copies may have no cascade switched on; what hangs on the learner goes by name.
   const tables = db.prepare<[], string>("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all()
   db.transaction(() => {
+    forgetName(db, id, tables)
     if (tables.includes('record_slip'))
       db.prepare('DELETE FROM record_slip WHERE record_id IN (SELECT id FROM record WHERE learner_id = ?)').run(id)
     if (tables.includes('trial_slip'))
@@ -42,11 +78,38 @@ export function eraseIn(db: Db, id: string): void {
   })()
 }
 
-/** Writes a database anew without anything of what was deleted: freed pages, the write-ahead log and all. */
+/**
+ * Leaves nothing of what was deleted: the write-ahead log is emptied, and the file written anew where there is room for that. Where there
+ * is none, what was deleted has been overwritten with zeros all the same (secure_delete), and its place stays unused.
+ */
 export function scrub(db: Db): void {
   db.pragma('wal_checkpoint(TRUNCATE)')
-  db.exec('VACUUM')
+  try {
+    db.exec('VACUUM')
+  } catch (error) {
+    if (!isFull(error)) throw error
+  }
   db.pragma('wal_checkpoint(TRUNCATE)')
+}
+
+/** Erases learners from another file: whether any of them was in it, or whether it cannot be read. What is not Sett's stays as it is. @throws Error of the disk */
+export function eraseFromCopy(path: string, ids: readonly string[]): 'erased' | 'not-there' | 'unread' {
+  try {
+    const db = connect(path, { fileMustExist: true })
+    try {
+      if (identityOf(db).is === 'foreign') return 'not-there'
+      const has = db.prepare<[string], number>('SELECT 1 FROM learner WHERE id = ?').pluck()
+      const there = ids.filter((id) => has.get(id) === 1)
+      for (const id of there) eraseIn(db, id)
+      if (there.length > 0) scrub(db)
+      return there.length > 0 ? 'erased' : 'not-there'
+    } finally {
+      db.close()
+    }
+  } catch (error) {
+    if (isFull(error)) throw error
+    return 'unread'
+  }
 }
 
 /** Erasing for good, and what remembers that it was done. Statements are prepared once per database. */

@@ -1,6 +1,6 @@
-import { isDeepStrictEqual } from 'node:util'
 import type { Lesson } from '../../shared/lessons'
 import type { Db } from './open'
+import { keepVersion } from './versioned'
 
 type Turn = Lesson['turns'][number]
 /** A turn with its place in the lesson. */
@@ -70,17 +70,14 @@ export function lessonTable(db: Db) {
     /** Keeps a lesson changed from a version (0: new); undefined where it has been changed since, and stays as it is. */
     keepLesson: db.transaction((lesson: Lesson): Lesson | undefined => {
       const there = one.get(lesson.id)
-      const version = lesson.version + 1
-      // Sent again because the answer was lost on the way: it is kept already.
-      if (there?.version === version && isDeepStrictEqual(read(there), { ...lesson, version })) return read(there)
-      if ((there?.version ?? 0) !== lesson.version) return undefined
-      const placed = lesson.turns.map((turn, place): Placed => [place, turn])
-      const of = (id: string | null): string => JSON.stringify(placed.filter(([, t]) => t.learner === id))
-      put.run({ ...lesson, shown: of(null), version })
-      dropParts.run(lesson.id)
-      for (const [place, id] of lesson.learners.entries())
-        putPart.run(lesson.id, id, place, of(id), lesson.notes[id] ?? '')
-      return { ...lesson, version }
+      return keepVersion(there && read(there), lesson, (kept) => {
+        const placed = lesson.turns.map((turn, place): Placed => [place, turn])
+        const of = (id: string | null): string => JSON.stringify(placed.filter(([, t]) => t.learner === id))
+        put.run({ ...kept, shown: of(null) })
+        dropParts.run(lesson.id)
+        for (const [place, id] of lesson.learners.entries())
+          putPart.run(lesson.id, id, place, of(id), lesson.notes[id] ?? '')
+      })
     }),
     removeLesson: (id: string): boolean => remove.run(id).changes > 0,
     removeLessonsBefore: (day: string): number => removeOlder.run(day).changes,

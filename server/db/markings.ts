@@ -20,7 +20,7 @@ export function markingTable(db: Db) {
     `SELECT ${columns} FROM marking WHERE learner_id = ? ORDER BY marked_at DESC, id DESC LIMIT ?`,
   )
   const withdraw = db.prepare<[string | null, string]>('UPDATE marking SET withdrawn = ? WHERE id = ?')
-  const older = db.prepare<[string]>('DELETE FROM marking WHERE marked_at < ?')
+  const older = db.prepare<[string]>('DELETE FROM marking WHERE school_day(marked_at) < ?')
   return {
     /** Keeps a marked page; false where it was kept before. */
     keepMarking: ({ items, said, ...m }: Omit<KeptMarking, 'withdrawn'>): boolean =>
@@ -33,6 +33,6 @@ export function markingTable(db: Db) {
     markings: (learnerId: string, limit = 10_000): KeptMarking[] => latest.all(learnerId, limit).map(read),
     /** Withdraws what a page said, with the reason; null lets it stand again. */
     withdrawMarking: (id: string, why: string | null): boolean => withdraw.run(why, id).changes > 0,
-    removeMarkingsBefore: (time: string): number => older.run(time).changes,
+    removeMarkingsBefore: (day: string): number => older.run(day).changes,
   }
 }

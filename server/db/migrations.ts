@@ -11,6 +11,9 @@ import prints from './migrations/010-prints'
 import trials from './migrations/011-trials'
 import learners from './migrations/012-learners'
 import recordings from './migrations/013-recordings'
+import groups from './migrations/014-groups'
+import days from './migrations/015-days'
+import sums from './migrations/016-sums'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
 export const MIGRATIONS: readonly string[] = [
@@ -27,4 +30,7 @@ export const MIGRATIONS: readonly string[] = [
   trials,
   learners,
   recordings,
+  groups,
+  days,
+  sums,
 ]

@@ -10,7 +10,7 @@ export function momentTable(db: Db) {
   )
   const remove = db.prepare<[string]>('DELETE FROM moment WHERE record_id = ?')
   const of = db.prepare<[string, string, string], Moment>(
-    `SELECT record_id AS record, word FROM moment WHERE learner_id = ? AND started_at >= ? AND started_at < ? || 'T24'
+    `SELECT record_id AS record, word FROM moment WHERE learner_id = ? AND school_day(started_at) BETWEEN ? AND ?
      ORDER BY started_at DESC, record_id DESC LIMIT 100`,
   )
   return {

@@ -11,14 +11,16 @@ export interface Known extends Person {
 
 /** People, their sessions and invitations, and what happened. Tokens and codes come in as hashes. Statements are prepared once per database. */
 export function peopleTable(db: Db) {
-  const PERSON = 'SELECT id, name, role, passphrase FROM person'
-  type Row = Omit<Known, 'learners' | 'waiting'>
+  const PERSON = 'SELECT id, name, role, passphrase, in_groups AS groups FROM person'
+  type Row = Omit<Known, 'learners' | 'waiting' | 'groups'> & { readonly groups: string | null }
   const all = db.prepare<[], Row>(`${PERSON} ORDER BY name`)
   const byId = db.prepare<[string], Row>(`${PERSON} WHERE id = ?`)
   const byName = db.prepare<[string], Row>(`${PERSON} WHERE folded = ?`)
   const keepers = db.prepare<[], number>("SELECT count(*) FROM person WHERE role = 'keeper'").pluck()
-  const insert = db.prepare('INSERT INTO person (id, name, folded, role) VALUES (@id, @name, @folded, @role)')
-  const setRole = db.prepare<[Role, string]>('UPDATE person SET role = ? WHERE id = ?')
+  const insert = db.prepare(
+    'INSERT INTO person (id, name, folded, role, in_groups) VALUES (@id, @name, @folded, @role, @groups)',
+  )
+  const setRole = db.prepare<[Role, string | null, string]>('UPDATE person SET role = ?, in_groups = ? WHERE id = ?')
   const setPass = db.prepare<[string, string]>('UPDATE person SET passphrase = ? WHERE id = ?')
   const remove = db.prepare<[string]>('DELETE FROM person WHERE id = ?')
   const given = db.prepare<[string], string>('SELECT learner_id FROM person_learner WHERE person_id = ?').pluck()
@@ -40,12 +42,24 @@ export function peopleTable(db: Db) {
   const invited = db
     .prepare<[string, number], string>('SELECT person_id FROM invitation WHERE code = ? AND ends_at > ?')
     .pluck()
+  const takeUp = db.prepare<[string, number]>('DELETE FROM invitation WHERE code = ? AND ends_at > ?')
+  const reached = db
+    .prepare<[{ groups: string; given: string }], string>(
+      `SELECT id FROM learner WHERE id IN (SELECT value FROM json_each(@given))
+         OR EXISTS (SELECT 1 FROM json_each(learner.in_groups) g WHERE g.value IN (SELECT value FROM json_each(@groups)))`,
+    )
+    .pluck()
   const note = db.prepare('INSERT INTO happening (at, who, what, about) VALUES (@at, @who, @what, @about)')
   const notes = db.prepare<[number, number], Happening>(
     'SELECT id, at, who, what, about FROM happening WHERE id < ? ORDER BY id DESC LIMIT ?',
   )
   const forget = db.prepare<[number]>('DELETE FROM happening WHERE at < ?')
-  const whole = (row: Row): Known => ({ ...row, learners: given.all(row.id), waiting: row.passphrase === null })
+  const whole = (row: Row): Known => ({
+    ...row,
+    groups: row.groups === null ? null : (JSON.parse(row.groups) as string[]),
+    learners: given.all(row.id),
+    waiting: row.passphrase === null,
+  })
   return {
     people: (): readonly Known[] => all.all().map(whole),
     person: (id: string): Known | undefined => {
@@ -59,20 +73,25 @@ export function peopleTable(db: Db) {
     /** Whether there is anybody who lets others in. */
     hasKeeper: (): boolean => keepers.get()! > 0,
     keepers: (): number => keepers.get()!,
-    /** Adds a person; a helper with the learners given to them. */
+    /** Adds a person, with the groups (null: all learners) and the learners given to them. */
     addPerson: db.transaction(
-      ({ id, name, role, learners }: Pick<Person, 'id' | 'name' | 'role' | 'learners'>): void => {
-        insert.run({ id, name, folded: folded(name), role })
+      ({ id, name, role, groups, learners }: Pick<Person, 'id' | 'name' | 'role' | 'groups' | 'learners'>): void => {
+        insert.run({ id, name, folded: folded(name), role, groups: groups && JSON.stringify(groups) })
         for (const learner of learners) give.run(id, learner)
       },
     ),
+    /** The learners whom somebody reaches through groups, or has been given by themselves. */
+    reachedBy: (groups: readonly string[], given: readonly string[]): readonly string[] =>
+      reached.all({ groups: JSON.stringify(groups), given: JSON.stringify(given) }),
     /** Changes what a person may do; whoever was signed in as them has to sign in anew. */
-    setRole: db.transaction((id: string, role: Role, learners: readonly string[]): void => {
-      setRole.run(role, id)
-      takeAll.run(id)
-      for (const learner of learners) give.run(id, learner)
-      endAll.run(id)
-    }),
+    setRole: db.transaction(
+      (id: string, role: Role, groups: readonly string[] | null, learners: readonly string[]): void => {
+        setRole.run(role, groups && JSON.stringify(groups), id)
+        takeAll.run(id)
+        for (const learner of learners) give.run(id, learner)
+        endAll.run(id)
+      },
+    ),
     removePerson: (id: string): boolean => remove.run(id).changes > 0,
     /** Sets a passphrase's hash: the invitation is used up, and every session ends. */
     setPassphrase: db.transaction((id: string, hash: string): void => {
@@ -86,6 +105,14 @@ export function peopleTable(db: Db) {
       invite.run({ person, code, endsAt })
     }),
     invited: (code: string, now: number): string | undefined => invited.get(code, now),
+    /** Takes a code up and sets its owner's passphrase, in one step; false where it was taken up before. Every session of theirs ends. */
+    takeUp: db.transaction((code: string, id: string, hash: string, now: number): boolean => {
+      if (takeUp.run(code, now).changes === 0) return false
+      setPass.run(hash, id)
+      uninvite.run(id)
+      endAll.run(id)
+      return true
+    }),
     beginSession: (person: string, token: string, at: number): void => void begin.run({ person, token, at }),
     /** Whose session a token is, where it began and was seen after these times. */
     sessionOf: (token: string, beganAfter: number, seenAfter: number) => session.get(token, beganAfter, seenAfter),

@@ -1,6 +1,6 @@
-import { isDeepStrictEqual } from 'node:util'
 import type { Printed, PrintSet } from '../../shared/prints'
 import type { Db } from './open'
+import { keepVersion } from './versioned'
 
 interface Row {
   readonly id: string
@@ -37,13 +37,9 @@ export function printTable(db: Db) {
     /** Keeps a set changed from a version (0: new); undefined where it has been changed since, and stays as it is. */
     keepPrintSet: db.transaction((set: PrintSet): PrintSet | undefined => {
       const there = one.get(set.id)
-      const kept = { ...set, version: set.version + 1 }
-      // Sent again because the answer was lost on the way: it is kept already.
-      if (there?.version === kept.version && isDeepStrictEqual(read(there), kept)) return kept
-      if ((there?.version ?? 0) !== set.version) return undefined
-      const { id, title, version, ...body } = kept
-      put.run({ id, title, version, body: JSON.stringify(body) })
-      return kept
+      return keepVersion(there && read(there), set, ({ id, title, version, ...body }) =>
+        put.run({ id, title, version, body: JSON.stringify(body) }),
+      )
     }),
     removePrintSet: (id: string): boolean => remove.run(id).changes > 0,
     printed: (code: string): Printed | undefined => {

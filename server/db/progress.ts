@@ -1,5 +1,6 @@
 import type { Decision, KeptGoal, TriedAt } from '../../shared/progress'
 import type { Db } from './open'
+import { keepVersion } from './versioned'
 
 /** Alike trials of one day. */
 export interface TriedRow {
@@ -21,32 +22,30 @@ const MOST_GROUPS = 8000
 export function progressTable(db: Db) {
   const grouped = (table: string, step: string, at: string, only: string): string =>
     // Where a step was named, what was asked does not matter, and alike tries of a day are one row.
-    `SELECT substr(started_at, 1, 10) AS day, CASE WHEN ${step} <> '' THEN '' ELSE problem END AS problem, ${step} AS step, material, help, is_right AS "right",
+    `SELECT on_day AS day, CASE WHEN ${step} <> '' THEN '' ELSE problem END AS problem, ${step} AS step, material, help, is_right AS "right",
        count(*) AS count, sum(duration_ms) AS ms, ${at} AS at
-     FROM ${table} WHERE learner_id = @learner AND started_at >= @from ${only}
+     FROM ${table} WHERE learner_id = @learner AND on_day >= @from ${only}
      GROUP BY 1, 2, 3, material, help, is_right${at.startsWith("'") ? '' : ', at'}`
   const KIND = `CASE kind WHEN 'story' THEN 'stories' ELSE 'table' END`
   const tried = db.prepare<[object], TriedRow>(
     `SELECT * FROM (${grouped('record', `''`, `'bench'`, '')}
        UNION ALL ${grouped('trial', 'step', KIND, `AND kind <> 'note'`)}) ORDER BY day DESC LIMIT @most`,
   )
-  const last = db.prepare<[object], { at: string; problem: string; step: string }>(
+  const last = db.prepare<[object], { day: string; problem: string; step: string }>(
     `SELECT * FROM (
-       SELECT * FROM (SELECT started_at AS at, problem, '' AS step FROM record WHERE learner_id = @learner
+       SELECT * FROM (SELECT started_at AS at, on_day AS day, problem, '' AS step FROM record WHERE learner_id = @learner
          ORDER BY started_at DESC LIMIT 1)
-       UNION ALL SELECT * FROM (SELECT started_at AS at, problem, step FROM trial WHERE learner_id = @learner AND kind <> 'note'
+       UNION ALL SELECT * FROM (SELECT started_at AS at, on_day AS day, problem, step FROM trial WHERE learner_id = @learner AND kind <> 'note'
          ORDER BY started_at DESC LIMIT 1)) ORDER BY at DESC LIMIT 1`,
   )
   const rehearsed = db.prepare<[object], Pick<TriedRow, 'day' | 'right' | 'count' | 'ms'>>(
-    `SELECT date(answered_at / 1000, 'unixepoch') AS day, is_right AS "right", count(*) AS count, sum(duration_ms) AS ms
-     FROM rehearsal WHERE learner_id = @learner AND answered_at >= @from GROUP BY day, is_right ORDER BY day DESC LIMIT 1000`,
+    `SELECT on_day AS day, is_right AS "right", count(*) AS count, sum(duration_ms) AS ms
+     FROM rehearsal WHERE learner_id = @learner AND on_day >= @from GROUP BY day, is_right ORDER BY day DESC LIMIT 1000`,
   )
   const slips = db.prepare<[object], { slip: string; day: string; count: number }>(
-    `SELECT slip, substr(s.started_at, 1, 10) AS day, count(*) AS count FROM record r JOIN record_slip s ON s.record_id = r.id
-       WHERE r.learner_id = @learner AND r.started_at >= @from GROUP BY slip, day
+    `SELECT slip, on_day AS day, count(*) AS count FROM record_slip WHERE learner_id = @learner AND on_day >= @from GROUP BY slip, day
      UNION ALL
-     SELECT slip, substr(s.started_at, 1, 10) AS day, count(*) AS count FROM trial t JOIN trial_slip s ON s.trial_id = t.id
-       WHERE t.learner_id = @learner AND t.started_at >= @from GROUP BY slip, day
+     SELECT slip, on_day AS day, count(*) AS count FROM trial_slip WHERE learner_id = @learner AND on_day >= @from GROUP BY slip, day
      ORDER BY day DESC LIMIT @most`,
   )
   interface GoalRow {
@@ -62,6 +61,7 @@ export function progressTable(db: Db) {
   const decided = db.prepare<[string], GoalRow>(
     'SELECT body FROM decision WHERE learner_id = ? ORDER BY made_at DESC, id DESC LIMIT 200',
   )
+  const oneDecision = db.prepare<[string], GoalRow>('SELECT body FROM decision WHERE id = ?')
   const putDecision = db.prepare(
     `INSERT INTO decision (id, learner_id, made_at, body) VALUES (@id, @learnerId, @madeAt, @body)
      ON CONFLICT (id) DO NOTHING`,
@@ -71,8 +71,7 @@ export function progressTable(db: Db) {
     triedBy: (learner: string, from: string): readonly TriedRow[] => tried.all({ learner, from, most: MOST_GROUPS }),
     lastTriedBy: (learner: string) => last.get({ learner }),
     /** Answers of rehearsing, day by day, the latest first. */
-    rehearsedBy: (learner: string, from: string) =>
-      rehearsed.all({ learner, from: from === '' ? 0 : Date.parse(from) }),
+    rehearsedBy: (learner: string, from: string) => rehearsed.all({ learner, from }),
     slipsBy: (learner: string, from: string): readonly { slip: string; day: string; count: number }[] =>
       slips.all({ learner, from, most: MOST_GROUPS }),
     goals: (learner: string): readonly KeptGoal[] => goalsOf.all(learner).map((r) => read<KeptGoal>(r)!),
@@ -80,13 +79,13 @@ export function progressTable(db: Db) {
     /** Keeps a goal changed from a version (0: new); undefined where it has been changed since, and stays as it is. */
     keepGoal: db.transaction((sent: KeptGoal): KeptGoal | undefined => {
       const there = read<KeptGoal>(goal.get(sent.id))
-      if ((there?.version ?? 0) !== sent.version) return undefined
-      const kept = { ...sent, version: sent.version + 1 }
-      putGoal.run({ id: kept.id, learnerId: kept.learnerId, body: JSON.stringify(kept), version: kept.version })
-      return kept
+      return keepVersion(there, sent, (kept) =>
+        putGoal.run({ id: kept.id, learnerId: kept.learnerId, body: JSON.stringify(kept), version: kept.version }),
+      )
     }),
     removeGoal: (id: string): boolean => removeGoal.run(id).changes > 0,
     decisions: (learner: string): readonly Decision[] => decided.all(learner).map((r) => read<Decision>(r)!),
+    decision: (id: string): Decision | undefined => read<Decision>(oneDecision.get(id)),
     /** Keeps a decision; the same one twice is one. */
     keepDecision: (d: Decision): void =>
       void putDecision.run({ id: d.id, learnerId: d.learnerId, madeAt: d.madeAt, body: JSON.stringify(d) }),

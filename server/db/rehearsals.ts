@@ -7,8 +7,8 @@ type Row = Omit<KeptAnswer, 'right'> & { right: number }
 /** Answers of rehearsing, by person; no learner means the teacher. Statements are prepared once per database. */
 export function rehearsalTable(db: Db) {
   const put = db.prepare(
-    `INSERT INTO rehearsal (id, learner_id, answered_at, item, given, is_right, duration_ms)
-     VALUES (@id, @learnerId, @at, @item, @given, @right, @ms) ON CONFLICT (id) DO NOTHING`,
+    `INSERT INTO rehearsal (id, learner_id, answered_at, item, given, is_right, duration_ms, on_day)
+     VALUES (@id, @learnerId, @at, @item, @given, @right, @ms, school_day(@at)) ON CONFLICT (id) DO NOTHING`,
   )
   const some = db.prepare<[string | null, number, string, number], Row>(
     `SELECT id, learner_id AS learnerId, answered_at AS at, item, given, is_right AS "right", duration_ms AS ms
@@ -18,10 +18,18 @@ export function rehearsalTable(db: Db) {
     const [at, id] = after.split('_') as [string, string]
     return some.all(learnerId, Number(at), id, ANSWERS_A_PAGE).map((row) => ({ ...row, right: row.right === 1 }))
   }
+  const one = db.prepare<[string], Row>(
+    `SELECT id, learner_id AS learnerId, answered_at AS at, item, given, is_right AS "right", duration_ms AS ms
+     FROM rehearsal WHERE id = ?`,
+  )
   const forget = db.prepare<[string | null]>('DELETE FROM rehearsal WHERE learner_id IS ?')
   return {
     /** Keeps an answer; false where it was kept before. */
     keepAnswer: (a: KeptAnswer): boolean => put.run({ ...a, right: a.right ? 1 : 0 }).changes > 0,
+    answer: (id: string): KeptAnswer | undefined => {
+      const row = one.get(id)
+      return row && { ...row, right: row.right === 1 }
+    },
     /** The next page of somebody's answers after the one that is named (`at_id`), or the first: the oldest first. */
     answersAfter: page,
     /** All of somebody's answers, the oldest first. */

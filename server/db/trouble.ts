@@ -1,9 +1,14 @@
+import { Flipped } from './sums'
+
 /** What SQLite and the system say of a database, in plain sentences. */
 
 const codeOf = (error: unknown): string => {
   const { code } = (error ?? {}) as { code?: unknown }
   return typeof code === 'string' ? code : ''
 }
+
+/** Whether something failed because there is no room on the disk. */
+export const isFull = (error: unknown): boolean => ['SQLITE_FULL', 'ENOSPC', 'EDQUOT'].includes(codeOf(error))
 
 /** What is wrong with the database at a path, for whoever starts Sett; undefined for what is no trouble of data. */
 export function sentenceFor(error: unknown, path: string): string | undefined {
@@ -13,7 +18,7 @@ export function sentenceFor(error: unknown, path: string): string | undefined {
     return `The database at ${path} is damaged. Nothing was changed. Restore a backup: npm run restore.`
   if (code.startsWith('SQLITE_READONLY') || ['EACCES', 'EPERM', 'EROFS'].includes(code))
     return `The data at ${path} cannot be written: it, or its folder, is read-only for you.`
-  if (code === 'SQLITE_FULL' || code === 'ENOSPC') return `The disk with ${path} is full. Make room, and start again.`
+  if (isFull(error)) return `The disk with ${path} is full. Make room, and start again.`
   if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED'))
     return `Another program holds the database at ${path}. Close it, and start again.`
   if (code.startsWith('SQLITE_CANTOPEN') || code === 'ENOTDIR' || code === 'EISDIR')
@@ -24,8 +29,9 @@ export function sentenceFor(error: unknown, path: string): string | undefined {
 /** Why a request could not be kept, with the status for it; undefined for what is no trouble of data. */
 export function answerFor(error: unknown): { readonly status: number; readonly detail: string } | undefined {
   const code = codeOf(error)
-  if (code === 'SQLITE_FULL' || code === 'ENOSPC')
-    return { status: 507, detail: 'The disk is full, so nothing was kept. Make room, and save again.' }
+  if (error instanceof Flipped)
+    return { status: 500, detail: 'What is kept here has been damaged on the disk. Restore a backup, or delete it.' }
+  if (isFull(error)) return { status: 507, detail: 'The disk is full, so nothing was kept. Make room, and save again.' }
   if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED'))
     return { status: 503, detail: 'Another program holds the data just now, so nothing was kept. Try again.' }
   if (code.startsWith('SQLITE_READONLY'))

@@ -1,8 +1,9 @@
 import { seedDemo } from '../../demo/lantern-walk'
-import { StartTrouble } from '../db/open'
-import { doAside } from '../utils/aside'
+import { FOLDED_AT, isLarge, StartTrouble } from '../db/open'
+import { holdWrites } from '../utils/alone'
+import { aside, doAside } from '../utils/aside'
 import { onNetwork } from '../utils/hosts'
-import { letGo, useStore } from '../utils/store'
+import { letGo, type Store, useStore } from '../utils/store'
 
 /**
  * Opens the store at the start, so that a database that cannot be opened says so at once in one sentence, and fills the demo's. On a
@@ -17,6 +18,7 @@ export default defineNitroPlugin((nitro) => {
       throw new StartTrouble(
         'On a network Sett asks everybody to sign in, and nobody can yet. Make a keeper first: npm run keeper.',
       )
+    if (isLarge(store.path)) lookThrough(store)
     if (process.env.SETT_DEMO) seedDemo(store, new Date())
   } catch (error) {
     if (!(error instanceof StartTrouble)) throw error
@@ -25,3 +27,19 @@ export default defineNitroPlugin((nitro) => {
   }
   nitro.hooks.hook('close', letGo)
 })
+
+/**
+ * Looks a large database through while it is in use already. Its head was looked at before; until all of it is known to be whole, nothing
+ * is folded into the file. Where it is damaged, what is there can be read, and nothing more is written.
+ */
+function lookThrough({ db, path }: Store): void {
+  db.pragma('wal_autocheckpoint = 0')
+  void aside('lookThroughInUse', { path }).then(
+    (trouble) => {
+      if (trouble === undefined) return db.open && db.pragma(`wal_autocheckpoint = ${FOLDED_AT}`)
+      console.error(`${trouble} Nothing more is written to it. Restore a backup: npm run restore.`)
+      holdWrites(trouble)
+    },
+    (error: unknown) => console.error(error),
+  )
+}

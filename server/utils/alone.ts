@@ -1,4 +1,5 @@
 import type { H3Event } from 'h3'
+import { refuse } from './problem'
 import type { Store } from './store'
 
 /** Whoever writes and whoever works on the whole database at once: the ones wait for the other, and readers for neither. */
@@ -15,8 +16,17 @@ const PATIENCE_MS = 5000
 /** Whether nothing may be written just now. */
 export const isShut = (): boolean => shut !== undefined
 
+/** What is wrong with the database, where it was found to be damaged while it was in use: then nothing more is written to it. */
+let damage: string | undefined
+export const isDamaged = (): boolean => damage !== undefined
+/** Has nothing written from now on, because the database is damaged. */
+export const holdWrites = (sentence: string): void => void (damage = sentence)
+/** Has things written again: a whole database is in place. */
+export const letWrite = (): void => void (damage = undefined)
+
 /** Lets a request that may write go on as soon as nobody works on the whole database. */
 export async function mayWrite(event: H3Event): Promise<void> {
+  if (damage !== undefined) refuse(503, `${damage} Nothing more is written to it. Restore a backup.`)
   let gone = event.node.res.destroyed
   event.node.res.once('close', () => {
     gone = true
@@ -24,6 +34,12 @@ export async function mayWrite(event: H3Event): Promise<void> {
   })
   while (shut) await shut
   if (!gone) writers.add(event)
+}
+
+/** Writes something that no request asked for, as soon as nobody works on the whole database. */
+export async function whenOpen(write: () => void): Promise<void> {
+  while (shut) await shut
+  if (!isDamaged()) write()
 }
 
 /** Says of a request that it writes nothing before it works on the whole. */

@@ -3,21 +3,27 @@ import { Worker } from 'node:worker_threads'
 import { Stopped } from './progress'
 import { doTask, type Given, type Made, type Said, type Task } from '../aside/tasks'
 
-/** The name of the built thread, beside the server's own files. */
-const THREAD = 'aside.mjs'
-
 let threadFrom: (() => string) | undefined
+const built = new Map<string, URL>()
 
 /** Has tasks done in a thread of their own from now on; `module` says, when it is asked, where a module of the built server lies. */
 export function doAside(module: () => string): void {
   threadFrom = module
 }
 
-/** The built thread, beside or above a module of the server. @throws Error where the server was built without it. */
-function threadAt(module: string): URL {
-  const places = ['./', '../', '../../', '../../../'].map((up) => new URL(up + THREAD, module))
+/**
+ * A built thread by its name, beside or above a module of the server; undefined where there is no built server.
+ * @throws Error where the server was built without it.
+ */
+export function builtFile(name: string): URL | undefined {
+  const module = threadFrom?.()
+  if (module === undefined) return undefined
+  const known = built.get(name)
+  if (known) return known
+  const places = ['./', '../', '../../', '../../../'].map((up) => new URL(up + name, module))
   const found = places.find((file) => existsSync(file))
-  if (!found) throw new Error(`There is no ${THREAD} near ${module}: build Sett again.`)
+  if (found) built.set(name, found)
+  else throw new Error(`There is no ${name} near ${module}: build Sett again.`)
   return found
 }
 
@@ -41,9 +47,10 @@ export function aside<K extends Task>(
   given: Given<K>,
   { handed = [], signal }: Besides = {},
 ): Promise<Made<K>> {
-  const made = before.then(() =>
-    threadFrom ? inThread(threadAt(threadFrom()), { task, given }, { handed, signal }) : doTask(task, given),
-  )
+  const made = before.then(() => {
+    const file = builtFile('aside.mjs')
+    return file ? inThread(file, { task, given }, { handed, signal }) : doTask(task, given)
+  })
   before = made.catch(() => {})
   return made
 }

@@ -1,21 +1,25 @@
-import { chmodSync, copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
 import { basename, dirname, join } from 'node:path'
-import type { Backup } from '../../shared/people'
-import { eraseIn, scrub } from '../db/erasing'
-import { connect, StartTrouble, versionOf } from '../db/open'
+import type { Backup, BackupKind } from '../../shared/people'
+import { putInPlace, sync } from '../db/durable'
+import { connect, type Db, StartTrouble, versionOf } from '../db/open'
 import { sentenceFor } from '../db/trouble'
 
-/** Copies of a database, made and checked by SQLite itself while it is in use, dated, so many kept. */
+/** Copies of a database, made and checked by SQLite itself while it is in use, dated, so many kept of each kind. */
 
-const NAME = /^sett-(\d{4}-\d\d-\d\dT)(\d\d)(\d\d)(\d\d)(\d{3})Z\.db$/
+const NAME = /^sett-(\d{4}-\d\d-\d\dT)(\d\d)(\d\d)(\d\d)(\d{3})Z(?:-(hand|before))?\.db$/
 
 /** More pages than any database has. */
 const MOST_PAGES = 2 ** 31 - 1
 
+/** A database file itself, and what SQLite has beside it. */
+export const SIDES = ['', '-wal', '-shm', '-journal'] as const
+
 /** Where a database's backups lie. */
 export const backupsOf = (path: string): string => join(dirname(path), 'backups')
 
-const nameAt = (at: Date): string => `sett-${at.toISOString().replace(/[:.]/g, '')}.db`
+const nameAt = (at: Date, kind: BackupKind): string =>
+  `sett-${at.toISOString().replace(/[:.]/g, '')}${kind === 'daily' ? '' : `-${kind}`}.db`
 
 /** The backups there are, the latest first. */
 export function listBackups(path: string): readonly Backup[] {
@@ -23,10 +27,32 @@ export function listBackups(path: string): readonly Backup[] {
   if (!existsSync(folder)) return []
   return readdirSync(folder)
     .flatMap((name): Backup[] => {
-      const [, day, h, m, s, ms] = NAME.exec(name) ?? []
-      return day ? [{ name, at: `${day}${h}:${m}:${s}.${ms}Z`, bytes: statSync(join(folder, name)).size }] : []
+      const [, day, h, m, s, ms, kind = 'daily'] = NAME.exec(name) ?? []
+      if (!day) return []
+      const bytes = statSync(join(folder, name)).size
+      return [{ name, kind: kind as BackupKind, at: `${day}${h}:${m}:${s}.${ms}Z`, bytes }]
     })
-    .sort((a, b) => (a.name < b.name ? 1 : -1))
+    .sort((a, b) => (a.at < b.at ? 1 : -1))
+}
+
+/** The file of a backup; undefined where there is none of that name. */
+export function backupNamed(path: string, name: string): string | undefined {
+  const file = join(backupsOf(path), basename(name))
+  return NAME.test(name) && existsSync(file) ? file : undefined
+}
+
+/** How many records and trials are not what was written, by their checksums; 0 before there were any. */
+function flippedIn(db: Db): number {
+  const has = db.prepare("SELECT count(*) FROM pragma_table_info('record') WHERE name = 'body_sum'").pluck().get()
+  if (has === 0) return 0
+  const columns = 'id, learner_id, started_at, is_right, help, note, body'
+  return db
+    .prepare<[], number>(
+      `SELECT (SELECT count(*) FROM record WHERE body_sum <> sum_of(${columns}))
+         + (SELECT count(*) FROM trial WHERE body_sum <> sum_of(${columns}))`,
+    )
+    .pluck()
+    .get()!
 }
 
 /** What is wrong with a copy; undefined where it is whole and this Sett reads it. */
@@ -35,7 +61,7 @@ export function troubleWith(path: string): string | undefined {
     const db = connect(path, { fileMustExist: true, readonly: true })
     try {
       versionOf(db, path)
-      return db.pragma('integrity_check(1)', { simple: true }) === 'ok'
+      return db.pragma('integrity_check(1)', { simple: true }) === 'ok' && flippedIn(db) === 0
         ? undefined
         : `The copy ${basename(path)} is damaged.`
     } finally {
@@ -47,101 +73,94 @@ export function troubleWith(path: string): string | undefined {
   }
 }
 
-/** Makes a backup of a database that may be in use, and takes away the oldest beyond `keep`. @throws Error where the copy is not whole. */
-export async function makeBackup(path: string, keep: number, at = new Date()): Promise<Backup> {
-  const folder = backupsOf(path)
-  mkdirSync(folder, { recursive: true, mode: 0o700 })
-  const name = nameAt(at)
-  const unfinished = join(folder, `${name}.part`)
-  const db = connect(path, { fileMustExist: true })
+/** What is wrong with the database in use, looked through while it is used; undefined where it is whole. */
+export function troubleInUse(path: string): string | undefined {
+  const db = connect(path, { fileMustExist: true, readonly: true })
   try {
-    // In one go after the first few pages: between two parts somebody may write, and then it would begin anew.
-    await db.backup(unfinished, { progress: () => MOST_PAGES })
+    return db.pragma('quick_check(1)', { simple: true }) === 'ok' ? undefined : `The database at ${path} is damaged.`
   } finally {
     db.close()
   }
-  chmodSync(unfinished, 0o600)
-  const trouble = troubleWith(unfinished)
-  if (trouble) {
-    rmSync(unfinished, { force: true })
-    throw new Error(trouble)
-  }
-  for (const side of ['-wal', '-shm', '-journal']) rmSync(unfinished + side, { force: true })
-  renameSync(unfinished, join(folder, name))
-  for (const old of listBackups(path).slice(keep)) rmSync(join(folder, old.name), { force: true })
-  return listBackups(path).find((b) => b.name === name)!
 }
 
-/** A database file itself, and what SQLite has beside it. */
-const SIDES = ['', '-wal', '-shm']
-
-/** Where a backup lies ready to be put in a database's place. */
-const readyFor = (path: string): string => `${path}.next`
+/** A name for a file that is not finished; it says whose it is, so that nobody takes another's away. */
+const unfinishedFor = (file: string): string => `${file}.${process.pid}.part`
 
 /**
- * Lays a backup ready to be put in a database's place: looked through, and without what has been erased since it was made.
- * @throws Error that says what is wrong with it.
+ * Makes a backup of a database that may be in use, and takes away the oldest of its kind beyond `keep`. What was not finished is not left.
+ * @throws Error where the copy is not whole, or there is no room.
  */
-export function readyToPutBack(path: string, name: string): void {
-  const copy = join(backupsOf(path), basename(name))
-  if (!NAME.test(basename(name)) || !existsSync(copy)) throw new Error('There is no backup of that name.')
-  const trouble = troubleWith(copy)
-  if (trouble) throw new Error(trouble)
-  const erased = erasedIn(path)
-  const next = readyFor(path)
-  for (const side of SIDES) rmSync(next + side, { force: true })
-  copyFileSync(copy, next)
-  chmodSync(next, 0o600)
-  const db = connect(next)
-  const knows = db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'erased'").get() !== undefined
-  const put = knows
-    ? db.prepare('INSERT OR IGNORE INTO erased (id, kind, erased_at) VALUES (@id, @kind, @erased_at)')
-    : null
-  for (const row of erased) {
-    if (row.kind === 'learner') eraseIn(db, row.id)
-    put?.run(row)
+export async function makeBackup(
+  path: string,
+  keep: number,
+  at = new Date(),
+  kind: BackupKind = 'daily',
+): Promise<Backup> {
+  const folder = backupsOf(path)
+  mkdirSync(folder, { recursive: true, mode: 0o700 })
+  const name = nameAt(at, kind)
+  const unfinished = unfinishedFor(join(folder, name))
+  try {
+    const db = connect(path, { fileMustExist: true })
+    try {
+      // In one go after the first few pages: between two parts somebody may write, and then it would begin anew.
+      await db.backup(unfinished, { progress: () => MOST_PAGES })
+    } finally {
+      db.close()
+    }
+    chmodSync(unfinished, 0o600)
+    const trouble = troubleWith(unfinished)
+    if (trouble) throw new Error(trouble)
+    for (const side of SIDES.slice(1)) rmSync(unfinished + side, { force: true })
+    putInPlace(unfinished, join(folder, name))
+  } catch (error) {
+    for (const side of SIDES) rmSync(unfinished + side, { force: true })
+    throw error
   }
-  scrub(db)
-  db.close()
+  const ofKind = listBackups(path).filter((b) => b.kind === kind)
+  for (const old of ofKind.slice(keep)) rmSync(join(folder, old.name), { force: true })
+  return ofKind.find((b) => b.name === name)!
 }
+
+/** Where a backup lies ready to be put in a database's place. */
+export const readyFor = (path: string): string => `${path}.next`
 
 /** Puts what was laid ready in a database's place, which must be closed. */
 export function putReady(path: string): void {
   const next = readyFor(path)
   for (const side of SIDES.slice(1)) rmSync(path + side, { force: true })
-  renameSync(next, path)
+  putInPlace(next, path)
   for (const side of SIDES.slice(1)) rmSync(next + side, { force: true })
 }
 
-/**
- * Puts a backup in a database's place, which must be closed. The copy is looked through first, and goes into place in one step. What
- * was erased in the meantime stays erased. @throws Error that says what is wrong with the copy; nothing is changed then.
- */
-export function putBack(path: string, name: string): void {
-  readyToPutBack(path, name)
-  putReady(path)
-}
-
-/** What a database remembers to have been erased; nothing where it is too damaged to say. */
-function erasedIn(path: string): readonly { readonly id: string; readonly kind: string; readonly erased_at: number }[] {
+/** Whether a process still runs; only one that does may finish what it has begun. */
+function isRunning(pid: number): boolean {
+  if (pid === process.pid) return false
   try {
-    const db = connect(path, { fileMustExist: true, readonly: true })
-    try {
-      return db
-        .prepare<[], { id: string; kind: string; erased_at: number }>('SELECT id, kind, erased_at FROM erased')
-        .all()
-    } finally {
-      db.close()
-    }
-  } catch {
-    return []
+    process.kill(pid, 0)
+    return true
+  } catch (error) {
+    return (error as NodeJS.ErrnoException).code === 'EPERM'
   }
 }
 
-/** Every copy beside a database: backups, and those made before a migration. */
-export const copiesOf = (path: string): readonly string[] => [
-  ...readdirSync(dirname(path))
-    .filter((f) => f.startsWith(`${basename(path)}.before-v`) && /\d$/.test(f))
-    .map((f) => join(dirname(path), f)),
-  ...listBackups(path).map((b) => join(backupsOf(path), b.name)),
-]
+/** Takes away what a backup or a restore has left behind that was broken off; how many files it was. Nothing else may be at it. */
+export function tidyUp(path: string): number {
+  const next = basename(readyFor(path))
+  const isLeft = (name: string): boolean => {
+    const [, pid] = /(?:\.(\d+))?\.part(?:-wal|-shm|-journal)?$/.exec(name) ?? [undefined, undefined]
+    if (/\.part(?:-wal|-shm|-journal)?$/.test(name)) return pid === undefined || !isRunning(Number(pid))
+    return SIDES.some((side) => name === next + side)
+  }
+  let gone = 0
+  for (const folder of [dirname(path), backupsOf(path)]) {
+    if (!existsSync(folder)) continue
+    for (const name of readdirSync(folder))
+      if (isLeft(name)) {
+        rmSync(join(folder, name), { force: true })
+        gone += 1
+      }
+    if (gone > 0) sync(folder)
+  }
+  return gone
+}

@@ -7,4 +7,4 @@ export const cupboardOf = (store: Store): Cupboard => settingOf(store, 'cupboard
 
 /** Keeps it, changed from the version that is there; undefined where it has been changed since, and stays as it is. */
 export const keepCupboard = (store: Store, cupboard: Cupboard): Cupboard | undefined =>
-  keepSetting(store, 'cupboard', cupboardOf(store), cupboard)
+  keepSetting(store, 'cupboard', () => cupboardOf(store), cupboard)

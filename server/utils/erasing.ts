@@ -1,9 +1,15 @@
+import { statSync } from 'node:fs'
+import { basename } from 'node:path'
 import type { H3Event } from 'h3'
 import type { KeptLearner } from '../../shared/learners'
 import type { Receipt } from '../../shared/people'
+import type { KeptOf } from '../db/erasing'
+import { isFull } from '../db/trouble'
 import { alone } from './alone'
 import { aside, asideDone } from './aside'
-import { copiesOf } from './backups'
+import { copiesOf } from './copies'
+import { refuse } from './problem'
+import { megabytes, roomAt } from './room'
 import type { Store } from './store'
 
 /** What is kept of one learner, part by part; lists that may be long are read while they are written. */
@@ -34,7 +40,9 @@ function partsOf(store: Store, learner: KeptLearner): Readonly<Record<string, un
       const { type, audio } = store.recording(r.id)!
       return { said: r.said, madeAt: r.madeAt, type, audio: audio.toString('base64') }
     }),
-    seenBy: store.people().flatMap((p) => (p.role === 'helper' && p.learners.includes(id) ? [p.name] : [])),
+    seenBy: store
+      .people()
+      .flatMap((p) => (p.groups && store.reachedBy(p.groups, p.learners).includes(id) ? [p.name] : [])),
   }
 }
 
@@ -64,9 +72,21 @@ export function* everythingOf(store: Store, learner: KeptLearner): Generator<str
 const isGenerator = (part: unknown): part is Generator<unknown> =>
   typeof part === 'object' && part !== null && Symbol.iterator in part && 'next' in part
 
+/** As much room as erasing needs on the disk, in bytes: what it changes lies in a file of its own until it is done. */
+function roomFor(kept: KeptOf, files: readonly number[]): number {
+  const things = kept.records + kept.trials + kept.answers + kept.markings + kept.recordings + kept.lessons
+  const changed = things * PAGES_A_THING * PAGE
+  return Math.min(changed, Math.max(...files)) + SPARE_ROOM
+}
+const PAGE = 4096
+/** A thing lies on a page of its own, as a rule, and in each index on another one. */
+const PAGES_A_THING = 16
+const SPARE_ROOM = 4_000_000
+
 /**
- * Erases a learner for good, from here and then from every earlier copy; the receipt says what went. Undefined where there is no such
- * learner. Every file is written anew, which takes seconds for each at the size of a school; `told` hears how many are done.
+ * Erases a learner for good: from every copy beside the database first, and then from the database itself, so that whoever is gone there
+ * is gone everywhere; the receipt says what went. Undefined where there is no such learner. Where there is no room for it nothing is
+ * begun, and where it fails all the same the learner is still there. `told` hears how many files are done.
  */
 export async function eraseLearner(
   storeNow: () => Store,
@@ -74,31 +94,56 @@ export async function eraseLearner(
   now = new Date(),
   event?: H3Event,
   told: (done: number, of: number) => void = () => {},
+  room: (path: string) => number = roomAt,
 ): Promise<Receipt | undefined> {
   // Nobody who writes has to wait for a backup that is under way.
   await asideDone()
-  const erased = await alone(storeNow, event, async (store) => {
-    const learner = store.learner(id)
-    if (!learner) return undefined
-    const { path } = store
-    const kept = store.keptOf(id)
-    await aside('erase', { path, id, at: now.getTime() })
-    return { path, receipt: { learner: learner.codeName, ...kept } }
-  })
-  if (!erased) return undefined
-  const { path, receipt } = erased
-  const copies = copiesOf(path)
-  let changed = 0
-  for (const [i, copy] of copies.entries()) {
-    told(i + 1, copies.length + 1)
-    if (await aside('eraseFromCopy', { path: copy, ids: [id] })) changed += 1
+  const { path } = storeNow()
+  const learner = storeNow().learner(id)
+  if (!learner) return undefined
+  await aside('tidyUp', { path })
+  const besides = copiesOf(path)
+  const needed = roomFor(storeNow().keptOf(id), [statSync(path).size, ...besides.copies.map((c) => c.bytes)])
+  if (room(path) < needed)
+    refuse(507, `Erasing needs ${megabytes(needed)} of room on the disk. Nothing was erased. Make room, and try again.`)
+  const unread = [...besides.others]
+  const done = new Map<string, boolean>()
+  const eraseFrom = async (copy: string): Promise<void> => {
+    const was = await aside('eraseFromCopy', { path: copy, ids: [id] })
+    if (was === 'unread') unread.push(basename(copy))
+    done.set(copy, was === 'erased')
   }
-  return { ...receipt, copies: changed, at: now.toISOString() }
+  const of = besides.copies.length + 1
+  try {
+    for (const [i, copy] of besides.copies.entries()) {
+      told(i, of)
+      await eraseFrom(copy.path)
+    }
+    told(of - 1, of)
+    const kept = await alone(storeNow, event, async (store) => {
+      if (!store.hasLearner(id)) return undefined
+      const kept = store.keptOf(id)
+      await aside('erase', { path: store.path, id, at: now.getTime() })
+      return kept
+    })
+    if (!kept) return undefined
+    // A backup that was made meanwhile had the learner in it still.
+    for (const { path: copy } of copiesOf(path).copies) if (!done.has(copy)) await eraseFrom(copy)
+    const copies = [...done.values()].filter(Boolean).length
+    return { learner: learner.codeName, ...kept, copies, unread, at: now.toISOString() }
+  } catch (error) {
+    if (!isFull(error) || !storeNow().hasLearner(id)) throw error
+    const copies = [...done.values()].filter(Boolean).length
+    refuse(
+      507,
+      `The disk is full. ${learner.codeName} is still here, with everything in the database; erased was only from ${copies} of ${besides.copies.length} copies. Make room, and erase again.`,
+    )
+  }
 }
 
 /** Erases from every copy whoever was erased here: where that was interrupted, or a copy was brought back from elsewhere. */
 export async function eraseLeftovers(store: Store): Promise<void> {
   const ids = store.erasedLearners()
   if (ids.length === 0) return
-  for (const copy of copiesOf(store.path)) await aside('eraseFromCopy', { path: copy, ids })
+  for (const copy of copiesOf(store.path).copies) await aside('eraseFromCopy', { path: copy.path, ids })
 }

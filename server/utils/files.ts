@@ -9,11 +9,18 @@ import { packing, type CheckedFile } from './takingIn'
 /** As many troubles of a file as are told at once. */
 const MOST_ERRORS = 20
 
+/** A thing in a file says whose it is by code name; nobody's is staff's own practice. */
+interface Filed {
+  readonly learner: string | null
+}
+/** Whether whoever brings a file may bring something of a learner of that name. */
+export type IsMine = (learner: string | null) => boolean
+
 /**
  * A kind of file: its `format`, what people call it, the list in it, the shape of all but what is in that list and of one thing in it, and
  * what is found of a thing (or else wrong with it).
  */
-export interface FileKind<T, Found> {
+export interface FileKind<T extends Filed, Found> {
   readonly format: string
   readonly called: string
   readonly list: string
@@ -29,7 +36,7 @@ const shortly = (n: number): string => String(n).slice(0, 12)
 
 /** Refuses what says that it is a file of another kind, or of a later Sett. */
 function checkHead(
-  { format, called }: Pick<FileKind<unknown, unknown>, 'format' | 'called'>,
+  { format, called }: Pick<FileKind<Filed, unknown>, 'format' | 'called'>,
   head: { readonly format?: unknown; readonly version?: unknown },
 ): void {
   if (head.format !== format)
@@ -48,10 +55,11 @@ function checkHead(
  * Reads a file from its bytes, which are let go of; each thing in it is checked by itself, so that others are answered in between. Refuses
  * with a sentence for each trouble; nothing is kept then.
  */
-export async function readFile<T, Found>(
+export async function readFile<T extends Filed, Found>(
   kind: FileKind<T, Found>,
   chunks: Buffer[],
   long: Long = SILENT,
+  isMine: IsMine = () => true,
 ): Promise<CheckedFile<Found>> {
   const of = chunks.reduce((sum, chunk) => sum + chunk.length, 0)
   const head: Record<string, unknown> = {}
@@ -66,6 +74,8 @@ export async function readFile<T, Found>(
     const parsed = kind.thing.safeParse(thing)
     await long.step(read, of)
     if (!parsed.success) errors.push(...fieldErrors(parsed.error, at))
+    else if (!isMine(parsed.data.learner))
+      errors.push({ pointer: `${at}/learner`, detail: 'Somebody in the file is not one of your learners.' })
     else {
       const made = await kind.find(parsed.data)
       if (isTrouble(made)) errors.push({ pointer: at + made.pointer, detail: made.detail })
@@ -86,6 +96,15 @@ export async function readFile<T, Found>(
   }
   if (errors.length > 0) refuse(422, `${errors[0]!.detail} Nothing was imported.`, errors)
   return { things: things.blocks(), found }
+}
+
+/** What is kept of one learner, of those that somebody reaches, or of all. */
+export function* ofReached<T>(
+  each: (learner: string | null) => Iterable<T>,
+  learner: string | undefined,
+  only: readonly string[] | null,
+): Generator<T> {
+  for (const id of learner !== undefined ? [learner] : (only ?? [null])) yield* each(id)
 }
 
 /** Learners' code names, by their identifiers. */

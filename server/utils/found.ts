@@ -1,11 +1,11 @@
 import type { RecordPage, RecordQuery, RecordSummary } from '../../shared/listing'
 import { finderHere } from './standings'
+import { others } from './progress'
 import type { Store } from './store'
 
 /** So much is looked through for one page; what lies further back is asked for again. */
 const MOST_LOOKED_AT = 2000
 const A_LOOK = 200
-const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve))
 
 /**
  * A page of the Daybook that is narrowed to a step of the course. Which step a problem is on depends on the course, so what was worked is
@@ -30,7 +30,7 @@ export async function pageOfStep(
     }
     if (page.next === null) return { records: found, next: null }
     before = page.next
-    await breath()
+    await others()
   }
   return { records: found, next: before ?? null }
 }

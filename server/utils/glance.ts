@@ -1,5 +1,8 @@
 import { sessionsToward, suggest } from '../../core/progress/index'
+import { dayIn, daysFrom } from '../../shared/days'
 import type { Glance, Glanced } from '../../shared/learners'
+import { zoneOf } from '../db/open'
+import { others } from './progress'
 import { rulesOf } from './rules'
 import { finderHere } from './standings'
 import type { Store } from './store'
@@ -7,10 +10,8 @@ import type { Store } from './store'
 /** So many learners are looked at together; the others come on the next page. */
 export const AT_A_GLANCE = 40
 const SESSIONS = 8
-const DAY_MS = 86_400_000
 const LOOKED_AT_DAYS = 42
 const SEEN_DAYS = 28
-const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve))
 
 /** How each learner of a group has been lately: the days on which they were seen, and of what they tried last, its sessions and what they suggest. */
 export async function glanceAt(
@@ -24,7 +25,7 @@ export async function glanceAt(
     readonly group?: string | undefined
     readonly after?: string | undefined
     readonly only: readonly string[] | null
-    readonly now: Date
+    readonly now: number
   },
 ): Promise<Glance> {
   const all = store
@@ -33,7 +34,8 @@ export async function glanceAt(
     .filter((l) => group === undefined || l.groups.includes(group))
   const from = after === undefined ? 0 : all.findIndex((l) => l.id === after) + 1
   const here = all.slice(from, from + AT_A_GLANCE)
-  const day = (ago: number): string => new Date(now.getTime() - ago * DAY_MS).toISOString().slice(0, 10)
+  const today = dayIn(zoneOf(store.db), now)
+  const day = (ago: number): string => daysFrom(today, -ago)
   const finder = finderHere(store)
   const rules = rulesOf(store)
   const learners: Glanced[] = []
@@ -56,13 +58,13 @@ export async function glanceAt(
         .slice(-SESSIONS)
         .map(({ day, alone, tried }) => ({ day, alone, tried })),
       seen: [...new Set(rows.map((r) => r.day))].filter((d) => d >= since).sort(),
-      last: last ? { step, day: last.at.slice(0, 10) } : null,
-      suggests: suggest({ sessions, today: day(0), rules, ...(goal ? { goal } : {}) })
+      last: last ? { step, day: last.day } : null,
+      suggests: suggest({ sessions, today, rules, ...(goal ? { goal } : {}) })
         .map((s) => s.kind)
         .filter((kind) => kind !== 'stay'),
       goals: goals.length,
     })
-    await breath()
+    await others()
   }
   return { learners, next: from + AT_A_GLANCE < all.length ? (here.at(-1)?.id ?? null) : null }
 }

@@ -1,5 +1,5 @@
 import { FILE_VERSION, filedSchema, fileSchema, type FiledRecord, type SavedRecord } from '../../shared/schemas'
-import { codeNames, readFile } from './files'
+import { codeNames, readFile, type IsMine } from './files'
 import type { FieldError } from './problem'
 import type { Long } from './progress'
 import { isTrouble, replayed } from './replaying'
@@ -7,7 +7,7 @@ import type { Store } from './store'
 import type { CheckedFile } from './takingIn'
 
 /** Reads a file of records; each of them is replayed. Refuses as `readFile` does. */
-export const readRecords = (chunks: Buffer[], long?: Long): Promise<CheckedFile<readonly string[]>> =>
+export const readRecords = (chunks: Buffer[], long?: Long, isMine?: IsMine): Promise<CheckedFile<readonly string[]>> =>
   readFile(
     {
       format: 'sett-records',
@@ -16,12 +16,13 @@ export const readRecords = (chunks: Buffer[], long?: Long): Promise<CheckedFile<
       schema: fileSchema,
       thing: filedSchema,
       find: async ({ work }): Promise<readonly string[] | FieldError> => {
-        const made = await replayed(work)
-        return isTrouble(made) ? { ...made, pointer: `/work${made.pointer}` } : made.slips
+        const found = await replayed(work)
+        return isTrouble(found) ? { ...found, pointer: `/work${found.pointer}` } : found.slips
       },
     },
     chunks,
     long,
+    isMine,
   )
 
 /** Records as a file, the learners by code name; written a record at a time, so that it may be of any length. */

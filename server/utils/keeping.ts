@@ -1,11 +1,11 @@
+import { DAY_MS, dayIn, monthsBefore } from '../../shared/days'
 import { KEEPING_AT_FIRST, keepingSchema, type Keeping } from '../../shared/people'
-import { alone } from './alone'
+import { zoneOf } from '../db/open'
+import { alone, isDamaged } from './alone'
 import { aside } from './aside'
 import { listBackups } from './backups'
 import { eraseLeftovers } from './erasing'
 import type { Store } from './store'
-
-const DAY_MS = 86_400_000
 
 /** What the keeper has set, or what holds until then. */
 export function keepingOf(store: Store): Keeping {
@@ -13,13 +13,9 @@ export function keepingOf(store: Store): Keeping {
   return kept.success ? kept.data : KEEPING_AT_FIRST
 }
 
-/** The start before which records go by the rule, on a day; null where they are kept for good. */
-export function goesBefore({ recordMonths }: Keeping, now: Date): string | null {
-  if (recordMonths === 0) return null
-  const limit = new Date(now)
-  limit.setUTCMonth(limit.getUTCMonth() - recordMonths)
-  return limit.toISOString()
-}
+/** The day before which records go by the rule, on a day of the school; null where they are kept for good. Months are calendar months. */
+export const goesBefore = ({ recordMonths }: Keeping, today: string): string | null =>
+  recordMonths === 0 ? null : monthsBefore(today, recordMonths)
 
 /** When the rule was last changed; it holds from a day later on, so that nobody's slip removes anything at once. */
 const changedAt = (store: Store): number => Number(store.setting('keeping-changed') ?? 0)
@@ -33,22 +29,28 @@ export function setKeeping(store: Store, keeping: Keeping, now: number): void {
   })()
 }
 
-/** What is due once a day: a backup, what was erased out of every copy, records and log lines that have been kept as long as they should be. */
+/** So long after somebody last came in from an address it is forgotten that they did, in days. */
+const KNOWN_DAYS = 90
+
+/** What is due once a day: what was broken off is taken away, a backup, what was erased out of every copy, records and log lines that have been kept as long as they should be. */
 export async function daily(storeNow: () => Store, now = new Date()): Promise<void> {
+  if (isDamaged()) return
   const store = storeNow()
   const { path } = store
   const keeping = keepingOf(store)
-  const [latest] = listBackups(path)
+  await aside('tidyUp', { path })
+  const latest = listBackups(path).find((b) => b.kind === 'daily')
   if (!latest || now.getTime() - Date.parse(latest.at) >= DAY_MS)
-    await aside('backUp', { path, keep: keeping.backups, at: now.getTime() })
+    await aside('backUp', { path, keep: keeping.backups, at: now.getTime(), kind: 'daily' })
   await eraseLeftovers(store)
   await alone(storeNow, undefined, async (store) => {
+    store.forgetTries(now.getTime() - DAY_MS, now.getTime() - KNOWN_DAYS * DAY_MS)
     store.forgetHappenings(now.getTime() - keeping.logDays * DAY_MS)
-    const before = goesBefore(keeping, now)
+    const before = goesBefore(keeping, dayIn(zoneOf(store.db), now.getTime()))
     if (before === null || now.getTime() < holdsFrom(store)) return
     const removed = await aside('removeBefore', { path, before })
     if (removed === 0) return
-    const about = `${removed}, before ${before.slice(0, 10)}`
+    const about = `${removed}, before ${before}`
     store.note({ at: now.getTime(), who: 'Sett', what: 'removed records by the rule', about })
   })
 }

@@ -1,11 +1,13 @@
 import { comesTo, parseItem, rightOf, type WorkedWith } from '../../core/diagnose/index'
 import { attempt, type RepresentationId } from '../../core/index'
 import { TRIED_AT, type Progress, type TriedAt } from '../../shared/progress'
+import { dayIn } from '../../shared/days'
+import { zoneOf } from '../db/open'
 import type { TriedRow } from '../db/progress'
 import { finderHere } from './standings'
+import { others } from './progress'
 import type { Store } from './store'
 
-const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve))
 /** As many marked pages are looked at, the latest. */
 const MOST_PAGES = 200
 
@@ -20,12 +22,13 @@ const MARKED_WITH: Readonly<Record<WorkedWith, RepresentationId>> = {
 async function markedBy(store: Store, learner: string, from: string): Promise<readonly TriedRow[]> {
   const rows: TriedRow[] = []
   for (const page of store.markings(learner, MOST_PAGES)) {
-    if (page.withdrawn !== null || page.markedAt < from) continue
+    const day = dayIn(zoneOf(store.db), page.markedAt)
+    if (page.withdrawn !== null || day < from) continue
     for (const item of page.items) {
       const read = attempt(() => parseItem(item))
       if (!('ok' in read) || read.ok.answer === null) continue
       rows.push({
-        day: page.markedAt.slice(0, 10),
+        day,
         problem: item.problem,
         step: '',
         material: MARKED_WITH[page.with],
@@ -36,7 +39,7 @@ async function markedBy(store: Store, learner: string, from: string): Promise<re
         at: 'marking',
       })
     }
-    await breath()
+    await others()
   }
   return rows
 }
@@ -68,7 +71,7 @@ export async function progressOf(
     const of = row.step || finder.find({ problem: row.problem }) || ''
     if (of && !steps.includes(of)) steps.push(of)
     if ((step === undefined || of === step) && (at === undefined || row.at === at)) found.push(row)
-    if (i % 40 === 39) await breath()
+    if (i % 40 === 39) await others()
   }
   const there = new Set([...worked, ...rehearsed].map((r) => r.at))
   return {

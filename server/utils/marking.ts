@@ -1,9 +1,9 @@
 import { diagnose, parseItem, printAnswer, type ItemText, type WorkedWith } from '../../core/diagnose/index'
-import { attempt, outcome, withDefaults, type Bench, type WorkRecord } from '../../core/index'
+import { attempt, withDefaults, type WorkRecord } from '../../core/index'
 import type { AnsweredAlone, Said } from '../../shared/marking'
 import type { Classroom } from '../../shared/schemas'
 import type { FieldError } from './problem'
-import { replayed } from './replaying'
+import { isTrouble, replayed } from './replaying'
 import type { Store } from './store'
 
 /** As many explanations as are kept of what a page said. */
@@ -52,10 +52,8 @@ export async function answersAlone(store: Store, learner: string): Promise<Answe
 
 /** The problem and the answer read in a record; undefined where none was, or where it is no kind of problem that is marked. */
 async function answerOf(work: WorkRecord): Promise<{ readonly problem: string; readonly answer: string } | undefined> {
-  let bench: Bench | undefined
-  await replayed(work, undefined, (made) => (bench = made))
-  const { read = null, remainder } = bench ? outcome(bench) : {}
-  if (read === null) return undefined
-  const item = { problem: work.problem, answer: printAnswer({ value: read, ...(remainder ? { remainder } : {}) }) }
+  const found = await replayed(work)
+  if (isTrouble(found) || found.read === null) return undefined
+  const item = { problem: work.problem, answer: printAnswer(found.read as Parameters<typeof printAnswer>[0]) }
   return 'ok' in attempt(() => parseItem(item)) ? item : undefined
 }

@@ -1,5 +1,6 @@
 import { getCookie, type H3Event, setCookie, deleteCookie } from 'h3'
 import type { Role } from '../../shared/roles'
+import type { RecordHead } from '../db/records'
 import { onNetwork } from './hosts'
 import { refuse } from './problem'
 import { personBy } from './signIn'
@@ -13,12 +14,14 @@ export interface Asker {
   readonly id: string | null
   readonly name: string
   readonly role: Role
-  /** The learners that they may see and note for; null for all. */
+  /** The learners whom they reach: see, note and change; null for all. */
   readonly only: readonly string[] | null
+  /** The groups whose learners they reach; null where they reach all learners. */
+  readonly groups: readonly string[] | null
 }
 
 /** At a computer of one's own there is nothing to sign in to: whoever sits there keeps it. */
-const AT_HOME: Asker = { id: null, name: 'this computer', role: 'keeper', only: null }
+const AT_HOME: Asker = { id: null, name: 'this computer', role: 'keeper', only: null, groups: null }
 
 /** Headers of a proxy are believed only where SETT_PROXY says that one stands before Sett. */
 const behindProxy = (): boolean => process.env.SETT_PROXY === '1'
@@ -46,18 +49,43 @@ export function askerOf(event: H3Event, store: Store): Asker | undefined {
     id: person.id,
     name: person.name,
     role: person.role,
-    only: person.role === 'helper' ? person.learners : null,
+    only: person.groups && store.reachedBy(person.groups, person.learners),
+    groups: person.groups,
   }
 }
 
-/** Who asks, where the door has let them in already (server/middleware/2.person.ts). */
+/** Who asks, as the address has found it already (server/utils/route.ts). */
 export const asker = (event: H3Event): Asker =>
   (event.context.asker as Asker | undefined) ?? refuse(401, 'Sign in first.')
 
-/** Stops where somebody may not see or note for a learner; to them there is no such learner. */
+/** The learners whom whoever asks reaches; null for all. */
+export function reachOf(event: H3Event): readonly string[] | null {
+  event.context.reachAsked = true
+  return asker(event).only
+}
+/** The groups that a person is given: a keeper has all learners, and a helper only those of the groups or learners named. */
+export const groupsFor = (role: Role, groups: readonly string[] | null): readonly string[] | null =>
+  role === 'keeper' ? null : role === 'helper' ? (groups ?? []) : groups
+
+/** Whether an answer was made knowing whom its asker reaches. */
+export const reachWasAsked = (event: H3Event): boolean => event.context.reachAsked === true
+
+/** Whether whoever asks reaches a learner. What is no learner's is staff's own practice, which is for all but helpers who have been given some learners. */
+export function isReached(event: H3Event, learnerId: string | null): boolean {
+  const only = reachOf(event)
+  if (only === null) return true
+  return learnerId === null ? asker(event).role === 'teacher' : only.includes(learnerId)
+}
+
+/** Stops where somebody does not reach a learner; to them there is no such learner. */
 export function mustReach(event: H3Event, learnerId: string | null): void {
-  const { only } = asker(event)
-  if (only !== null && (learnerId === null || !only.includes(learnerId))) refuse(404, 'There is no such learner.')
+  if (!isReached(event, learnerId)) refuse(404, 'There is no such learner.')
+}
+
+/** What is listed of a record whose learner whoever asks reaches. Refuses (404) where there is none. */
+export function reachedRecord(event: H3Event, id: string): RecordHead {
+  const head = useStore().recordHead(id)
+  return head && isReached(event, head.learnerId) ? head : refuse(404, 'There is no such record.')
 }
 
 /** Gives the browser a session's token, out of reach of any script and sent to this site alone. */

@@ -155,10 +155,15 @@ export const NO_CONTENT = 'The request has no content.'
 export const BROKEN_JSON =
   'The content is not complete JSON. If it is a file, it may have been cut off when it was copied.'
 
+/** Reads a body of at most `most` bytes as text. Refuses what is too large (413), or nothing at all (400). */
+export async function bodyText(event: H3Event, most: number): Promise<string> {
+  const text = Buffer.concat(await bodyBytes(event, most)).toString('utf8')
+  return text.trim() === '' ? refuse(400, NO_CONTENT) : text
+}
+
 /** Reads a JSON body of at most `most` bytes. Refuses what is too large (413), no JSON (400), or no text at all. */
 export async function jsonBody(event: H3Event, most: number): Promise<unknown> {
-  const text = Buffer.concat(await bodyBytes(event, most)).toString('utf8')
-  if (text.trim() === '') refuse(400, NO_CONTENT)
+  const text = await bodyText(event, most)
   try {
     return JSON.parse(text)
   } catch {

@@ -8,14 +8,14 @@ import {
   type KeptAnswer,
   type RehearsalFile,
 } from '../../shared/schemas'
-import { codeNames, readFile } from './files'
+import { codeNames, readFile, type IsMine } from './files'
 import type { FieldError } from './problem'
 import type { Long } from './progress'
 import type { Store } from './store'
 import type { CheckedFile } from './takingIn'
 
 /** Reads a file of rehearsals; whether an answer is right is found anew. Refuses as `readFile` does. */
-export const readRehearsals = (chunks: Buffer[], long?: Long): Promise<CheckedFile<boolean>> =>
+export const readRehearsals = (chunks: Buffer[], long?: Long, isMine?: IsMine): Promise<CheckedFile<boolean>> =>
   readFile(
     {
       format: 'sett-rehearsals',
@@ -30,6 +30,7 @@ export const readRehearsals = (chunks: Buffer[], long?: Long): Promise<CheckedFi
     },
     chunks,
     long,
+    isMine,
   )
 
 /** Answers as a file, learners by code name. */

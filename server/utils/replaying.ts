@@ -1,125 +1,135 @@
 import { isDeepStrictEqual } from 'node:util'
-import {
-  type Bench,
-  openBench,
-  recordOf,
-  Refusal,
-  reopening,
-  type Setup,
-  setUp,
-  slipsOf,
-  type WorkRecord,
-} from '../../core/index'
+import { availableParallelism } from 'node:os'
+import { Worker } from 'node:worker_threads'
+import type { WorkRecord } from '../../core/index'
 import type { SavedRecord } from '../../shared/schemas'
-import type { FieldError } from './problem'
+import { type Found, read, replaying, type Sent } from '../aside/replay'
+import type { Done, Job } from '../aside/replayThread'
+import { builtFile } from './aside'
+import { isSameWork, type Standing } from './mayKeep'
 import { others } from './progress'
 
-/** Whether records can be worked as they say: found by working them again, a little at a time. */
-
-/** The longest that one record may take to be replayed, in milliseconds of work; the longest made by hand takes a fifth of it. */
-const REPLAY_MS = 2000
-/** As long as one piece of work may keep others waiting, in milliseconds. */
-const SLICE_MS = 12
-
-/** A record that has been replayed: what the Daybook lists of it. */
-export interface Replayed {
-  readonly slips: readonly string[]
-}
-
-/** Keeps something under a name, and forgets what was kept longest ago where there is more than so much. */
-function keepLatest<T>(kept: Map<string, T>, name: string, thing: T, most: number): void {
-  kept.delete(name)
-  kept.set(name, thing)
-  const [oldest] = kept.keys()
-  if (kept.size > most && oldest !== undefined) kept.delete(oldest)
-}
-
-/** Benches as the last saves left them, by the record's id: what is saved again a few moves later goes on from there. */
-const benches = new Map<string, Bench>()
-/** So few, and so short, that they never fill the memory. */
-const MOST_BENCHES = 8
-const LONGEST_BENCH = 300
-
-/** Keeps a bench for the next save of the same work. */
-function keepBench(id: string, bench: Bench): void {
-  if (bench.log.length > LONGEST_BENCH) benches.delete(id)
-  else keepLatest(benches, id, bench, MOST_BENCHES)
-}
-
-/** What benches were set up with of late: a class works the same problems on the same materials. */
-const setups = new Map<string, Setup>()
-const MOST_SETUPS = 100
-
-/** What a record's bench is set up with. @throws Refusal where the problem does not fit. */
-function setupOf({ moves: _, ...asked }: WorkRecord): Setup {
-  const name = JSON.stringify(asked)
-  const setup = setups.get(name) ?? setUp(asked)
-  keepLatest(setups, name, setup, MOST_SETUPS)
-  return setup
-}
-
-/** The bench that a newer state of some work goes on from; undefined where it is not at hand, or is no beginning of it. */
-function benchOf({ id, work }: SavedRecord): Bench | undefined {
-  const bench = benches.get(id)
-  if (!bench) return undefined
-  const { moves: had, ...before } = recordOf(bench)
-  const { moves: has, ...now } = work
-  const same = isDeepStrictEqual(had, has.slice(0, had.length))
-  return same && isDeepStrictEqual(before, now) ? bench : undefined
-}
-
-/** Checks a record that is to be saved, as `replayed` does; one that was saved a few moves ago is worked on from there. */
-export async function replayedOn(record: SavedRecord): Promise<Replayed | FieldError> {
-  return replayed(record.work, benchOf(record), (bench) => keepBench(record.id, bench))
-}
+export { isTrouble, type Found, type Replayed } from '../aside/replay'
 
 /**
- * Checks by replaying it that a record can be worked as it says; else what is wrong. It is done a few moves at a time, so that nobody
- * waits for it, and within a budget. Faults of Sett's own are logged.
+ * Whether records can be worked as they say: found by working them again, in threads that are kept. Work is bounded by counted steps, the
+ * same on every machine; a clock only says when to let others in.
  */
-export async function replayed(
-  work: WorkRecord,
-  begun?: Bench,
-  worked: (bench: Bench) => void = () => {},
-): Promise<Replayed | FieldError> {
-  let spent = 0
-  try {
-    const steps = reopening(work, begun ?? openBench(work, work.mode, setupOf(work)))
-    let made = 0
-    for (;;) {
-      const from = performance.now()
-      do {
-        const { done, value } = steps.next()
-        if (done) {
-          worked(value)
-          return { slips: slipsOf(value) }
-        }
-        made = value + 1
-      } while (performance.now() - from < SLICE_MS)
-      spent += performance.now() - from
-      if (spent > REPLAY_MS)
-        return {
-          pointer: `/moves/${made}`,
-          detail: `Working the moves before move ${made + 1} takes too long. Save the work in shorter parts.`,
-        }
-      await others()
+
+/** So many steps are made while somebody waits for an answer: the longest that is made by hand in a lesson takes a third of them. */
+export const STEPS_AT_ONCE = 3000
+
+interface Thread {
+  readonly worker: Worker
+  /** What is waited for from it. */
+  readonly open: Map<number, (made: Sent | Found | null) => void>
+  /** What goes to it at the end of this turn, all in one message: waking a thread costs more than what is said. */
+  readonly post: Job[]
+}
+
+let threads: Thread[] = []
+let jobs = 0
+
+/** Starts a thread; one that breaks is replaced, and whoever waits for it is told. */
+function begun(file: URL, at: number): Thread {
+  const worker = new Worker(file)
+  const open: Thread['open'] = new Map()
+  worker.on('message', (all: readonly Done[]) => {
+    for (const { job, made } of all) {
+      open.get(job)?.(made)
+      open.delete(job)
     }
-  } catch (error) {
-    if (!(error instanceof Refusal)) {
-      console.error(error)
-      return { pointer: '/problem', detail: 'Sett cannot lay this problem out as the record says.' }
-    }
-    if (error.cause) console.error(error.cause)
-    const inMoves = /^Move \d/.test(error.reason)
-    return { pointer: inMoves ? `/moves/${error.span?.at ?? 0}` : '/problem', detail: error.message }
+    if (open.size === 0) worker.unref()
+  })
+  worker.once('error', (error) => {
+    console.error(error)
+    threads[at] = begun(file, at)
+    for (const tell of open.values()) tell(null)
+    open.clear()
+  })
+  worker.unref()
+  return { worker, open, post: [] }
+}
+
+/** Which thread had a record last: it has the bench of it, if the record is saved again. */
+const hadBy = new Map<string, Thread>()
+const MOST_HAD = 200
+
+/** The thread for a piece of work: the one that had it before, or the one with least to do. */
+function threadFor(file: URL, name: string | null): Thread {
+  if (threads.length === 0) threads = Array.from({ length: availableParallelism() }, (_, at) => begun(file, at))
+  const had = name === null ? undefined : hadBy.get(name)
+  const thread = had && threads.includes(had) ? had : threads.reduce((l, t) => (t.open.size < l.open.size ? t : l))
+  if (name !== null) {
+    hadBy.delete(name)
+    hadBy.set(name, thread)
+    const [oldest] = hadBy.keys()
+    if (hadBy.size > MOST_HAD && oldest !== undefined) hadBy.delete(oldest)
+  }
+  return thread
+}
+
+type Wanted = { readonly text: string; readonly most: number } | { readonly work: WorkRecord }
+
+/** @throws Error where the thread broke. */
+function inThread<T extends Sent | Found>({ worker, open, post }: Thread, wanted: Wanted): Promise<T> {
+  return new Promise((done, failed) => {
+    const job = (jobs += 1)
+    open.set(job, (made) => (made ? done(made as T) : failed(new Error('The thread that works records again broke.'))))
+    if (post.length === 0) setImmediate(() => worker.postMessage(post.splice(0)))
+    post.push({ ...wanted, job } satisfies Job)
+    worker.ref()
+  })
+}
+
+/** As long as one piece of work may keep others waiting in this process, in milliseconds. */
+const SLICE_MS = 12
+
+/** Replays in this process, where there are no threads: from the command line and in tests. */
+async function here(work: WorkRecord): Promise<Found> {
+  const moves = replaying({ id: null, work })
+  for (;;) {
+    const from = performance.now()
+    do {
+      const { done, value } = moves.next()
+      if (done) return value
+    } while (performance.now() - from < SLICE_MS)
+    await others()
   }
 }
 
-export const isTrouble = (made: Replayed | FieldError): made is FieldError => 'pointer' in made
+/** The identifier in a record's text, as far as it can be told without reading it: only so that it comes to the same thread again. */
+const nameIn = (text: string): string | null => /"id"\s*:\s*"([0-9a-f-]{36})"/i.exec(text)?.[1] ?? null
+
+/** Records that are being read; whoever is saved meanwhile waits for those that came before (server/utils/saving.ts). */
+let reading = 0
+export const beingRead = (): number => reading
+let whenRead: () => void = () => {}
+/** Says what is to be done each time that a record has been read and whoever sent it has gone on. */
+export const onRead = (then: () => void): void => void (whenRead = then)
+
+/** Reads a record that was sent, as text, and looks it through as far as that can be done at once. @throws Error where the thread broke. */
+export async function readSent(text: string): Promise<Sent> {
+  const file = builtFile('replays.mjs')
+  if (!file) return read(JSON.parse(text), STEPS_AT_ONCE)
+  reading += 1
+  try {
+    return await inThread<Sent>(threadFor(file, nameIn(text)), { text, most: STEPS_AT_ONCE })
+  } finally {
+    reading -= 1
+    setImmediate(whenRead)
+  }
+}
+
+/** Looks a record through, however many steps it takes. @throws Error where the thread broke. */
+export function replayed(work: WorkRecord): Promise<Found> {
+  const file = builtFile('replays.mjs')
+  return file ? inThread<Found>(threadFor(file, null), { work }) : here(work)
+}
 
 /** How what is to be saved stands to what is kept under the same id. */
-export function standsTo(kept: SavedRecord, sent: SavedRecord): 'same' | 'newer' | 'other' {
-  if (kept.learnerId !== sent.learnerId || Date.parse(kept.startedAt) !== Date.parse(sent.startedAt)) return 'other'
+export function standsTo(kept: SavedRecord, sent: SavedRecord): Standing {
+  if (!isSameWork(kept, sent)) return 'other'
   const { moves: had, ...before } = kept.work
   const { moves: has, ...now } = sent.work
   if (!isDeepStrictEqual(before, now) || !isDeepStrictEqual(had, has.slice(0, had.length))) return 'other'

@@ -5,4 +5,4 @@ import type { Store } from './store'
 /** The rules that suggestions go by; those of common practice where the school has set none. */
 export const rulesOf = (store: Store): KeptRules => settingOf(store, 'rules', rulesSchema, KEPT_RULES_AT_FIRST)
 export const keepRules = (store: Store, rules: KeptRules): KeptRules | undefined =>
-  keepSetting(store, 'rules', rulesOf(store), rules)
+  keepSetting(store, 'rules', () => rulesOf(store), rules)

@@ -1,59 +1,66 @@
 import type { SavedRecord } from '../../shared/schemas'
-import { refuse } from './problem'
-import { standsTo } from './replaying'
+import type { RecordRow } from '../db/records'
+import { mayKeep } from './mayKeep'
+import { beingRead, onRead, standsTo } from './replaying'
 import type { Store } from './store'
 
-/**
- * Whether a record may be kept now: `same` where it is kept already as it is, `new` where it is new or a newer state of the same work.
- * Refuses whatever was erased, is nobody's, or would take the place of something else.
- */
-export function mayKeep(store: Store, record: SavedRecord): 'same' | 'new' {
-  if (store.erasedAt(record.learnerId) !== undefined)
-    refuse(410, 'This learner was erased for good; nothing more is kept of them.')
-  if (!store.hasLearner(record.learnerId))
-    refuse(422, 'There is no such learner to save this for.', [
-      { pointer: '/learnerId', detail: 'No learner has this identifier.' },
-    ])
-  if (store.erasedAt(record.id) !== undefined) refuse(410, 'This work was erased for good and is not taken back.')
-  const kept = store.record(record.id)
-  const stands = kept && standsTo(kept, record)
-  if (stands === 'other')
-    refuse(409, 'Another piece of work is kept under this identifier; it stays as it is.', [
-      { pointer: '/id', detail: 'This identifier is taken.' },
-    ])
-  return stands === 'same' ? 'same' : 'new'
-}
+/** A record's own content, where it has to be compared. */
+const recordIn = ({ id, learnerId, startedAt, outcome, body }: RecordRow): SavedRecord => ({
+  id,
+  learnerId,
+  startedAt,
+  outcome,
+  work: JSON.parse(body) as SavedRecord['work'],
+})
+
+/** Whether a record may be kept now (see `mayKeep`). */
+export const mayKeepRecord = (store: Store, row: RecordRow): 'same' | 'new' =>
+  mayKeep(store, row, store.record(row.id), (kept) => standsTo(kept, recordIn(row)))
 
 interface Waiting {
-  readonly record: SavedRecord
-  readonly slips: readonly string[]
+  readonly row: RecordRow
+  readonly slips: readonly string[] | null
   readonly done: () => void
   readonly failed: (error: unknown) => void
 }
-const waiting = new Map<Store, Waiting[]>()
+interface Group {
+  readonly all: Waiting[]
+  /** So many there will be when half of those that were being read as the first came are here too. */
+  readonly wanted: number
+}
+const groups = new Map<Store, Group>()
 
 /**
- * Saves a record, together with all that wait to be saved at the same moment: one commit is enough for them. It is on disk when this
- * resolves. Whether it may be kept is looked at once more, since something may have happened to its learner or its id meanwhile.
+ * Saves a record, together with others that were being read when the first of them came: one commit is enough for them. It is on disk when
+ * this resolves. Whether it may be kept is looked at once more, since something may have happened to its learner or its id meanwhile.
  */
-export function savedTogether(store: Store, record: SavedRecord, slips: readonly string[]): Promise<void> {
+export function savedTogether(store: Store, row: RecordRow, slips: readonly string[] | null): Promise<void> {
   return new Promise((done, failed) => {
-    const others = waiting.get(store)
-    if (others) return void others.push({ record, slips, done, failed })
-    waiting.set(store, [{ record, slips, done, failed }])
-    setImmediate(() => saveAll(store))
+    const group = groups.get(store) ?? { all: [], wanted: 1 + Math.ceil(beingRead() / 2) }
+    groups.set(store, group)
+    group.all.push({ row, slips, done, failed })
+    // Those of this very moment come into it too.
+    if (group.all.length === 1) setImmediate(saveComplete)
   })
 }
 
-function saveAll(store: Store): void {
-  const all = waiting.get(store) ?? []
-  waiting.delete(store)
+/** Saves groups that are complete: with as many as were expected, or when nothing is being read any more, since some are refused. */
+function saveComplete(): void {
+  for (const [store, { all, wanted }] of groups)
+    if (all.length >= wanted || beingRead() === 0) {
+      groups.delete(store)
+      saveAll(store, all)
+    }
+}
+onRead(saveComplete)
+
+function saveAll(store: Store, all: readonly Waiting[]): void {
   const answers: (() => void)[] = []
   try {
     store.db.transaction(() => {
-      for (const { record, slips, done, failed } of all)
+      for (const { row, slips, done, failed } of all)
         try {
-          if (mayKeep(store, record) === 'new') store.save(record, slips)
+          if (mayKeepRecord(store, row) === 'new') store.saveRow(row, slips)
           answers.push(done)
         } catch (error) {
           // Without room on the disk SQLite takes the whole back: then nobody's is kept.

@@ -5,4 +5,4 @@ import type { Store } from './store'
 /** The scenes and people that a class has added; none where nothing was kept. */
 export const scenesOf = (store: Store): OwnScenes => settingOf(store, 'scenes', scenesSchema, SCENES_AT_FIRST)
 export const keepScenes = (store: Store, scenes: OwnScenes): OwnScenes | undefined =>
-  keepSetting(store, 'scenes', scenesOf(store), scenes)
+  keepSetting(store, 'scenes', () => scenesOf(store), scenes)

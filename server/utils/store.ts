@@ -3,13 +3,14 @@ import { join } from 'node:path'
 import { classroomTable } from '../db/classroom'
 import { courseTable } from '../db/courses'
 import { erasingTable } from '../db/erasing'
+import { tidyUp } from './backups'
 import { hold, type Hold } from '../db/hold'
 import { listingTable } from '../db/listing'
 import { lessonTable } from '../db/lessons'
 import { markingTable } from '../db/markings'
 import { momentTable } from '../db/moments'
 import { notchTable } from '../db/notches'
-import { openDb, type Db } from '../db/open'
+import { openDb, zoneOf, type Db } from '../db/open'
 import { peopleTable } from '../db/people'
 import { progressTable } from '../db/progress'
 import { recordTable } from '../db/records'
@@ -17,6 +18,7 @@ import { printTable } from '../db/prints'
 import { recordingTable } from '../db/recordings'
 import { rehearsalTable } from '../db/rehearsals'
 import { settingTable } from '../db/settings'
+import { triesTable } from '../db/tries'
 import { trialTable } from '../db/trials'
 
 /** Where a person's data lies: SETT_DATA, or a folder of their own. */
@@ -42,6 +44,7 @@ const tables = (db: Db) => ({
   ...erasingTable(db),
   ...settingTable(db),
   ...peopleTable(db),
+  ...triesTable(db),
 })
 
 export type Store = ReturnType<typeof tables> & { readonly db: Db; readonly path: string }
@@ -51,14 +54,20 @@ export function makeStore(path: string, looked = false): Store {
 }
 
 /** What can be asked of a database that is open. */
-export const storeOn = (db: Db, path: string): Store => ({ db, path, ...tables(db) })
+export function storeOn(db: Db, path: string): Store {
+  zoneOf(db)
+  return { db, path, ...tables(db) }
+}
 
 let held: Hold | undefined
 let store: Store | undefined
 
 /** The one store of this process, opened at first use; its folder is held until the process ends. */
 export function useStore(looked = false): Store {
-  held ??= hold(dataFolder())
+  if (!held) {
+    held = hold(dataFolder())
+    tidyUp(databaseIn(dataFolder()))
+  }
   store ??= makeStore(databaseIn(dataFolder()), looked)
   return store
 }

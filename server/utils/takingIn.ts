@@ -44,15 +44,18 @@ function* unpacked(blocks: readonly Uint8Array[]): Generator<unknown> {
   for (const block of blocks) for (const line of new TextDecoder().decode(block).split('\n')) yield JSON.parse(line)
 }
 
-/** Finds learners by code name while a file is taken in, and adds those who are new. */
-function enrolling(store: Store): { readonly idOf: (name: string) => string; readonly added: () => number } {
+/** Finds learners by code name while a file is taken in, and adds those who are new, to some groups. */
+function enrolling(
+  store: Store,
+  groups: readonly string[],
+): { readonly idOf: (name: string) => string; readonly added: () => number } {
   let added = 0
   return {
     idOf: (name) => {
       const known = store.learnerNamed(name)
       if (known) return known.id
       const id = randomUUID()
-      store.addLearner({ id, codeName: name })
+      store.addLearner({ id, codeName: name }, groups)
       added += 1
       return id
     },
@@ -64,10 +67,11 @@ function enrolling(store: Store): { readonly idOf: (name: string) => string; rea
 function takeIn<T extends { readonly id: string }, Found>(
   store: Store,
   { things, found }: CheckedFile<Found>,
+  groups: readonly string[],
   keep: (thing: T, found: Found, idOf: (name: string) => string) => boolean,
 ): TakenIn {
   return store.db.transaction(() => {
-    const learners = enrolling(store)
+    const learners = enrolling(store, groups)
     let added = 0
     let i = 0
     for (const one of unpacked(things)) {
@@ -80,23 +84,27 @@ function takeIn<T extends { readonly id: string }, Found>(
 }
 
 /** Takes in records, with the slips seen in each. */
-export const takeInRecords = (store: Store, file: CheckedFile<readonly string[]>): TakenIn =>
-  takeIn(store, file, ({ learner, ...record }: FiledRecord, slips, idOf) => {
+export const takeInRecords = (
+  store: Store,
+  file: CheckedFile<readonly string[] | null>,
+  groups: readonly string[] = [],
+): TakenIn =>
+  takeIn(store, file, groups, ({ learner, ...record }: FiledRecord, slips, idOf) => {
     if (store.record(record.id)) return false
     store.save({ ...record, learnerId: idOf(learner) }, slips)
     return true
   })
 
 /** Takes in trials, with what was found of each. */
-export const takeInTrials = (store: Store, file: CheckedFile<Seen>): TakenIn =>
-  takeIn(store, file, ({ learner, ...trial }: FiledTrial, seen, idOf) => {
+export const takeInTrials = (store: Store, file: CheckedFile<Seen>, groups: readonly string[] = []): TakenIn =>
+  takeIn(store, file, groups, ({ learner, ...trial }: FiledTrial, seen, idOf) => {
     if (store.trial(trial.id)) return false
     store.keepTrial({ ...trial, learnerId: idOf(learner) }, seen)
     return true
   })
 
 /** Takes in answers of rehearsing, with whether each is right. */
-export const takeInAnswers = (store: Store, file: CheckedFile<boolean>): TakenIn =>
-  takeIn(store, file, ({ learner, ...answer }: FiledAnswer, right, idOf) =>
+export const takeInAnswers = (store: Store, file: CheckedFile<boolean>, groups: readonly string[] = []): TakenIn =>
+  takeIn(store, file, groups, ({ learner, ...answer }: FiledAnswer, right, idOf) =>
     store.keepAnswer({ ...answer, learnerId: learner === null ? null : idOf(learner), right }),
   )

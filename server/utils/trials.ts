@@ -1,9 +1,11 @@
+import { isDeepStrictEqual } from 'node:util'
 import { attempt, parseProblem, printProblem } from '../../core/index'
 import { storyOutcome, workable } from '../../core/story/index'
 import { filedTrialSchema, trialFileSchema, type FiledTrial, type Trial } from '../../shared/trials'
 import { FILE_VERSION } from '../../shared/schemas'
 import type { Seen } from '../db/trials'
-import { codeNames, readFile } from './files'
+import { codeNames, readFile, type IsMine } from './files'
+import { isSameWork, mayKeep } from './mayKeep'
 import type { FieldError } from './problem'
 import type { Long } from './progress'
 import type { Store } from './store'
@@ -43,10 +45,25 @@ function seenInStory(work: Extract<Trial['work'], { format: 'sett-story' }>): Se
 }
 export const isUnsound = (seen: Seen | FieldError): seen is FieldError => 'pointer' in seen
 
+/** Whether a trial may be kept now (see `mayKeep`). */
+export const mayKeepTrial = (store: Store, trial: Trial, at = ''): 'same' | 'new' =>
+  mayKeep(
+    store,
+    trial,
+    store.trial(trial.id),
+    (kept) =>
+      kept.kind !== trial.kind || !isSameWork(kept, trial)
+        ? 'other'
+        : isDeepStrictEqual(kept, trial)
+          ? 'same'
+          : 'newer',
+    at,
+  )
+
 /** Keeps trials, all or none. Those that are here already for the same learner take their newer state; what was erased stays away. */
 export function keepTrials(store: Store, trials: readonly { readonly trial: Trial; readonly seen: Seen }[]): void {
   store.db.transaction(() => {
-    for (const { trial, seen } of trials) store.keepTrial(trial, seen)
+    for (const { trial, seen } of trials) if (mayKeepTrial(store, trial) === 'new') store.keepTrial(trial, seen)
   })()
 }
 
@@ -64,7 +81,7 @@ export function* trialsToFile(store: Store, trials: Iterable<Trial>): Generator<
 }
 
 /** Reads a file of trials; each is judged anew. Refuses as `readFile` does. */
-export const readTrials = (chunks: Buffer[], long?: Long): Promise<CheckedFile<Seen>> =>
+export const readTrials = (chunks: Buffer[], long?: Long, isMine?: IsMine): Promise<CheckedFile<Seen>> =>
   readFile(
     {
       format: 'sett-trials',
@@ -76,4 +93,5 @@ export const readTrials = (chunks: Buffer[], long?: Long): Promise<CheckedFile<S
     },
     chunks,
     long,
+    isMine,
   )

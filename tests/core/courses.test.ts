@@ -34,6 +34,7 @@ test('what makes ten comes before adding over ten, or after it; and so does what
     ['1 + 1', '3', '7', '4 + 5', '2 + 6'].map((problem) => ({
       problem,
       startedAt: `2026-11-0${day}T09:00:00.000Z`,
+      day: `2026-11-0${day}`,
       alone: true,
     })),
   )

@@ -102,6 +102,7 @@ test('a step holds after three days of eight in ten without help, and the next i
   const day = (n: number, problem: string, alone: boolean): Done => ({
     problem,
     startedAt: `2026-11-0${n}T09:00:00.000Z`,
+    day: `2026-11-0${n}`,
     alone,
   })
   const good = [1, 2, 3].flatMap((n) =>
@@ -148,6 +149,7 @@ test('it goes on with what was worked with last; after three days below half, wi
   const day = (n: number, alone: boolean, material: RepresentationId): Done => ({
     problem: '52 - 37',
     startedAt: `2026-11-0${n}T09:00:00.000Z`,
+    day: `2026-11-0${n}`,
     alone,
     with: material,
     ms: 1000 * n,
@@ -169,6 +171,7 @@ test('a school may want more, or less, before one moves on', () => {
   const day = (n: number, alone: boolean): Done => ({
     problem: '2 + 1',
     startedAt: `2026-11-0${n}T09:00:00.000Z`,
+    day: `2026-11-0${n}`,
     alone,
   })
   const holds = (steps: typeof STEPS, done: readonly Done[]): boolean =>

@@ -37,7 +37,7 @@ test('the table has a line for each, with lines ended as RFC 4180 ends them, and
   expect(odd.problem).toBe("'-3 + 5")
   expect(new Set(data.map((r) => r.learner))).toContain('Wren')
   const one = store.learnerNamed('Wren')!
-  const hers = Papa.parse<Record<string, string>>(all(triedAsCsv(store, one.id)), {
+  const hers = Papa.parse<Record<string, string>>(all(triedAsCsv(store, null, one.id)), {
     header: true,
     skipEmptyLines: true,
   })

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
-import { copyFileSync, readdirSync, readFileSync, renameSync } from 'node:fs'
+import { copyFileSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { backupsOf, makeBackup, putBack } from '../../server/utils/backups'
+import { backupsOf, makeBackup } from '../../server/utils/backups'
+import { putBack } from '../../server/utils/restoring'
 import { eraseLearner } from '../../server/utils/erasing'
 import { daily } from '../../server/utils/keeping'
 import { fileOf, readRecords } from '../../server/utils/keep'
@@ -76,6 +77,7 @@ describe('erasing', () => {
       lessons: 0,
       recordings: 0,
       copies: 1,
+      unread: [],
       at: '2026-11-24T12:00:00.000Z',
     })
     const left = bytes(data)
@@ -112,7 +114,7 @@ describe('erasing', () => {
     const hers = file.records.filter((r) => r.learner === wren!.codeName).length
     const { name } = await makeBackup(store.path, 14)
     const copy = join(backupsOf(store.path), name)
-    const untouched = `${copy}.elsewhere`
+    const untouched = join(folder(), name)
     copyFileSync(copy, untouched)
     await eraseLearner(() => store, wren!.id)
     expect(takeInRecords(store, await readRecords(bytesOf(file)))).toEqual({
@@ -145,9 +147,10 @@ describe('erasing', () => {
     store.addLearner({ id, codeName: 'Grasshopperwarbler' })
     const { name } = await makeBackup(store.path, 14)
     const copy = join(backupsOf(store.path), name)
-    copyFileSync(copy, `${copy}.elsewhere`)
+    const elsewhere = join(folder(), name)
+    copyFileSync(copy, elsewhere)
     await eraseLearner(() => store, id)
-    renameSync(`${copy}.elsewhere`, copy)
+    copyFileSync(elsewhere, copy)
     expect(bytes(data)).toContain('Grasshopperwarbler')
     await daily(() => store)
     expect(bytes(data)).not.toContain('Grasshopperwarbler')

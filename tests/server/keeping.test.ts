@@ -6,10 +6,12 @@ import Database from 'better-sqlite3'
 import { hold } from '../../server/db/hold'
 import { MIGRATIONS } from '../../server/db/migrations'
 import { answerFor, sentenceFor } from '../../server/db/trouble'
-import { backupsOf, listBackups, makeBackup, putBack } from '../../server/utils/backups'
+import { backupsOf, listBackups, makeBackup } from '../../server/utils/backups'
+import { putBack } from '../../server/utils/restoring'
 import { daily, goesBefore, setKeeping } from '../../server/utils/keeping'
 import { makeStore } from '../../server/utils/store'
 import { KEEPING_AT_FIRST } from '../../shared/people'
+import { dayIn, zoneHere } from '../../shared/days'
 import { serve } from '../browser/world'
 import { killed, WORKS } from './killing'
 import { all, demo, folder } from './seeded'
@@ -119,21 +121,21 @@ describe('how long things are kept', () => {
     const store = demo()
     const now = new Date('2027-02-20T12:00:00Z')
     const keeping = { ...KEEPING_AT_FIRST, recordMonths: 3 }
-    const before = goesBefore(keeping, now)!
-    expect(before).toBe('2026-11-20T12:00:00.000Z')
-    const due = all(store).filter((r) => r.startedAt < before)
+    const before = goesBefore(keeping, '2027-02-20')!
+    expect(before).toBe('2026-11-20')
+    const due = all(store).filter((r) => dayIn(zoneHere(), r.startedAt) < before)
     expect([store.countBefore(before), due.length > 0]).toEqual([due.length, true])
     const count = all(store).length
     setKeeping(store, keeping, now.getTime())
     await daily(() => store, new Date(now.getTime() + 3_600_000))
     expect(all(store)).toHaveLength(count)
     const later = new Date(now.getTime() + 25 * 3_600_000)
-    const stay = all(store).filter((r) => r.startedAt >= goesBefore(keeping, later)!)
+    const stay = all(store).filter((r) => dayIn(zoneHere(), r.startedAt) >= goesBefore(keeping, '2027-02-21')!)
     await daily(() => store, later)
     expect(all(store)).toEqual(stay)
     expect(stay.length).toBeLessThan(count)
     expect(store.happenings(1e9, 5)[0]).toMatchObject({ who: 'Sett', what: 'removed records by the rule' })
-    expect(goesBefore(KEEPING_AT_FIRST, now)).toBeNull()
+    expect(goesBefore(KEEPING_AT_FIRST, '2027-02-20')).toBeNull()
   })
 })
 

@@ -52,7 +52,8 @@ export async function courses(): Promise<Figure[]> {
   const done = Array.from({ length: 600 }, (_, i): Done => {
     const of = STEPS[i % STEPS.length]!
     const [problem] = setProblems({ step: of, count: 1, seed: i })
-    return { problem: problem!, startedAt: new Date(Date.UTC(2026, 0, 1 + (i % 200))).toISOString(), alone: i % 3 > 0 }
+    const startedAt = new Date(Date.UTC(2026, 0, 1 + (i % 200))).toISOString()
+    return { problem: problem!, startedAt, day: startedAt.slice(0, 10), alone: i % 3 > 0 }
   })
   const learners = Array.from({ length: 8 }, (_, i) => ({ id: String(i), step: STEPS[i * 8]! }))
   const names = Array.from({ length: 26 }, (_, i) => `Learner ${i + 1}`)

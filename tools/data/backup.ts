@@ -6,7 +6,7 @@ import { databaseIn, dataFolder } from '../../server/utils/store'
 const path = databaseIn(dataFolder())
 try {
   if (!existsSync(path)) throw new Error(`There is no database at ${path}.`)
-  const { name, bytes } = await makeBackup(path, Number.MAX_SAFE_INTEGER)
+  const { name, bytes } = await makeBackup(path, Number.MAX_SAFE_INTEGER, new Date(), 'hand')
   console.log(`${name}, ${bytes} bytes, is whole. Backups there now: ${listBackups(path).length}.`)
 } catch (error) {
   console.error((error as Error).message)

@@ -19,7 +19,7 @@ try {
   } else {
     const known = store.personNamed(name)
     const id = known?.id ?? randomUUID()
-    if (!known) store.addPerson({ id, name: name.slice(0, 40), role: 'keeper', learners: [] })
+    if (!known) store.addPerson({ id, name: name.slice(0, 40), role: 'keeper', groups: null, learners: [] })
     const code = inviteTo(store, id)
     store.note({
       at: Date.now(),

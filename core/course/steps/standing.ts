@@ -9,6 +9,8 @@ import { isWithin } from './within'
 export interface Done {
   readonly problem: string
   readonly startedAt: string
+  /** The school's day on which it began. */
+  readonly day: string
   readonly alone: boolean
   /** With which material it was worked, where that is known. */
   readonly with?: RepresentationId
@@ -78,15 +80,14 @@ export function standingsOf(
   return steps.map((step) => standingOn(step, byStep.get(step.id) ?? []))
 }
 
-const dayOf = ({ startedAt }: Done): string => startedAt.slice(0, 10)
 const shareOf = (done: readonly Done[]): number => done.filter((d) => d.alone).length / done.length
 
 /** The days on which something was done, the latest first, each with what was done. */
 function daysOf(done: readonly Done[]): readonly (readonly Done[])[] {
   const days = new Map<string, Done[]>()
   for (const one of done) {
-    const list = days.get(dayOf(one)) ?? []
-    days.set(dayOf(one), list)
+    const list = days.get(one.day) ?? []
+    days.set(one.day, list)
     list.push(one)
   }
   return [...days].sort(([a], [b]) => (a < b ? 1 : -1)).map(([, list]) => list)

@@ -1,4 +1,5 @@
 import { listBackups } from '../../utils/backups'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
-export default defineEventHandler(() => listBackups(useStore().path))
+export default route({ least: 'keeper', whose: 'school', writes: false }, () => listBackups(useStore().path))

@@ -4,12 +4,13 @@ import { courseTroubles } from '../../utils/courses'
 import { noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
 /** So many courses of its own a school may have. */
 const MOST_COURSES = 40
 
 /** Keeps a course of the school's own, once nothing is wrong with it. */
-export default defineEventHandler(async (event) => {
+export default route({ least: 'teacher', whose: 'nobody', writes: true }, async (event) => {
   const { version, ...course } = await checkedBody(event, courseToKeep, MOST_COURSE_BYTES)
   if (course.id !== getRouterParam(event, 'id')) refuse(422, 'The address names another course.')
   if (courseById(course.id)) refuse(422, 'This course comes with Sett. Copy it, and change the copy.')

@@ -1,10 +1,12 @@
 import { lessonSchema } from '../../../shared/lessons'
+import { mustReachAll } from '../../utils/lessons'
 import { mustReach, noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
 /** Keeps a lesson; the same one sent twice from the same version is one. */
-export default defineEventHandler(async (event) => {
+export default route({ least: 'teacher', whose: 'learners', writes: true }, async (event) => {
   const lesson = await checkedBody(event, lessonSchema)
   if (lesson.id !== getRouterParam(event, 'id')) refuse(422, 'The address names another lesson.')
   const store = useStore()
@@ -15,6 +17,7 @@ export default defineEventHandler(async (event) => {
         { pointer: `/learners/${i}`, detail: 'No learner has this identifier.' },
       ])
   }
+  mustReachAll(event, store.lesson(lesson.id))
   const kept = store.keepLesson(lesson)
   if (!kept) refuse(409, 'Somebody has changed this lesson since. Load it again.')
   noteDone(event, lesson.version === 0 ? 'planned a lesson' : 'changed a lesson', `${lesson.day} ${lesson.at}`)

@@ -2,9 +2,10 @@ import { withdrawSchema } from '../../../shared/marking'
 import { mustReach, noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
 /** Withdraws what a page said, with a word why, or lets it stand again. */
-export default defineEventHandler(async (event) => {
+export default route({ least: 'teacher', whose: 'learners', writes: true }, async (event) => {
   const { withdrawn } = await checkedBody(event, withdrawSchema)
   const store = useStore()
   const marking = store.marking(getRouterParam(event, 'id') ?? '') ?? refuse(404, 'There is no such marked page.')

@@ -1,10 +1,12 @@
 import { momentSchema } from '../../../shared/learners'
-import { checkedBody, refuse } from '../../utils/problem'
+import { reachedRecord } from '../../utils/person'
+import { checkedBody } from '../../utils/problem'
+import { route } from '../../utils/route'
 import { useStore } from '../../utils/store'
 
 /** Chooses a record to be shown in the learner's timeline and report, with a word to it. */
-export default defineEventHandler(async (event) => {
+export default route({ least: 'teacher', whose: 'learners', writes: true }, async (event) => {
   const { word } = await checkedBody(event, momentSchema)
-  if (!useStore().chooseMoment(getRouterParam(event, 'id') ?? '', word)) refuse(404, 'There is no such record.')
+  useStore().chooseMoment(reachedRecord(event, getRouterParam(event, 'id') ?? '').id, word)
   return { word }
 })

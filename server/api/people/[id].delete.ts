@@ -1,9 +1,10 @@
 import { noteDone } from '../../utils/person'
 import { refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
 /** Takes a person out; their sessions end at once. The last keeper stays while there is anybody else. */
-export default defineEventHandler((event) => {
+export default route({ least: 'keeper', whose: 'staff', writes: true }, (event) => {
   const store = useStore()
   const person = store.person(getRouterParam(event, 'id') ?? '') ?? refuse(404, 'There is no such person.')
   if (person.role === 'keeper' && store.keepers() === 1)

@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import { newPersonSchema } from '../../../shared/people'
-import { noteDone } from '../../utils/person'
+import { groupsFor, noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { inviteTo } from '../../utils/signIn'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
 /** Invites a person: the answer has the code, which is shown this once. */
-export default defineEventHandler(async (event) => {
+export default route({ least: 'keeper', whose: 'staff', writes: true }, async (event) => {
   const person = await checkedBody(event, newPersonSchema)
   const store = useStore()
   if (!store.hasKeeper()) refuse(409, 'Make yourself a keeper first: then others can be invited.')
@@ -18,7 +19,7 @@ export default defineEventHandler(async (event) => {
       { pointer: `/learners/${stranger}`, detail: 'No learner has this identifier.' },
     ])
   const id = randomUUID()
-  store.addPerson({ id, ...person })
+  store.addPerson({ id, ...person, groups: groupsFor(person.role, person.groups) })
   noteDone(event, `invited as ${person.role}`, person.name)
   return { id, code: inviteTo(store, id) }
 })

@@ -2,11 +2,12 @@ import { printSetSchema } from '../../../shared/prints'
 import { noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
 const MOST_SETS = 400
 
 /** Keeps a print set; the same one sent twice from the same version is one. */
-export default defineEventHandler(async (event) => {
+export default route({ least: 'teacher', whose: 'nobody', writes: true }, async (event) => {
   const set = await checkedBody(event, printSetSchema)
   if (set.id !== getRouterParam(event, 'id')) refuse(422, 'The address names another print set.')
   const store = useStore()

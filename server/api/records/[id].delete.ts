@@ -1,13 +1,12 @@
-import { noteDone } from '../../utils/person'
-import { refuse } from '../../utils/problem'
+import { noteDone, reachedRecord } from '../../utils/person'
+import { route } from '../../utils/route'
 import { useStore } from '../../utils/store'
 
-export default defineEventHandler((event) => {
-  const store = useStore()
-  const id = getRouterParam(event, 'id') ?? ''
-  const kept = store.record(id) ?? refuse(404, 'There is no such record.')
-  store.remove(id)
-  noteDone(event, 'deleted a record', `${kept.work.problem}, ${kept.startedAt.slice(0, 10)}`)
+/** Deletes a record, also one that cannot be read any more. */
+export default route({ least: 'teacher', whose: 'learners', writes: true }, (event) => {
+  const { id, problem, day } = reachedRecord(event, getRouterParam(event, 'id') ?? '')
+  useStore().remove(id)
+  noteDone(event, 'deleted a record', `${problem}, ${day}`)
   setResponseStatus(event, 204)
   return null
 })

@@ -1,17 +1,23 @@
 import { recordFileQuery } from '../../../shared/schemas'
 import { Readable } from 'node:stream'
 import { fileOf } from '../../utils/keep'
+import { ofReached } from '../../utils/files'
+import { isReached, reachedRecord, reachOf } from '../../utils/person'
 import { checkedQuery, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
-/** A file of records: one (`?record=`), all of one learner (`?learner=`), or all. */
-export default defineEventHandler((event) => {
+/** A file of records: one (`?record=`), all of one learner (`?learner=`), or of all whom whoever asks reaches. */
+export default route({ least: 'teacher', whose: 'learners', writes: false }, (event) => {
   const { record, learner } = checkedQuery(event, recordFileQuery)
   const store = useStore()
-  const one = record === undefined ? undefined : (store.record(record) ?? refuse(404, 'There is no such record.'))
-  if (learner !== undefined && !store.hasLearner(learner)) refuse(404, 'There is no such learner.')
-  const name = one ? `${store.learner(one.learnerId)!.codeName}-${one.startedAt.slice(0, 10)}` : 'records'
+  const only = reachOf(event)
+  const head = record === undefined ? undefined : reachedRecord(event, record)
+  if (learner !== undefined && !(isReached(event, learner) && store.hasLearner(learner)))
+    refuse(404, 'There is no such learner.')
+  const name = head ? `${store.learner(head.learnerId)!.codeName}-${head.day}` : 'records'
+  const records = head ? [store.record(head.id)!] : ofReached(store.records, learner, only)
   setResponseHeader(event, 'content-type', 'application/json')
   setResponseHeader(event, 'content-disposition', `attachment; filename="sett-${encodeURIComponent(name)}.json"`)
-  return sendStream(event, Readable.from(fileOf(store, one ? [one] : store.records(learner ?? null))))
+  return sendStream(event, Readable.from(fileOf(store, records)))
 })

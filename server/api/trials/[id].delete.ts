@@ -2,11 +2,12 @@ import { reaches } from '../../../shared/roles'
 import { asker, mustReach, noteDone } from '../../utils/person'
 import { refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
+import { route } from '../../utils/route'
 
 /** A helper who mistapped takes it back while the sitting goes on; after that, deleting is a teacher's. */
 const SITTING_MS = 2 * 3_600_000
 
-export default defineEventHandler((event) => {
+export default route({ least: 'helper', whose: 'learners', writes: true }, (event) => {
   const store = useStore()
   const id = getRouterParam(event, 'id') ?? ''
   const kept = store.trial(id) ?? refuse(404, 'There is no such trial.')

@@ -213,6 +213,7 @@ test('placing, lessons, standings and courses', () => {
         Array.from({ length: days }, (_, day) => ({
           problem,
           startedAt: `2026-10-${String(10 + day).padStart(2, '0')}T09:0${i}:00Z`,
+          day: `2026-10-${String(10 + day).padStart(2, '0')}`,
           alone: (s + i + day) % (s + 2) !== 0,
           with: step.materials[0]!,
           ms: 20_000 + 1000 * i,
