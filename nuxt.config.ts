@@ -3,7 +3,7 @@ import { build } from 'esbuild'
 import { addComponent } from 'nuxt/kit'
 import words from '@intlify/unplugin-vue-i18n/vite'
 
-const CONTROLS = ['Button', 'DataTable', 'Dialog', 'InputText', 'Select', 'Textarea', 'Toast']
+const CONTROLS = ['Button', 'Checkbox', 'DataTable', 'Dialog', 'InputText', 'Select', 'Textarea', 'Toast']
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -12,7 +12,10 @@ export default defineNuxtConfig({
   ssr: false,
   devtools: { enabled: false },
   // Another place is fetched when somebody reaches for it, not while the bench is still opening.
-  experimental: { componentIslands: false, defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
+  experimental: {
+    componentIslands: false,
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+  },
   modules: [
     '@pinia/nuxt',
     // PrimeVue's controls by their own names in templates (app/controls.ts).

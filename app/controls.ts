@@ -33,6 +33,7 @@ async function fetched<T>(load: () => Promise<T>): Promise<T> {
 const control = <T extends Component>(load: () => Promise<{ default: T }>) => defineAsyncComponent(() => fetched(load))
 
 export const Button = control(() => import('primevue/button'))
+export const Checkbox = control(() => import('primevue/checkbox'))
 export const DataTable = control(() => import('primevue/datatable'))
 export const Dialog = control(() => import('primevue/dialog'))
 export const InputText = control(() => import('primevue/inputtext'))

@@ -52,14 +52,19 @@ function* filesOf(path) {
   else for (const name of readdirSync(path).sort()) yield* filesOf(join(path, name))
 }
 
+const BUILT = '.output/.sett-built'
+const sourcesNow = () => hashOf(...SOURCES.flatMap((s) => [...filesOf(s)]).flatMap((f) => [f, readFileSync(f)]))
+
+/** Whether the built app is that of the sources as they are now. */
+export const isBuilt = () => existsSync(BUILT) && readFileSync(BUILT, 'utf8') === sourcesNow()
+
 /** Builds the app when any of its sources is other than at the last build. */
 export function ensureBuilt() {
-  const wanted = hashOf(...SOURCES.flatMap((s) => [...filesOf(s)]).flatMap((f) => [f, readFileSync(f)]))
-  const stamp = '.output/.sett-built'
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
+  if (isBuilt()) return
+  const wanted = sourcesNow()
   console.log('Building (about a minute) …')
   stopUnless(runQuietly('npx', ['--no-install', 'nuxt', 'build']), 'The build failed; the lines above say why.')
-  writeFileSync(stamp, wanted)
+  writeFileSync(BUILT, wanted)
 }
 
 /** Starts the built server, waits until it answers, prints one line, and stays until it is stopped. */

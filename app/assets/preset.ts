@@ -1,6 +1,7 @@
 import { definePreset } from '@primeuix/themes'
 import base from '@primeuix/themes/aura/base'
 import button from '@primeuix/themes/aura/button'
+import checkbox from '@primeuix/themes/aura/checkbox'
 import datatable from '@primeuix/themes/aura/datatable'
 import dialog from '@primeuix/themes/aura/dialog'
 import inputtext from '@primeuix/themes/aura/inputtext'
@@ -57,7 +58,7 @@ const scheme = {
 
 /** Our own look for PrimeVue's controls: paper, ink and square stone corners, all taken from the app's own colours. */
 export const settPreset = definePreset(
-  { ...base, components: { button, datatable, dialog, inputtext, menu, select, textarea, toast } },
+  { ...base, components: { button, checkbox, datatable, dialog, inputtext, menu, select, textarea, toast } },
   {
     semantic: {
       focusRing: { width: '3px', style: 'solid', color: 'var(--focus)', offset: '2px' },

@@ -1,12 +1,14 @@
 import { format } from 'date-fns'
 import { attempt, parseProblem, printProblem } from '../../core/door'
+import { dayIn } from '../../shared/days'
 import type { RecordPage, RecordSummary } from '../../shared/listing'
 import type { Lesson } from '../../shared/lessons'
 import type { Waiting } from '../stores/bench/queue'
 import { request } from '../utils/request'
 
-/** A day as lessons have it, of this computer's own clock. */
-export const dayOf = (date: Date): string => format(date, 'yyyy-MM-dd')
+/** The day of a moment, by the school's own clock. */
+export const dayOf = (moment: Date | string): string =>
+  dayIn(useClassroom().zone, typeof moment === 'string' ? moment : moment.getTime())
 export const dayInWords = (day: string): string => format(new Date(`${day}T12:00:00`), 'EEEE d MMMM')
 
 /** A problem as records have it. */
@@ -17,17 +19,10 @@ function printed(text: string): string {
 
 /** Which of a lesson's problems were worked on its day: for each of its turns the record, if there is one. */
 export async function workedIn({ day, learners, turns }: Lesson): Promise<readonly (RecordSummary | null)[]> {
-  // Days are counted by this computer's clock, starts are kept in universal time: a day on either side has them all.
-  const around = (by: number): string => dayOf(new Date(Date.parse(`${day}T12:00:00Z`) + by * 86_400_000))
   const pages = await Promise.all(
-    learners.map((id) =>
-      request<RecordPage>(`/api/records?learner=${id}&from=${around(-1)}&to=${around(1)}&limit=200`),
-    ),
+    learners.map((id) => request<RecordPage>(`/api/records?learner=${id}&from=${day}&to=${day}&limit=200`)),
   )
-  const left = pages
-    .flatMap((p) => [...p.records])
-    .filter((r) => dayOf(new Date(r.startedAt)) === day)
-    .reverse()
+  const left = pages.flatMap((p) => [...p.records]).reverse()
   return turns.map(({ learner, problem, mode }) => {
     const at = left.findIndex(
       (r) => r.problem === printed(problem) && (learner === null ? mode === 'show' : r.learnerId === learner),

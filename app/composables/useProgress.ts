@@ -17,6 +17,7 @@ import {
   type Progress,
   type TriedAt,
 } from '../../shared/progress'
+import { daysFrom } from '../../shared/days'
 import { request } from '../utils/request'
 
 const WEEK_MS = 7 * 86_400_000
@@ -67,10 +68,10 @@ export function useProgress() {
   const sessions = computed(() => sessionsToward(known.value.tried, goal.value))
   /** Days with tries enough to be compared. */
   const enough = computed(() => sessions.value.filter((s) => s.tried >= rules.value.leastTrials))
-  const today = (): string => new Date().toISOString().slice(0, 10)
-  const WEEKS_4 = 27 * 86_400_000
+  const today = (): string => dayOf(new Date())
+  const FOUR_WEEKS = -27
   const seen = computed(() => {
-    const from = new Date(Date.now() - WEEKS_4).toISOString().slice(0, 10)
+    const from = daysFrom(today(), FOUR_WEEKS)
     return toldOfSeen(daysNotSeen(known.value.seen, from, today()), dayInWords)
   })
   const slipWeeks = computed(() => slipsByWeek(known.value.slips))

@@ -111,7 +111,7 @@ export function useSheetItems() {
         ...(last.length
           ? {
               rows: last.map((r) => [
-                dayInWords(r.startedAt.slice(0, 10)),
+                dayInWords(r.day),
                 `=${r.problem}`,
                 r.right ? 'right' : 'not yet',
                 r.slips.map(names).join('; '),

@@ -43,10 +43,10 @@ export function useTimeline() {
   }
   const days = computed<readonly TimelineDay[]>(() => {
     // What lies before the last line that is shown comes with the lines before it.
-    const since = next.value === null ? '' : (lines.value.at(-1)?.startedAt.slice(0, 10) ?? '')
+    const since = next.value === null ? '' : (lines.value.at(-1)?.day ?? '')
     const all = new Set([
-      ...lines.value.map((l) => l.startedAt.slice(0, 10)),
-      ...progress.value.decisions.map((d) => d.madeAt.slice(0, 10)),
+      ...lines.value.map((l) => l.day),
+      ...progress.value.decisions.map((d) => dayOf(d.madeAt)),
       ...progress.value.goals.map((g) => g.set),
     ])
     return [...all]

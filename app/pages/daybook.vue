@@ -193,9 +193,9 @@ useHead({ title: 'Daybook – Sett' })
       <Column field="right" header="Came out">
         <template #body="{ data }"
           ><span v-if="data.kind === 'note'">–</span
-          ><span v-else :class="data.right ? 'right' : 'not'">{{
-            data.right ? '✓ right' : '↻ not right'
-          }}</span></template
+          ><span v-else :class="data.right ? 'right' : 'not'">{{ data.right ? '✓ right' : '↻ not right' }}</span
+          ><span v-if="data.replay === 'waiting'" class="quiet"> · still being checked</span
+          ><span v-else-if="data.replay === 'broken'" class="quiet"> · some moves cannot be replayed</span></template
         >
       </Column>
       <Column field="help" header="Most help"

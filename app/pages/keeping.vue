@@ -18,6 +18,14 @@ const trouble = ref('')
 const said = ref('')
 const busy = ref(false)
 const restoring = ref<Backup | null>(null)
+/** Whether people and passphrases are to come from the backup too. */
+const withPeople = ref(false)
+const KINDS: Readonly<Record<Backup['kind'], string>> = {
+  daily: 'daily',
+  hand: 'made by hand',
+  before: 'made before a restore',
+}
+const session = useSession()
 const when = (at: string | number): string => format(new Date(at), 'd MMM yyyy, HH:mm')
 const size = (bytes: number): string =>
   bytes >= 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.ceil(bytes / 1000)} kB`
@@ -59,15 +67,18 @@ const backUp = (): Promise<void> =>
   }, 'The backup is being made and looked through. Others can go on working.')
 const restore = ({ name, at }: Backup): Promise<void> =>
   doing(async () => {
+    const people = withPeople.value ? 'backup' : 'now'
     restoring.value = null
     const told = (done: number): void =>
       void (said.value =
         done === 0
           ? 'What is there now is being backed up. Others can go on reading; what they send waits.'
           : 'The backup is being put back. Others can go on reading; what they send waits.')
-    await requestLong('/api/backups/restore', told, { text: JSON.stringify({ name }) })
+    await requestLong('/api/backups/restore', told, { text: JSON.stringify({ name, people }) })
     said.value = `Everything is as it was on ${when(at)}. What was there before is kept as a backup.`
-    await useClassroom().load()
+    // Everybody has to sign in anew, also whoever did this.
+    if (session.session.asked) window.dispatchEvent(new Event('sett:sign-in'))
+    else await useClassroom().load()
   }, 'The backup is being looked through.')
 const keep = (): Promise<void> =>
   doing(async () => {
@@ -100,9 +111,15 @@ useHead({ title: 'Backups and keeping – Sett' })
       <ul v-else class="list" aria-label="Backups there are">
         <li v-for="b in backups" :key="b.name">
           <span class="name">{{ when(b.at) }}</span>
-          <span class="quiet">{{ size(b.bytes) }}</span>
+          <span class="quiet">{{ KINDS[b.kind] }}, {{ size(b.bytes) }}</span>
           <template v-if="restoring?.name === b.name">
-            <span>Go back to this? What is there now is backed up first.</span>
+            <span
+              >Go back to this? What is there now is backed up first. People and passphrases stay as they are now, and
+              everybody has to sign in again.</span
+            >
+            <label v-if="session.session.asked" class="inline">
+              <Checkbox v-model="withPeople" binary /> Also bring back people and passphrases from the backup
+            </label>
             <button type="button" class="stone-button main" @click="restore(b)">Restore it</button>
             <button type="button" class="stone-button bare" @click="restoring = null">Leave it</button>
           </template>
@@ -111,7 +128,7 @@ useHead({ title: 'Backups and keeping – Sett' })
             type="button"
             class="stone-button"
             :aria-label="`Restore the backup of ${when(b.at)}`"
-            @click="restoring = b"
+            @click="((restoring = b), (withPeople = false))"
           >
             Restore
           </button>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
 import type { SuggestionKind } from '../../core/progress/index'
 import type { Glance, Glanced } from '../../shared/learners'
 import { request } from '../utils/request'
@@ -14,7 +13,7 @@ const shown = ref<readonly Glanced[]>([])
 const next = ref<string | null>(null)
 const trouble = ref('')
 const loaded = ref(false)
-const today = format(new Date(), 'yyyy-MM-dd')
+const today = dayOf(new Date())
 let turn = 0
 async function load(more = false): Promise<void> {
   const mine = (turn += 1)

@@ -7,7 +7,6 @@ import { request } from '../utils/request'
 /** Who may use Sett, and as what; without anybody, how to begin. */
 definePageMeta({ role: 'keeper' })
 const session = useSession()
-const classroom = useClassroom()
 const people = ref<readonly Person[]>([])
 const trouble = ref('')
 const said = ref('')
@@ -24,7 +23,7 @@ const ROLE_NAMES: Readonly<Record<Role, string>> = {
 const MAY: Readonly<Record<Role, string>> = {
   keeper: 'everything, people and backups too',
   teacher: 'works, records, sets up the room, exports',
-  helper: 'works and records, for the learners given to them',
+  helper: 'works and records',
   'looker-on': 'reads, and changes nothing',
 }
 
@@ -50,18 +49,28 @@ const begin = (): Promise<void> =>
   })
 
 /* --- others --- */
-const fresh = reactive<{ name: string; role: Role; learners: string[] }>({ name: '', role: 'teacher', learners: [] })
+const fresh = reactive<{ name: string; role: Role; groups: string[] | null; learners: string[] }>({
+  name: '',
+  role: 'teacher',
+  groups: null,
+  learners: [],
+})
 const invite = (): Promise<void> =>
   doing(async () => {
-    const learners = fresh.role === 'helper' ? fresh.learners : []
+    const learners = fresh.groups === null ? [] : fresh.learners
     const { code } = await request<{ code: string }>('/api/people', { method: 'POST', body: { ...fresh, learners } })
     made.value = { name: fresh.name, code }
-    Object.assign(fresh, { name: '', learners: [] })
+    Object.assign(fresh, { name: '', groups: null, learners: [] })
   })
-const change = ({ id, name }: Person, role: Role, learners: readonly string[]): Promise<void> =>
+const change = (
+  { id, name }: Person,
+  role: Role,
+  groups: readonly string[] | null,
+  learners: readonly string[],
+): Promise<void> =>
   doing(async () => {
-    await request(`/api/people/${id}`, { method: 'PUT', body: { role, learners } })
-    said.value = `${name} is a ${ROLE_NAMES[role]} now.`
+    await request(`/api/people/${id}`, { method: 'PUT', body: { role, groups, learners } })
+    said.value = `Saved. ${name} is a ${ROLE_NAMES[role]}.`
   })
 const newCode = ({ id, name }: Person): Promise<void> =>
   doing(async () => {
@@ -79,8 +88,6 @@ const takeOut = ({ id, name }: Person): Promise<void> =>
     await request(`/api/people/${id}`, { method: 'DELETE' })
     said.value = `${name} is taken out.`
   })
-const toggled = (learners: readonly string[], id: string): string[] =>
-  learners.includes(id) ? learners.filter((l) => l !== id) : [...learners, id]
 useHead({ title: 'People – Sett' })
 </script>
 
@@ -125,7 +132,7 @@ useHead({ title: 'People – Sett' })
           <select
             :value="p.role"
             :aria-label="`What ${p.name} is`"
-            @change="(e) => change(p, ROLES[(e.target as HTMLSelectElement).selectedIndex]!, p.learners)"
+            @change="(e) => change(p, ROLES[(e.target as HTMLSelectElement).selectedIndex]!, p.groups, p.learners)"
           >
             <option v-for="r in ROLES" :key="r" :value="r">{{ ROLE_NAMES[r] }}</option>
           </select>
@@ -148,16 +155,14 @@ useHead({ title: 'People – Sett' })
           >
             <i class="pi pi-trash" aria-hidden="true" />
           </button>
-          <fieldset v-if="p.role === 'helper'" class="row given">
-            <legend class="sr-only">Learners of {{ p.name }}</legend>
-            <label v-for="l in classroom.learners" :key="l.id" class="inline">
-              <input
-                type="checkbox"
-                :checked="p.learners.includes(l.id)"
-                @change="change(p, p.role, toggled(p.learners, l.id))"
-              />{{ l.codeName }}
-            </label>
-          </fieldset>
+          <ReachOf
+            v-if="p.role !== 'keeper'"
+            :name="p.name"
+            :role="p.role"
+            :groups="p.groups"
+            :learners="p.learners"
+            @change="(groups, learners) => change(p, p.role, groups, learners)"
+          />
         </li>
       </ul>
       <section>
@@ -170,12 +175,14 @@ useHead({ title: 'People – Sett' })
               <option v-for="r in ROLES" :key="r" :value="r">{{ ROLE_NAMES[r] }}: {{ MAY[r] }}</option>
             </select></label
           >
-          <fieldset v-if="fresh.role === 'helper'" class="row given">
-            <legend>For which learners</legend>
-            <label v-for="l in classroom.learners" :key="l.id" class="inline">
-              <input v-model="fresh.learners" type="checkbox" :value="l.id" />{{ l.codeName }}
-            </label>
-          </fieldset>
+          <ReachOf
+            v-if="fresh.role !== 'keeper'"
+            name="the person you invite"
+            :role="fresh.role"
+            :groups="fresh.groups"
+            :learners="fresh.learners"
+            @change="(groups, learners) => Object.assign(fresh, { groups, learners })"
+          />
           <button type="submit" class="stone-button main">Make an invitation</button>
         </form>
       </section>
@@ -186,17 +193,3 @@ useHead({ title: 'People – Sett' })
 </template>
 
 <style scoped src="../components/people/people.css"></style>
-<style scoped>
-.given {
-  flex-basis: 100%;
-  border: 0;
-  margin: 0;
-  padding: 0 0 0.4rem;
-}
-.given .inline {
-  display: inline-flex;
-  gap: 0.4rem;
-  align-items: center;
-  min-height: 44px;
-}
-</style>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
 import { capital, isRepresentation, REPRESENTATIONS } from '../../core/door'
 import type { KeptGoal, KeptRules, TriedAt } from '../../shared/progress'
 
@@ -70,7 +69,7 @@ const keepRules = (change: Partial<KeptRules>): Promise<void> => tell(() => p.ke
 
 const figure = useTemplateRef<HTMLElement>('figure')
 const { saveSvg, savePng } = useChartFiles()
-const fileName = computed(() => `sett-${classroom.nameOf(learner.value ?? '')}-${format(new Date(), 'yyyy-MM-dd')}`)
+const fileName = computed(() => `sett-${classroom.nameOf(learner.value ?? '')}-${dayOf(new Date())}`)
 const chart = (): SVGSVGElement => figure.value!.querySelector('svg')!
 useHead({ title: 'Progress – Sett' })
 </script>

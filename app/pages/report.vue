@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { format, subDays } from 'date-fns'
+import { format } from 'date-fns'
+import { daysFrom } from '../../shared/days'
 import { capital, pretty, withDefaults } from '../../core/door'
 import { PAPERS } from '../../core/paper/index'
 import type { WorkRecord } from '../../core/door'
@@ -21,9 +22,8 @@ await courses.load().catch(() => undefined)
 const asked = useRoute().query.learner
 const known = (id: unknown): id is string => classroom.learners.some((l) => l.id === id)
 const learner = ref<string | null>(known(asked) ? asked : classroom.learnerId)
-const iso = (d: Date): string => format(d, 'yyyy-MM-dd')
-const from = ref(iso(subDays(new Date(), 42)))
-const to = ref(iso(new Date()))
+const from = ref(daysFrom(dayOf(new Date()), -42))
+const to = ref(dayOf(new Date()))
 const sections = ref<ReportSection[]>([])
 const made = ref('')
 const said = ref('')
@@ -76,7 +76,7 @@ async function make(): Promise<void> {
     for (const { record, word } of moments) {
       if (chosen.length === MOST_STRIPS) break
       const { work, startedAt } = await request<SavedRecord>(`/api/records/${record}`)
-      const day = startedAt.slice(0, 10)
+      const day = dayOf(startedAt)
       if (day >= from.value && day <= to.value) chosen.push({ work: markRaw(work as WorkRecord), word, day })
     }
     strips.value = chosen
@@ -93,19 +93,17 @@ async function make(): Promise<void> {
         .slice(0, 6)
         .map(([slip, count]) => ({ slip: capital(names(slip)), count })),
       decisions: all.decisions
-        .filter(
-          (d) => d.answer === 'accepted' && d.madeAt.slice(0, 10) >= from.value && d.madeAt.slice(0, 10) <= to.value,
-        )
+        .filter((d) => d.answer === 'accepted' && dayOf(d.madeAt) >= from.value && dayOf(d.madeAt) <= to.value)
         .map(
           (d) =>
-            `${dayText(d.madeAt.slice(0, 10))}: ${d.kind.replace('-', ' ')}${d.word ? `, ${d.word}` : ''} (${d.figures}).`,
+            `${dayText(dayOf(d.madeAt))}: ${d.kind.replace('-', ' ')}${d.word ? `, ${d.word}` : ''} (${d.figures}).`,
         ),
       samples: page.records
         .filter((r) => r.note !== '')
         .slice(0, MOST_SAMPLES)
         .map(
           (r) =>
-            `${dayText(r.startedAt.slice(0, 10))}${r.problem ? `, ${pretty(r.problem)}` : ''}${r.kind === 'note' ? '' : r.right ? ', right' : ', not yet'}: ${r.note}`,
+            `${dayText(r.day)}${r.problem ? `, ${pretty(r.problem)}` : ''}${r.kind === 'note' ? '' : r.right ? ', right' : ', not yet'}: ${r.note}`,
         ),
     }
     sections.value = [...reportOf(about)]

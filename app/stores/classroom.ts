@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { WORD_SETS, type Words } from '../../core/door'
+import { zoneHere } from '../../shared/days'
 import type { KeptLearner } from '../../shared/learners'
 import type { Classroom, NewLearner } from '../../shared/schemas'
 import { roomAnswer } from '../utils/firstRoom'
@@ -10,6 +11,8 @@ import { request } from '../utils/request'
 export const useClassroom = defineStore('classroom', () => {
   const loaded = ref(false)
   const classroom = ref<Classroom | null>(null)
+  /** The school's time zone, by which everything has its day; until it is known, this computer's. */
+  const zone = ref(zoneHere())
   const everyone = ref<readonly KeptLearner[]>([])
   /** Those who come; whoever is put away is among `everyone` only. */
   const learners = computed(() => everyone.value.filter((l) => !l.archived))
@@ -37,13 +40,22 @@ export const useClassroom = defineStore('classroom', () => {
     if (all.some((w) => w?.language === 'es')) await fetchSpanish().catch(() => undefined)
     classroom.value = answer.classroom
     everyone.value = answer.learners
+    zone.value = answer.zone ?? zone.value
     // The first time, the first of the class is at the bench; later whoever was chosen, or nobody.
     if (!learner.value) learnerId.value = (learnerId.value === 'first' && learners.value[0]?.id) || null
     loaded.value = true
   }
 
-  async function setRoom(room: Classroom): Promise<void> {
-    classroom.value = await request<Classroom>('/api/classroom', { method: 'PUT', body: room })
+  async function setRoom(room: Classroom & { readonly zone?: string }): Promise<void> {
+    // The first time the school's zone is that of this computer; after that it is changed only where somebody says so.
+    const first = classroom.value === null ? { zone: zoneHere() } : {}
+    const kept = await request<Classroom & { zone: string }>('/api/classroom', {
+      method: 'PUT',
+      body: { ...room, ...first },
+    })
+    const { zone: now, ...there } = kept
+    zone.value = now
+    classroom.value = there
   }
 
   async function addLearner(codeName: string): Promise<NewLearner> {
@@ -67,6 +79,7 @@ export const useClassroom = defineStore('classroom', () => {
   return {
     loaded,
     classroom,
+    zone,
     everyone,
     learners,
     groups,

@@ -6,6 +6,8 @@ import { request } from './request'
 export interface RoomAnswer {
   readonly classroom: Classroom | null
   readonly learners: readonly KeptLearner[]
+  /** The school's time zone; an answer kept by an earlier Sett has none. */
+  readonly zone?: string
 }
 
 const ask = (): Promise<RoomAnswer> => request<RoomAnswer>('/api/classroom')

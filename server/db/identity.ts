@@ -1,5 +1,5 @@
 import { closeSync, existsSync, openSync, readSync, statSync } from 'node:fs'
-import type { Db } from './open'
+import type Database from 'better-sqlite3'
 import { MIGRATIONS } from './migrations'
 
 /** How Sett knows its own database files, before anything is written to one. */
@@ -21,7 +21,7 @@ const ALWAYS_THERE = [
 ] as const
 
 /** What an open database is. Only reads. */
-export function identityOf(db: Db): Identity {
+export function identityOf(db: Database.Database): Identity {
   const id = db.pragma('application_id', { simple: true }) as number
   const version = db.pragma('user_version', { simple: true }) as number
   const any = db.prepare('SELECT count(*) FROM sqlite_master').pluck().get() as number

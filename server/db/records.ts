@@ -23,7 +23,7 @@ export interface DoneRow extends Pick<RecordSummary, 'problem' | 'material' | 's
 }
 
 /** Whose a record is, and what it is about: without reading how it was worked, which may be damaged. */
-export interface RecordHead extends Pick<RecordSummary, 'id' | 'learnerId' | 'problem' | 'startedAt' | 'day'> {}
+export type RecordHead = Pick<RecordSummary, 'id' | 'learnerId' | 'problem' | 'startedAt' | 'day'>
 
 /** A record as it is put into the database: how it was worked is text already, and what is listed of it stands beside. */
 export interface RecordRow extends Pick<SavedRecord, 'id' | 'learnerId' | 'startedAt' | 'outcome'> {

@@ -234,6 +234,22 @@ describe('nothing is lost', () => {
     expect(b.aside).toBeNull()
   })
 
+  test('what is done while a save is under way is not saved by it, nor is other work that was begun meanwhile', async () => {
+    const b = alone('52 - 37', 'lay 5 tens')
+    const outcome = { right: false, help: 'independent', note: '' } as const
+    serverSays({})
+    const saving = b.save('w', outcome)
+    b.type('lay 2 ones')
+    await saving
+    expect(b.unsaved).toBe(true)
+    serverSays({})
+    const again = b.save('w', outcome)
+    b.ask('20 + 4', { mode: 'alone' })
+    b.type('lay 2 tens')
+    await again
+    expect([b.problem, b.unsaved]).toEqual(['20 + 4', true])
+  })
+
   test('saving sends what was done, and the server’s silence loses nothing', async () => {
     const b = alone('52 - 37', 'lay 5 tens')
     const outcome = { right: false, help: 'independent', note: '' } as const

@@ -53,5 +53,10 @@ describe('the mat', () => {
     expect(() => meant({ zone: 'store', place: 0 }, 1, { zone: 'taken', place: 0 })).toThrow(
       'Bring them to the mat first',
     )
+    // What no verb names is refused as well, from wherever to wherever.
+    for (const to of ['mat', 'beside', 'store'] as const)
+      expect(() => meant({ zone: 'taken', place: 0 }, 1, { zone: to, place: 0 })).toThrow(
+        'do not go from the tray straight',
+      )
   })
 })

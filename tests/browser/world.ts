@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/webdriverjs'
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -18,6 +18,11 @@ export interface Running {
 
 const BUILT = join(process.cwd(), '.output/server/index.mjs')
 
+let stale: boolean | undefined
+/** Whether the built app is another than the sources make: tests of it would say nothing of these. */
+const isStale = (): boolean =>
+  (stale ??= spawnSync(process.execPath, ['tools/build.mjs', '--look'], { stdio: 'ignore' }).status !== 0)
+
 async function freePort(): Promise<number> {
   const server = createServer()
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
@@ -30,7 +35,7 @@ async function freePort(): Promise<number> {
 export async function serve(
   options: { demo?: boolean; data?: string; port?: number; env?: Record<string, string> } = {},
 ): Promise<Running> {
-  if (!existsSync(BUILT)) throw new Error('The app is not built: run npm run build first.')
+  if (isStale()) throw new Error('The app is not built from these sources: run npm run build first.')
   const port = options.port ?? (await freePort())
   const data = options.data ?? mkdtempSync(join(tmpdir(), 'sett-test-'))
   const child: ChildProcess = spawn(process.execPath, [BUILT], {

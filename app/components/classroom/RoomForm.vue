@@ -22,6 +22,9 @@ const jointsChosen = (): Hands['joints'] => {
   if (jointKind.value === 'own') return [...perFinger] as Hands['joints']
   return jointKind.value === '20' ? 20 : 12
 }
+/** The school's time zone: what day something was goes by it. The first time it is this computer's. */
+const zone = ref(classroom.zone)
+const zones = Intl.supportedValuesOf('timeZone')
 const codeName = ref('')
 const trouble = ref('')
 const learnerTrouble = ref('')
@@ -44,7 +47,12 @@ async function add(): Promise<void> {
 }
 
 /** What would be saved now, as text, and what was last saved: where they differ, something would be lost. */
-const room = () => ({ name: name.value, words: words.value, hands: { ...hands, joints: jointsChosen() } })
+const room = () => ({
+  name: name.value,
+  words: words.value,
+  hands: { ...hands, joints: jointsChosen() },
+  ...(props.first || zone.value === classroom.zone ? {} : { zone: zone.value }),
+})
 const written = (): string => JSON.stringify(room())
 const kept = ref(written())
 const unsaved = computed(() => written() !== kept.value || codeName.value.trim() !== '')
@@ -80,6 +88,11 @@ defineExpose({ unsaved, keep })
         :aria-invalid="trouble !== ''"
       />
       <p v-if="trouble" id="room-trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <template v-if="!props.first">
+        <label id="room-zone">Time zone</label>
+        <Select v-model="zone" :options="zones" filter aria-labelledby="room-zone" class="zone" />
+        <p class="quiet">Sessions and lessons are counted by the days of this time zone.</p>
+      </template>
     </section>
     <section>
       <WordsForm v-model="words" />

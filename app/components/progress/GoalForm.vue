@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addDays, format } from 'date-fns'
+import { daysFrom } from '../../../shared/days'
 import { capital, REPRESENTATION_IDS, REPRESENTATIONS } from '../../../core/door'
 import { HELP_LEVELS } from '../../../shared/levels'
 import type { KeptGoal } from '../../../shared/progress'
@@ -20,7 +20,7 @@ const HELP: Readonly<Record<string, string>> = {
 }
 const fresh = () => ({
   share: 80,
-  by: format(addDays(new Date(), 42), 'yyyy-MM-dd'),
+  by: daysFrom(dayOf(new Date()), 42),
   words: '',
   material: '',
   help: 'independent',
@@ -44,7 +44,7 @@ const keep = (archived = false): void =>
     material: form.material as KeptGoal['material'],
     help: form.help as KeptGoal['help'],
     share: Math.min(100, Math.max(10, Number(form.share) || 80)) / 100,
-    set: goal?.set ?? format(new Date(), 'yyyy-MM-dd'),
+    set: goal?.set ?? dayOf(new Date()),
     by: form.by,
     words: form.words.trim(),
     archived,

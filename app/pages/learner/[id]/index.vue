@@ -72,8 +72,7 @@ async function erase(): Promise<void> {
   }
   erasing.value = 'Erasing. Every file is written anew, which may take a while; others can go on reading.'
   try {
-    const told = (done: number, of: number): void =>
-      void (erasing.value = `Erased here. Now from the earlier copies: ${done} of ${of} files are written anew.`)
+    const told = (done: number, of: number): void => void (erasing.value = `Erasing: ${done} of ${of} files done.`)
     receipt.value = await requestLong<Receipt>(`/api/learners/${encodeURIComponent(id)}`, told, { method: 'DELETE' })
     await forgetHere()
     file.value = null
@@ -84,7 +83,7 @@ async function erase(): Promise<void> {
     // Where only the answer was lost, what this browser remembers goes all the same.
     if (await isGone()) {
       await forgetHere()
-      trouble.value += ` ${file.value?.learner ?? ''} is erased here; earlier copies follow within a day. There is no receipt.`
+      trouble.value += ` ${file.value?.learner ?? ''} is erased, from earlier copies too. There is no receipt.`
       file.value = null
     }
   }
@@ -120,6 +119,10 @@ useHead({ title: () => `${file.value?.learner ?? 'A learner'} – Sett` })
         {{ receipt.notes }} notes, {{ receipt.answers }} answers of rehearsing, {{ receipt.markings }} marked pages and
         a part of {{ receipt.lessons }} lessons, {{ receipt.recordings }} recordings; from {{ receipt.copies }} earlier
         copies too. Old files cannot bring it back. This page is the receipt: print it if you need one.
+      </p>
+      <p v-if="receipt.unread.length > 0">
+        These files lie beside the database, and Sett cannot tell what is in them: {{ receipt.unread.join(', ') }}. Look
+        at them yourself.
       </p>
       <p class="row"><button type="button" class="stone-button" @click="print">Print</button></p>
     </section>
