@@ -81,7 +81,7 @@ export function recordTable(db: Db) {
   )
   const done = db.prepare<[string, number], DoneRow>(
     `SELECT problem, material, started_at AS startedAt, on_day AS day, duration_ms AS ms, is_right AS "right", help
-     FROM record WHERE learner_id = ? ORDER BY started_at DESC, id DESC LIMIT ?`,
+     FROM record WHERE learner_id = ? ORDER BY on_day DESC, started_at DESC LIMIT ?`,
   )
   const remove = db.prepare<[string]>('DELETE FROM record WHERE id = ?')
   const older = db

@@ -11,7 +11,7 @@ ALTER TABLE rehearsal ADD COLUMN on_day TEXT NOT NULL DEFAULT '';
 UPDATE record SET on_day = school_day(started_at);
 UPDATE trial SET on_day = school_day(started_at);
 UPDATE rehearsal SET on_day = school_day(answered_at);
-CREATE INDEX record_days ON record (learner_id, on_day, is_right, help, material, problem, duration_ms);
+CREATE INDEX record_days ON record (learner_id, on_day, started_at, is_right, help, material, problem, duration_ms);
 CREATE INDEX trial_days ON trial (learner_id, on_day, is_right, help, material, problem, duration_ms, kind, step);
 CREATE INDEX rehearsal_by_person ON rehearsal (learner_id, answered_at, id);
 CREATE INDEX rehearsal_days ON rehearsal (learner_id, on_day, is_right, duration_ms);
