@@ -7,8 +7,10 @@ const codeOf = (error: unknown): string => {
   return typeof code === 'string' ? code : ''
 }
 
+/** What SQLite and the system call it; without room SQLite cannot even share its index of the log between readers. */
+const FULL = ['SQLITE_FULL', 'SQLITE_IOERR_SHMSIZE', 'SQLITE_IOERR_SHMMAP', 'ENOSPC', 'EDQUOT']
 /** Whether something failed because there is no room on the disk. */
-export const isFull = (error: unknown): boolean => ['SQLITE_FULL', 'ENOSPC', 'EDQUOT'].includes(codeOf(error))
+export const isFull = (error: unknown): boolean => FULL.includes(codeOf(error))
 
 /** What is wrong with the database at a path, for whoever starts Sett; undefined for what is no trouble of data. */
 export function sentenceFor(error: unknown, path: string): string | undefined {

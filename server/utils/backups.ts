@@ -3,7 +3,7 @@ import { basename, dirname, join } from 'node:path'
 import type { Backup, BackupKind } from '../../shared/people'
 import { putInPlace, sync } from '../db/durable'
 import { connect, type Db, StartTrouble, versionOf } from '../db/open'
-import { sentenceFor } from '../db/trouble'
+import { isFull, sentenceFor } from '../db/trouble'
 
 /** Copies of a database, made and checked by SQLite itself while it is in use, dated, so many kept of each kind. */
 
@@ -55,7 +55,13 @@ function flippedIn(db: Db): number {
     .get()!
 }
 
-/** What is wrong with a copy; undefined where it is whole and this Sett reads it. */
+/** Takes away what only looking at a copy has left beside it; a log with something in it belongs to the copy and stays. */
+function clearSides(path: string): void {
+  if (!existsSync(`${path}-wal`) || statSync(`${path}-wal`).size > 0) return
+  for (const side of SIDES.slice(1)) rmSync(path + side, { force: true })
+}
+
+/** What is wrong with a copy; undefined where it is whole and this Sett reads it. @throws Error where there is no room to look at it. */
 export function troubleWith(path: string): string | undefined {
   try {
     const db = connect(path, { fileMustExist: true, readonly: true })
@@ -66,9 +72,11 @@ export function troubleWith(path: string): string | undefined {
         : `The copy ${basename(path)} is damaged.`
     } finally {
       db.close()
+      clearSides(path)
     }
   } catch (error) {
     if (error instanceof StartTrouble) return error.message
+    if (isFull(error)) throw error
     return sentenceFor(error, path) ?? `The copy ${basename(path)} cannot be read.`
   }
 }

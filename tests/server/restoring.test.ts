@@ -125,6 +125,28 @@ describe('what is put back, and what stays ended', () => {
 })
 
 describe('what is broken off leaves nothing', () => {
+  test('where the disk is full a restore says so, and what was there stays', async () => {
+    const fs = jest.requireActual<typeof import('node:fs')>('node:fs')
+    const store = demo()
+    const { name } = await makeBackup(store.path, 14)
+    const before = all(store)
+    store.db.close()
+    const full = Object.assign(new Error('no space left on device'), { code: 'ENOSPC' })
+    const copying = jest.spyOn(fs, 'copyFileSync').mockImplementation((_, to) => {
+      fs.writeFileSync(to, 'half of it')
+      throw full
+    })
+    try {
+      expect(() => putBack(store.path, name)).toThrow(full)
+    } finally {
+      copying.mockRestore()
+    }
+    expect(existsSync(`${store.path}.next`)).toBe(false)
+    expect(all(makeStore(store.path))).toEqual(before)
+    // Looking at a copy leaves nothing beside it either.
+    expect(readdirSync(backupsOf(store.path))).toEqual([name])
+  })
+
   test('leftovers of backups and restores go at the start and daily, and what another process is at stays', async () => {
     const store = demo()
     const { name } = await makeBackup(store.path, 14)

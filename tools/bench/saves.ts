@@ -69,19 +69,29 @@ function sent(options: RequestOptions, body?: string): Promise<string> {
   })
 }
 
-/** Bodies posted a second by so many at once, each waiting for its answer before the next. */
-async function postedASecond(port: number, clients: number, bodies: string[]): Promise<number> {
+/** Bodies posted by so many at once, each waiting for its answer before the next: how many a second, and how long each waited, in order. */
+async function posted(port: number, clients: number, bodies: string[]): Promise<{ rate: number; waits: number[] }> {
   const agent = new Agent({ keepAlive: true, maxSockets: clients })
   const count = bodies.length
   const start = performance.now()
+  const waits: number[] = []
   const client = async (): Promise<void> => {
-    for (let body = bodies.pop(); body !== undefined; body = bodies.pop())
+    for (let body = bodies.pop(); body !== undefined; body = bodies.pop()) {
+      const asked = performance.now()
       await sent({ host: '127.0.0.1', port, agent, method: 'POST', path: '/api/records' }, body)
+      waits.push(performance.now() - asked)
+    }
   }
   await Promise.all(Array.from({ length: clients }, client))
   agent.destroy()
-  return perSecond(count, start)
+  return { rate: perSecond(count, start), waits: waits.sort((a, b) => a - b) }
 }
+const postedASecond = async (port: number, clients: number, bodies: string[]): Promise<number> =>
+  (await posted(port, clients, bodies)).rate
+
+/** So many who save at once, and how many of their records are long: one of ten, of 300 moves. */
+const CROWD = 200
+const LONG_MOVES = 300
 
 /** Records saved a second through the API, beside bare inserts of the same texts at the same durability. */
 export async function savesPerSecond(): Promise<Figure[]> {
@@ -99,6 +109,15 @@ export async function savesPerSecond(): Promise<Figure[]> {
     await postedASecond(port, 8, bodies())
     const through: number[] = []
     for (const clients of CLIENTS) through.push(await postedASecond(port, clients, bodies()))
+    const sample = worked.find((record) => record.work.representation === 'blocks')!
+    const moves = Array.from({ length: LONG_MOVES }, (_, i) =>
+      i % 2 === 0 ? { at: i, on: 'blocks' as const, move: 'lay 1 one' } : { at: i, on: 'bench' as const, move: 'undo' },
+    )
+    const crowd = fresh(6 * CROWD).map((record, i) =>
+      JSON.stringify(i % 10 === 0 ? { ...record, work: { ...sample.work, moves } } : record),
+    )
+    const { waits } = await posted(port, CROWD, crowd)
+    const [median, longest] = [waits[waits.length >> 1]!, waits.at(-1)!]
     const bare = bareASecond(bodies())
     const own = rowsASecond(fresh(COUNT))
     return [
@@ -107,6 +126,11 @@ export async function savesPerSecond(): Promise<Figure[]> {
         value: through[i]!.toFixed(0),
         beside: `checked, replayed, on disk when answered; ${(through[i]! / bare).toFixed(2)} of bare inserts, ${(through[i]! / own).toFixed(2)} of rows with their indexes`,
       })),
+      {
+        what: `longest wait of ${CROWD} who save at once, one record of ten long`,
+        value: `${longest.toFixed(0)} ms`,
+        beside: `${(longest / median).toFixed(1)} times the median; 3 at most wanted`,
+      },
       {
         what: 'bare better-sqlite3 inserts a second, WAL, synchronous FULL',
         value: bare.toFixed(0),
