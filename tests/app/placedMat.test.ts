@@ -53,10 +53,11 @@ describe('the mat', () => {
     expect(() => meant({ zone: 'store', place: 0 }, 1, { zone: 'taken', place: 0 })).toThrow(
       'Bring them to the mat first',
     )
-    // What no verb names is refused as well, from wherever to wherever.
-    for (const to of ['beside', 'store'] as const)
-      expect(() => meant({ zone: 'taken', place: 0 }, 1, { zone: to, place: 0 })).toThrow(
-        'do not go from the tray straight',
-      )
+    // What no verb names is refused as well.
+    for (const [from, to] of [
+      ['taken', 'beside'],
+      ['beside', 'taken'],
+    ] as const)
+      expect(() => meant({ zone: from, place: 0 }, 1, { zone: to, place: 0 })).toThrow(/ do not go from .+ straight to /)
   })
 })
