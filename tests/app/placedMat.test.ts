@@ -58,6 +58,8 @@ describe('the mat', () => {
       ['taken', 'beside'],
       ['beside', 'taken'],
     ] as const)
-      expect(() => meant({ zone: from, place: 0 }, 1, { zone: to, place: 0 })).toThrow(/ do not go from .+ straight to /)
+      expect(() => meant({ zone: from, place: 0 }, 1, { zone: to, place: 0 })).toThrow(
+        / do not go from .+ straight to /,
+      )
   })
 })
