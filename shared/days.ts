@@ -1,10 +1,10 @@
-import { subMonths } from 'date-fns'
+import { format, subMonths } from 'date-fns'
+import { DAY_MS, WEEK_MS } from '../core/door'
 
 /** What day something was, for the school: the one place where days are told from moments. */
 
-export const HOUR_MS = 3_600_000
-export const DAY_MS = 24 * HOUR_MS
-export const WEEK_MS = 7 * DAY_MS
+export { DAY_MS, WEEK_MS }
+export const HOUR_MS = DAY_MS / 24
 
 /** The time zone of this computer, by its IANA name (`Pacific/Auckland`). */
 export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone
@@ -37,6 +37,13 @@ export function dayIn(zone: string, moment: number | string): string {
 /** A day so many days later, or earlier. Days are counted on the calendar, whatever clocks do. */
 export const daysFrom = (day: string, by: number): string =>
   new Date(Date.parse(`${day}T00:00:00Z`) + by * DAY_MS).toISOString().slice(0, 10)
+
+/** How many days after one day another one is. */
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS)
+
+/** Monday 1 December. */
+export const dayInWords = (day: string): string => format(new Date(`${day}T12:00:00`), 'EEEE d MMMM')
 
 /** A day so many calendar months earlier: the last day of its month where that month has no such day (31 May, three less: 28 February). */
 export function monthsBefore(day: string, months: number): string {

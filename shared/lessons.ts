@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { LESSON_MINUTES, MOST_IN_LESSON } from '../core/course/index'
 import { REPRESENTATION_IDS, WAY_IDS } from '../core/door'
+import { DAY_MS } from './days'
 import { ident, oneOf, uuid } from './fields'
 import { MODES } from './levels'
 import { inPlainWords } from './plainly'
@@ -62,6 +63,6 @@ export type Lesson = z.output<typeof lessonSchema>
 /** Lessons of some days, both ends included. */
 export const lessonsQuery = z
   .strictObject({ from: day, to: day })
-  .refine(({ from, to }) => from <= to && Date.parse(to) - Date.parse(from) <= 400 * 86_400_000, {
+  .refine(({ from, to }) => from <= to && Date.parse(to) - Date.parse(from) <= 400 * DAY_MS, {
     error: 'At most 400 days are asked for at once.',
   })

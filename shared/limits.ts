@@ -1,7 +1,9 @@
+import { DAY_MS } from './days'
+
 /** The longest that an answer is taken to have needed, in milliseconds: a question left open over night counts as a day. */
-export const MOST_ANSWER_MS = 86_400_000
+export const MOST_ANSWER_MS = DAY_MS
 /** How long one piece of work may lie open, in milliseconds: a year. */
-export const MOST_WORK_MS = 366 * 86_400_000
+export const MOST_WORK_MS = 366 * DAY_MS
 /** How long a passphrase is at the least: three or four words that nobody would guess are better than eight odd signs. */
 export const LEAST_PASSPHRASE = 12
 

@@ -95,6 +95,10 @@ export interface Backup {
   readonly at: string
   readonly bytes: number
 }
+/** A backup that was just made, with how many records and trials in it cannot be read any more because of a damaged disk. */
+export interface MadeBackup extends Backup {
+  readonly damaged: number
+}
 /** What opens doors (people, passphrases) stays as it is now, unless somebody says that it is to come from the backup too. */
 export const restoreSchema = z.strictObject({
   name: z.string().regex(/^sett-[0-9TZ-]{10,30}(?:-hand|-before)?\.db$/, 'There is no backup of that name.'),

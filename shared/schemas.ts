@@ -281,11 +281,15 @@ export const filedSchema = z.strictObject({
   outcome: outcomeSchema,
 })
 
+/** Which things were too damaged on the disk to be written into a file. */
+export const damaged = z.array(uuid).optional()
+
 export const fileSchema = z.strictObject({
   format: z.literal('sett-records', 'This is not a file of Sett records.'),
   version: z.literal(FILE_VERSION, 'This file is of another version.'),
   // Each is checked by itself (filedSchema), so that nobody waits for all of them.
   records: z.array(z.unknown(), 'The records are a list.'),
+  damaged,
 })
 
 /** One answer of rehearsing; without a learner it is the teacher's own. */

@@ -5,7 +5,7 @@ import { oneOf, uuid } from './fields'
 import { HELP_LEVELS, MODES } from './levels'
 import { MOST_WORK_MS } from './limits'
 import { inPlainWords } from './plainly'
-import { codeName, FILE_VERSION } from './schemas'
+import { codeName, damaged, FILE_VERSION } from './schemas'
 import { personInStorySchema, sceneSchema } from './scenes'
 
 /** What was tried and is kept in the Daybook besides work at the Bench. Messages are read by teachers, so they are sentences. */
@@ -133,5 +133,6 @@ export const trialFileSchema = z.strictObject({
   version: z.literal(FILE_VERSION, 'This file is of another version.'),
   // Each is checked by itself (filedTrialSchema), so that nobody waits for all of them.
   trials: z.array(z.unknown(), 'The trials are a list.'),
+  damaged,
 })
 export const trialFileQuery = z.strictObject({ learner: uuid.optional() })

@@ -1,15 +1,8 @@
-import { format } from 'date-fns'
 import { attempt, parseProblem, printProblem } from '../../core/door'
-import { dayIn } from '../../shared/days'
 import type { RecordPage, RecordSummary } from '../../shared/listing'
 import type { Lesson } from '../../shared/lessons'
 import type { Waiting } from '../stores/bench/queue'
 import { request } from '../utils/request'
-
-/** The day of a moment, by the school's own clock. */
-export const dayOf = (moment: Date | string): string =>
-  dayIn(useClassroom().zone, typeof moment === 'string' ? moment : moment.getTime())
-export const dayInWords = (day: string): string => format(new Date(`${day}T12:00:00`), 'EEEE d MMMM')
 
 /** A problem as records have it. */
 function printed(text: string): string {

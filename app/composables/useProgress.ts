@@ -17,10 +17,11 @@ import {
   type Progress,
   type TriedAt,
 } from '../../shared/progress'
-import { daysFrom } from '../../shared/days'
+import { WEEK_MS } from '../../shared/days'
 import { request } from '../utils/request'
 
-const WEEK_MS = 7 * 86_400_000
+/** The last four weeks, today among them. */
+const FOUR_WEEKS = 27
 const EMPTY: Progress = { tried: [], slips: [], goals: [], decisions: [], steps: [], places: [], seen: [] }
 /** A suggestion put off comes again after so long. */
 const PUT_OFF_MS = WEEK_MS
@@ -68,11 +69,8 @@ export function useProgress() {
   const sessions = computed(() => sessionsToward(known.value.tried, goal.value))
   /** Days with tries enough to be compared. */
   const enough = computed(() => sessions.value.filter((s) => s.tried >= rules.value.leastTrials))
-  const today = (): string => dayOf(new Date())
-  const FOUR_WEEKS = -27
   const seen = computed(() => {
-    const from = daysFrom(today(), FOUR_WEEKS)
-    return toldOfSeen(daysNotSeen(known.value.seen, from, today()), dayInWords)
+    return toldOfSeen(daysNotSeen(known.value.seen, today(-FOUR_WEEKS), today()), dayInWords)
   })
   const slipWeeks = computed(() => slipsByWeek(known.value.slips))
   const trend = computed(() => {

@@ -196,7 +196,7 @@ export function useSheetItems() {
                 sheet: {
                   kind: 'words',
                   title: classroom.nameOf(id),
-                  under: dayInWords(dayOf(new Date())),
+                  under: dayInWords(today()),
                   sections: learnerSections(id),
                 },
                 names: [],

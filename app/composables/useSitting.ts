@@ -1,5 +1,6 @@
 import type { Trial } from '../../shared/trials'
 import type { Help } from '../../shared/levels'
+import { DAY_MS } from '../../shared/days'
 import { keepStrictly, tableKept } from '../utils/tableKept'
 
 export const MOST_AT_TABLE = 8
@@ -141,7 +142,7 @@ export function useSitting() {
         help: 'independent',
         right: false,
         note: text.slice(0, 2000),
-        work: { format: 'sett-note', version: 1, sitting: now.id, ms: Math.min(ms, 86_400_000), tallies },
+        work: { format: 'sett-note', version: 1, sitting: now.id, ms: Math.min(ms, DAY_MS), tallies },
       })
     }
     sitting.value = null

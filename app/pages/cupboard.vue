@@ -33,8 +33,8 @@ const kept = useLocalStorage('sett.cupboard', {
 /** A lesson by its id, or what was typed. */
 const of = ref(typeof route.query.lesson === 'string' ? route.query.lesson : 'typed')
 try {
-  const from = dayOf(new Date(Date.now() - 7 * 86_400_000))
-  const to = dayOf(new Date(Date.now() + 60 * 86_400_000))
+  const from = today(-7)
+  const to = today(60)
   ;[cupboard.value, lessons.value] = await Promise.all([
     request<Cupboard>('/api/cupboard'),
     request<Lesson[]>(`/api/lessons?from=${from}&to=${to}`),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import type { Backup, Happening, Keeping } from '../../shared/people'
+import type { Backup, Happening, Keeping, MadeBackup } from '../../shared/people'
 import { request, requestLong } from '../utils/request'
 
 /** Backups and putting them back, how long things are kept, and who did what. */
@@ -62,8 +62,12 @@ await doing(async () => {})
 
 const backUp = (): Promise<void> =>
   doing(async () => {
-    const { at } = await request<Backup>('/api/backups', { method: 'POST' })
-    said.value = `A backup of ${when(at)} is made, and it is whole.`
+    const { at, damaged } = await request<MadeBackup>('/api/backups', { method: 'POST' })
+    const are = damaged === 1 ? 'record in it was' : 'records in it were'
+    said.value =
+      damaged === 0
+        ? `A backup of ${when(at)} is made, and it is whole.`
+        : `A backup of ${when(at)} is made, but ${damaged} ${are} damaged on the disk. An earlier backup may still have what is missing.`
   }, 'The backup is being made and looked through. Others can go on working.')
 const restore = ({ name, at }: Backup): Promise<void> =>
   doing(async () => {
@@ -77,8 +81,9 @@ const restore = ({ name, at }: Backup): Promise<void> =>
     await requestLong('/api/backups/restore', told, { text: JSON.stringify({ name, people }) })
     said.value = `Everything is as it was on ${when(at)}. What was there before is kept as a backup.`
     // Everybody has to sign in anew, also whoever did this.
-    if (session.session.asked) window.dispatchEvent(new Event('sett:sign-in'))
-    else await useClassroom().load()
+    if (!session.session.asked) return useClassroom().load()
+    session.lost()
+    await navigateTo({ path: '/sign-in', query: { to: '/keeping', restored: '' } })
   }, 'The backup is being looked through.')
 const keep = (): Promise<void> =>
   doing(async () => {
@@ -114,8 +119,9 @@ useHead({ title: 'Backups and keeping – Sett' })
           <span class="quiet">{{ KINDS[b.kind] }}, {{ size(b.bytes) }}</span>
           <template v-if="restoring?.name === b.name">
             <span
-              >Go back to this? What is there now is backed up first. People and passphrases stay as they are now, and
-              everybody has to sign in again.</span
+              >Go back to this? What is there now is backed up first.<template v-if="session.session.asked">
+                People and passphrases stay as they are now, and everybody has to sign in again.</template
+              ></span
             >
             <label v-if="session.session.asked" class="inline">
               <Checkbox v-model="withPeople" binary /> Also bring back people and passphrases from the backup

@@ -13,7 +13,6 @@ const shown = ref<readonly Glanced[]>([])
 const next = ref<string | null>(null)
 const trouble = ref('')
 const loaded = ref(false)
-const today = dayOf(new Date())
 let turn = 0
 async function load(more = false): Promise<void> {
   const mine = (turn += 1)
@@ -91,7 +90,7 @@ useHead({ title: 'Learners – Sett' })
                 classroom.nameOf(l.learnerId)
               }}</NuxtLink>
             </th>
-            <td><SeenDays :seen="l.seen" :today="today" /></td>
+            <td><SeenDays :seen="l.seen" :today="today()" /></td>
             <td>
               <template v-if="l.last"
                 >{{ titleOf(l.last.step) || 'not on the course' }}<br /><span class="quiet">{{

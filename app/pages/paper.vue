@@ -22,7 +22,7 @@ try {
   const asked = typeof route.query.lesson === 'string' ? route.query.lesson : null
   if (typeof route.query.record === 'string')
     replace({ lesson: null, sheets: [{ sheet: { kind: 'record', id: route.query.record }, copies: 1 }] })
-  const day = (from: number): string => dayOf(new Date(Date.now() + from * 86_400_000))
+  const day = (from: number): string => today(from)
   lessons.value = await request<Lesson[]>(`/api/lessons?from=${day(-7)}&to=${day(60)}`)
   const wanted = asked ?? plan.value.lesson
   if (wanted && !lessons.value.some((l) => l.id === wanted))
@@ -116,7 +116,7 @@ async function file(): Promise<Uint8Array | null> {
 async function save(): Promise<void> {
   const made = await file()
   if (!made) return
-  downloadBytes(`sett-sheets-${dayOf(new Date())}.pdf`, made, 'application/pdf')
+  downloadBytes(`sett-sheets-${today()}.pdf`, made, 'application/pdf')
   status.value = `A file of ${count.value} ${count.value === 1 ? 'page' : 'pages'} is made. Print it at 100 %, and measure the bar at the foot.`
 }
 async function open(): Promise<void> {

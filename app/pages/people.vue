@@ -157,7 +157,7 @@ useHead({ title: 'People – Sett' })
           </button>
           <ReachOf
             v-if="p.role !== 'keeper'"
-            :name="p.name"
+            :asked="`Which learners does ${p.name} see?`"
             :role="p.role"
             :groups="p.groups"
             :learners="p.learners"
@@ -177,7 +177,7 @@ useHead({ title: 'People – Sett' })
           >
           <ReachOf
             v-if="fresh.role !== 'keeper'"
-            name="the person you invite"
+            asked="Which learners will they see?"
             :role="fresh.role"
             :groups="fresh.groups"
             :learners="fresh.learners"

@@ -69,7 +69,7 @@ const keepRules = (change: Partial<KeptRules>): Promise<void> => tell(() => p.ke
 
 const figure = useTemplateRef<HTMLElement>('figure')
 const { saveSvg, savePng } = useChartFiles()
-const fileName = computed(() => `sett-${classroom.nameOf(learner.value ?? '')}-${dayOf(new Date())}`)
+const fileName = computed(() => `sett-${classroom.nameOf(learner.value ?? '')}-${today()}`)
 const chart = (): SVGSVGElement => figure.value!.querySelector('svg')!
 useHead({ title: 'Progress – Sett' })
 </script>

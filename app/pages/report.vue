@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { daysFrom } from '../../shared/days'
 import { capital, pretty, withDefaults } from '../../core/door'
 import { PAPERS } from '../../core/paper/index'
 import type { WorkRecord } from '../../core/door'
@@ -22,8 +21,8 @@ await courses.load().catch(() => undefined)
 const asked = useRoute().query.learner
 const known = (id: unknown): id is string => classroom.learners.some((l) => l.id === id)
 const learner = ref<string | null>(known(asked) ? asked : classroom.learnerId)
-const from = ref(daysFrom(dayOf(new Date()), -42))
-const to = ref(dayOf(new Date()))
+const from = ref(today(-42))
+const to = ref(today())
 const sections = ref<ReportSection[]>([])
 const made = ref('')
 const said = ref('')

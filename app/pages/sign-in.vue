@@ -5,6 +5,8 @@ import { LEAST_PASSPHRASE } from '../../shared/limits'
 const session = useSession()
 const route = useRoute()
 const withCode = ref(route.query.code !== undefined)
+/** Putting a backup back has signed everybody out. */
+const restored = route.query.restored !== undefined
 const name = ref('')
 const code = ref('')
 const passphrase = ref('')
@@ -44,6 +46,7 @@ useHead({ title: 'Sign in – Sett' })
 <template>
   <div class="page">
     <h1>{{ withCode ? 'Choose a passphrase' : 'Sign in' }}</h1>
+    <p v-if="restored" class="told" role="status">The backup is back in place. Sign in again to go on.</p>
     <form class="people-form" novalidate @submit.prevent="enter">
       <label v-if="withCode"
         >The code you were given

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { daysBetween } from '../../shared/days'
 import { isToCheck, type Step } from '../../core/course/index'
 import { attempt, capital } from '../../core/door'
 import { planLesson } from '../../core/course/index'
@@ -13,15 +14,15 @@ const session = useSession()
 const { turnByTurn } = useSetToWork()
 const { all, look, standings, next, coming: comingTo, trouble } = useStandings()
 const failed = ref('')
-const today = dayOf(new Date())
+const day = today()
 const DAYS_AHEAD = 14
 const lessons = shallowRef<readonly Lesson[]>([])
 const worked = shallowRef<ReadonlyMap<string, readonly (RecordSummary | null)[]>>(new Map())
 async function load(): Promise<void> {
-  const to = dayOf(new Date(Date.now() + DAYS_AHEAD * 86_400_000))
-  const [, found] = await Promise.all([courses.load(), request<Lesson[]>(`/api/lessons?from=${today}&to=${to}`)])
+  const to = today(DAYS_AHEAD)
+  const [, found] = await Promise.all([courses.load(), request<Lesson[]>(`/api/lessons?from=${day}&to=${to}`)])
   lessons.value = found
-  const now = found.filter((l) => l.day === today)
+  const now = found.filter((l) => l.day === day)
   worked.value = new Map(await Promise.all(now.map(async (l) => [l.id, await workedIn(l)] as const)))
 }
 try {
@@ -29,8 +30,8 @@ try {
 } catch (error) {
   failed.value = (error as Error).message
 }
-const now = computed(() => lessons.value.filter((l) => l.day === today))
-const later = computed(() => lessons.value.filter((l) => l.day !== today))
+const now = computed(() => lessons.value.filter((l) => l.day === day))
+const later = computed(() => lessons.value.filter((l) => l.day !== day))
 const isDone = (l: Lesson): boolean => {
   const of = worked.value.get(l.id) ?? []
   return of.length > 0 && of.at(-1) !== null
@@ -58,9 +59,7 @@ interface Row {
 const { titleOf } = courses
 function seenText(at: string | null): string {
   if (!at) return 'not seen yet'
-  const days = Math.round(
-    (Date.parse(`${today}T12:00:00`) - Date.parse(`${dayOf(new Date(at))}T12:00:00`)) / 86_400_000,
-  )
+  const days = daysBetween(dayOf(at), day)
   return days <= 0 ? 'worked today' : days === 1 ? 'worked yesterday' : `worked ${days} days ago`
 }
 const rows = computed(() =>
@@ -145,7 +144,7 @@ useHead({ title: 'Today – Sett' })
 <template>
   <div class="place today">
     <header>
-      <h1>{{ dayInWords(today) }}</h1>
+      <h1>{{ dayInWords(day) }}</h1>
       <div class="in-row">
         <button
           v-if="firstLesson || first"

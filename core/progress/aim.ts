@@ -1,3 +1,4 @@
+import { DAY_MS } from '../days'
 import type { Session } from './sessions'
 import { medianOf } from './trend'
 
@@ -17,7 +18,6 @@ export interface AimLine {
   readonly to: { readonly day: string; readonly share: number }
 }
 
-const DAY_MS = 86_400_000
 const dayNumber = (day: string): number => Date.parse(`${day}T00:00:00Z`) / DAY_MS
 
 /** Undefined with fewer than three sessions, or where the goal’s day has come before the line could begin. */

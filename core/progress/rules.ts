@@ -1,3 +1,4 @@
+import { WEEK_MS } from '../days'
 import { aimAt, aimLine, type Goal } from './aim'
 import type { Session } from './sessions'
 
@@ -40,7 +41,6 @@ export interface Suggestion {
 }
 
 const percent = (share: number): string => `${Math.round(100 * share)} of 100`
-const WEEK_MS = 7 * 86_400_000
 const weeksBetween = (a: string, b: string): number => (Date.parse(b) - Date.parse(a)) / WEEK_MS
 
 export interface Looked {

@@ -1,6 +1,7 @@
 /** On which days somebody was seen, and where there were gaps. Days are YYYY-MM-DD; schooldays are Monday to Friday, holidays are not known. */
 
-const DAY_MS = 86_400_000
+import { DAY_MS } from '../days'
+
 const time = (day: string): number => Date.parse(`${day}T00:00:00Z`)
 const dayAt = (ms: number): string => new Date(ms).toISOString().slice(0, 10)
 const isSchoolday = (ms: number): boolean => ![0, 6].includes(new Date(ms).getUTCDay())

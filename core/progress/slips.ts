@@ -1,6 +1,7 @@
 /** Kinds of mistake over time: how often each was seen, week by week. */
 
-const DAY_MS = 86_400_000
+import { DAY_MS } from '../days'
+
 /** The Monday of a day's week, as YYYY-MM-DD. */
 function weekOf(day: string): string {
   const at = new Date(`${day}T00:00:00Z`)

@@ -11,7 +11,7 @@ import {
 } from '../../core/index'
 import { saveSchema } from '../../shared/schemas'
 import { type RecordRow, rowOf } from '../db/records'
-import { type FieldError, fieldErrors } from '../utils/problem'
+import { BROKEN_JSON, type FieldError, fieldErrors } from '../utils/problem'
 
 /** Whether records can be worked as they say, and what is seen in them: found by working them again. */
 
@@ -115,14 +115,24 @@ export function goneOn(replay: Generator<number, Found, void>, most: number): Fo
   return undefined
 }
 
-/** A record that somebody sends: what is wrong with how it is written, or its row with what was found, null where that takes longer. */
+/**
+ * A record that somebody sends: why it cannot be read (400: it is no JSON, 422: some of it will not do), or its row with what was found;
+ * null where finding that takes longer.
+ */
 export type Sent =
-  { readonly errors: readonly FieldError[] } | { readonly row: RecordRow; readonly found: Found | null }
+  | { readonly status: 400 | 422; readonly errors: readonly FieldError[] }
+  | { readonly row: RecordRow; readonly found: Found | null }
 
-/** Reads a record from the JSON that was sent, and looks it through as far as so many steps go. */
-export function read(json: unknown, most: number): Sent {
+/** Reads a record from the text that was sent, and looks it through as far as so many steps go. */
+export function read(text: string, most: number): Sent {
+  let json: unknown
+  try {
+    json = JSON.parse(text)
+  } catch {
+    return { status: 400, errors: [{ pointer: '', detail: BROKEN_JSON }] }
+  }
   const parsed = saveSchema.safeParse(json)
-  if (!parsed.success) return { errors: fieldErrors(parsed.error) }
+  if (!parsed.success) return { status: 422, errors: fieldErrors(parsed.error) }
   const { id, work } = parsed.data
   return { row: rowOf(parsed.data), found: goneOn(replaying({ id, work }), most) ?? null }
 }

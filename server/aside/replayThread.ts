@@ -1,6 +1,6 @@
 import { parentPort } from 'node:worker_threads'
 import type { WorkRecord } from '../../core/index'
-import { BROKEN_JSON } from '../utils/problem'
+import { others } from '../utils/progress'
 import { goneOn, read, replaying, type Found, type Sent } from './replay'
 
 /** A thread that works records again, as long as the server runs. What somebody waits for comes first, in the order in which it came. */
@@ -39,23 +39,12 @@ function say(done: Done): void {
   port.postMessage(made)
   made = []
 }
-const others = (): Promise<void> => new Promise((done) => setImmediate(done))
-
-function readText(text: string, most: number): Sent {
-  let json: unknown
-  try {
-    json = JSON.parse(text)
-  } catch {
-    return { errors: [{ pointer: '', detail: BROKEN_JSON }] }
-  }
-  return read(json, most)
-}
 
 async function work(): Promise<void> {
   isAtWork = true
   for (;;) {
     const job = waited.shift()
-    if (job) say({ job: job.job, made: readText(job.text, job.most) })
+    if (job) say({ job: job.job, made: read(job.text, job.most) })
     else {
       const [first] = unhurried
       if (!first) break

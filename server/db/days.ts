@@ -9,6 +9,14 @@ export const afterAll = (day: string): string => `${daysFrom(day, 1)}T00`
 /** A moment after which everything of a day began. */
 export const beforeAll = (day: string): string => daysFrom(day, -1)
 
+/** The moments around the beginning of a day, as `countedBefore` asks for them. */
+export const boundsOf = (day: string) => ({ sure: beforeAll(day), last: afterAll(day), day })
+
+/** How many rows are from before a day: all but those of the hours around its beginning are counted by their moment, in an index alone. */
+export const countedBefore = (table: 'record' | 'trial'): string =>
+  `SELECT (SELECT count(*) FROM ${table} WHERE started_at < @sure)
+     + (SELECT count(*) FROM ${table} WHERE started_at >= @sure AND started_at < @last AND on_day < @day)`
+
 /** Sets the school's time zone, and tells the day of everything that was tried anew in it: both or neither. */
 export function moveDays(db: Db, zone: string): void {
   useZone(db, zone)

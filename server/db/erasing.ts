@@ -92,20 +92,31 @@ export function scrub(db: Db): void {
   db.pragma('wal_checkpoint(TRUNCATE)')
 }
 
+/** Works on a database file of its own connection. */
+function inFile<T>(path: string, how: { readonly readonly?: boolean }, work: (db: Db) => T): T {
+  const db = connect(path, { fileMustExist: true, ...how })
+  try {
+    return work(db)
+  } finally {
+    db.close()
+  }
+}
+
 /** Erases learners from another file: whether any of them was in it, or whether it cannot be read. What is not Sett's stays as it is. @throws Error of the disk */
 export function eraseFromCopy(path: string, ids: readonly string[]): 'erased' | 'not-there' | 'unread' {
   try {
-    const db = connect(path, { fileMustExist: true })
-    try {
-      if (identityOf(db).is === 'foreign') return 'not-there'
+    // Only looked at first: a stranger's file, and one without them, is not written to.
+    const there = inFile(path, { readonly: true }, (db) => {
+      if (identityOf(db).is === 'foreign') return []
       const has = db.prepare<[string], number>('SELECT 1 FROM learner WHERE id = ?').pluck()
-      const there = ids.filter((id) => has.get(id) === 1)
+      return ids.filter((id) => has.get(id) === 1)
+    })
+    if (there.length === 0) return 'not-there'
+    inFile(path, {}, (db) => {
       for (const id of there) eraseIn(db, id)
-      if (there.length > 0) scrub(db)
-      return there.length > 0 ? 'erased' : 'not-there'
-    } finally {
-      db.close()
-    }
+      scrub(db)
+    })
+    return 'erased'
   } catch (error) {
     if (isFull(error)) throw error
     return 'unread'
@@ -127,7 +138,7 @@ export function erasingTable(db: Db) {
   const remember = db.prepare<[{ at: number; id: string }]>(
     `INSERT OR IGNORE INTO erased (id, kind, erased_at)
      SELECT id, kind, @at FROM (
-       SELECT id, 'learner' AS kind FROM learner WHERE id = @id
+       SELECT @id AS id, 'learner' AS kind
        UNION ALL SELECT id, 'record' FROM record WHERE learner_id = @id
        UNION ALL SELECT id, 'record' FROM trial WHERE learner_id = @id
        UNION ALL SELECT id, 'answer' FROM rehearsal WHERE learner_id = @id)`,

@@ -1,4 +1,4 @@
-import { chmodSync, existsSync, mkdirSync, statSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, rmSync, statSync } from 'node:fs'
 import { dirname } from 'node:path'
 import Database from 'better-sqlite3'
 import { dayIn, isZone, zoneHere } from '../../shared/days'
@@ -87,6 +87,9 @@ export function migrate(db: Db, from: number): void {
       db.pragma(`user_version = ${i + 1}`)
     })()
   }
+  // The days that were told are told in this zone, whatever computer opens the database next.
+  if (from < MIGRATIONS.length)
+    db.prepare("INSERT OR IGNORE INTO setting (name, value) VALUES ('zone', json_quote(?))").run(zoneOf(db))
 }
 
 /** Pages of the write-ahead log after which it is folded into the file: 32 MB, so that pages which change again and again are written once. */
@@ -108,7 +111,7 @@ function lookAt(path: string, whole: boolean): number {
   const log = existsSync(`${path}-wal`) && statSync(`${path}-wal`).size > 0
   const damaged = new StartTrouble(
     log
-      ? `The database at ${path} and the file beside it, ${path}-wal, do not make a whole. If that file came from elsewhere, move it away and start again; else restore a backup: npm run restore. Nothing was changed.`
+      ? `The database at ${path} and the file beside it, ${path}-wal, do not belong together. If that file came from elsewhere, move it away and start again; else restore a backup: npm run restore. Nothing was changed.`
       : `The database at ${path} is damaged. Nothing was changed. Restore a backup: npm run restore.`,
   )
   if (hasForeignLog(path)) throw damaged
@@ -163,6 +166,7 @@ export function openDb(path: string, looked = false): Db {
 function copyOf(db: Db, path: string): void {
   if (existsSync(path)) return
   const unfinished = `${path}.part`
+  rmSync(unfinished, { force: true })
   db.prepare('VACUUM INTO ?').run(unfinished)
   chmodSync(unfinished, 0o600)
   putInPlace(unfinished, path)

@@ -23,6 +23,7 @@ export function peopleTable(db: Db) {
   const setRole = db.prepare<[Role, string | null, string]>('UPDATE person SET role = ?, in_groups = ? WHERE id = ?')
   const setPass = db.prepare<[string, string]>('UPDATE person SET passphrase = ? WHERE id = ?')
   const remove = db.prepare<[string]>('DELETE FROM person WHERE id = ?')
+  const dropSearches = db.prepare<[string]>('DELETE FROM setting WHERE name = ?')
   const given = db.prepare<[string], string>('SELECT learner_id FROM person_learner WHERE person_id = ?').pluck()
   const takeAll = db.prepare<[string]>('DELETE FROM person_learner WHERE person_id = ?')
   const give = db.prepare<[string, string]>(
@@ -92,7 +93,11 @@ export function peopleTable(db: Db) {
         endAll.run(id)
       },
     ),
-    removePerson: (id: string): boolean => remove.run(id).changes > 0,
+    /** Takes a person out, with what they had searched for. */
+    removePerson: db.transaction((id: string): void => {
+      remove.run(id)
+      dropSearches.run(`searches/${id}`)
+    }),
     /** Sets a passphrase's hash: the invitation is used up, and every session ends. */
     setPassphrase: db.transaction((id: string, hash: string): void => {
       setPass.run(hash, id)

@@ -1,9 +1,9 @@
-import { afterAll } from './days'
+import { afterAll, boundsOf, countedBefore } from './days'
 import type { RecordSummary } from '../../shared/listing'
 import type { SavedRecord } from '../../shared/schemas'
 import { summaryColumns } from './listing'
 import type { Db } from './open'
-import { Flipped, sumOf } from './sums'
+import { type Damaged, Flipped, refuseDamaged, sumOf, ifWhole } from './sums'
 
 type Row = Omit<RecordSummary, 'right' | 'slips'> & { right: number; slips: string; body: string; sum: number }
 
@@ -84,17 +84,18 @@ export function recordTable(db: Db) {
      FROM record WHERE learner_id = ? ORDER BY on_day DESC, started_at DESC LIMIT ?`,
   )
   const remove = db.prepare<[string]>('DELETE FROM record WHERE id = ?')
-  const older = db
-    .prepare<[string, string], number>('SELECT count(*) FROM record WHERE started_at < ? AND on_day < ?')
-    .pluck()
+  const older = db.prepare<[object], number>(countedBefore('record')).pluck()
   const removeOlder = db.prepare<[string, string]>('DELETE FROM record WHERE started_at < ? AND on_day < ?')
 
   /** Records oldest first, a few at a time, so that however many there are they never lie in memory together. */
-  function* each(learnerId: string | null): Generator<SavedRecord> {
+  function* each(learnerId: string | null, damaged: Damaged = refuseDamaged): Generator<SavedRecord> {
     let [time, id] = ['', '']
     for (;;) {
       const rows = learnerId === null ? ofAll.all(time, id, 200) : ofLearner.all(learnerId, time, id, 200)
-      for (const row of rows) yield saved(row)
+      for (const row of rows) {
+        const whole = ifWhole(() => saved(row), damaged)
+        if (whole) yield whole
+      }
       const last = rows.at(-1)
       if (rows.length < 200 || !last) return
       ;[time, id] = [last.startedAt, last.id]
@@ -138,12 +139,12 @@ export function recordTable(db: Db) {
     recordHead: (id: string): RecordHead | undefined => head.get(id),
     /** What a learner worked last, the latest first, without how it was worked. */
     doneBy: (learnerId: string, limit: number): readonly DoneRow[] => done.all(learnerId, limit),
-    /** All records of one learner, or of all, the oldest first. */
+    /** All records of one learner, or of all, the oldest first; `damaged` hears of those that cannot be read any more. */
     records: each,
     slipsOf: (id: string): readonly string[] => JSON.parse(one.get(id)?.slips ?? '[]') as string[],
     remove: (id: string): boolean => remove.run(id).changes > 0,
     /** How many records are from before a day, and taking them away. */
-    countBefore: (day: string): number => older.get(afterAll(day), day)!,
+    countBefore: (day: string): number => older.get(boundsOf(day))!,
     removeBefore: (day: string): number => removeOlder.run(afterAll(day), day).changes,
   }
 }

@@ -1,7 +1,7 @@
 import type { Trial } from '../../shared/trials'
-import { afterAll } from './days'
+import { afterAll, boundsOf, countedBefore } from './days'
 import type { Db } from './open'
-import { Flipped, sumOf } from './sums'
+import { type Damaged, Flipped, refuseDamaged, sumOf, ifWhole } from './sums'
 
 /** What is found of a trial when it is kept, and what the list shows of it. */
 export interface Seen {
@@ -56,17 +56,18 @@ export function trialTable(db: Db) {
   )
   const remove = db.prepare<[string]>('DELETE FROM trial WHERE id = ?')
   const step = db.prepare<[string], string>('SELECT step FROM trial WHERE id = ?').pluck()
-  const counted = db
-    .prepare<[string, string], number>('SELECT count(*) FROM trial WHERE started_at < ? AND on_day < ?')
-    .pluck()
+  const counted = db.prepare<[object], number>(countedBefore('trial')).pluck()
   const older = db.prepare<[string, string]>('DELETE FROM trial WHERE started_at < ? AND on_day < ?')
 
   /** The oldest first, a few at a time, so that however many there are they never lie in memory together. */
-  function* each(learnerId: string | null): Generator<Trial> {
+  function* each(learnerId: string | null, damaged: Damaged = refuseDamaged): Generator<Trial> {
     let [time, id] = ['', '']
     for (;;) {
       const rows = learnerId === null ? after.all(time, id, 200) : ofLearner.all(learnerId, time, id, 200)
-      for (const row of rows) yield read(row)
+      for (const row of rows) {
+        const whole = ifWhole(() => read(row), damaged)
+        if (whole) yield whole
+      }
       const last = rows.at(-1)
       if (rows.length < 200 || !last) return
       ;[time, id] = [last.startedAt, last.id]
@@ -100,10 +101,10 @@ export function trialTable(db: Db) {
     },
     /** The step that was named when it was noted; nothing where none was. */
     stepNoted: (id: string): string => step.get(id) ?? '',
-    /** All trials of one learner, or of all, the oldest first. */
+    /** All trials of one learner, or of all, the oldest first; `damaged` hears of those that cannot be read any more. */
     trials: each,
     removeTrial: (id: string): boolean => remove.run(id).changes > 0,
-    countTrialsBefore: (day: string): number => counted.get(afterAll(day), day)!,
+    countTrialsBefore: (day: string): number => counted.get(boundsOf(day))!,
     removeTrialsBefore: (day: string): number => older.run(afterAll(day), day).changes,
   }
 }

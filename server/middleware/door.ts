@@ -1,5 +1,4 @@
-import { kindOf, methodsAt } from '../utils/addresses'
-import { addresses } from '../utils/door'
+import { addresses, kindOf, methodsAt } from '../utils/addresses'
 import { namesOf, turnedAway } from '../utils/hosts'
 import { refuse } from '../utils/problem'
 

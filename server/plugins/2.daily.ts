@@ -1,8 +1,7 @@
+import { HOUR_MS } from '../../shared/days'
 import { daily } from '../utils/keeping'
 import { lookThroughLater } from '../utils/lookingThrough'
 import { useStore } from '../utils/store'
-
-const HOUR_MS = 3_600_000
 
 /** Looks once an hour, and soon after the start, whether anything is due that is done once a day. */
 export default defineNitroPlugin((nitro) => {

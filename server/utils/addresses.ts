@@ -37,6 +37,12 @@ export async function addressesOf(handlers: readonly Built[]): Promise<Addresses
   return found
 }
 
+let know!: (found: Promise<Addresses>) => void
+/** Every address and who may use it; until it is known, requests wait. */
+export const addresses = new Promise<Addresses>((done) => (know = done))
+/** Says where the addresses come from. */
+export const addressesFrom = (found: Promise<Addresses>): void => know(found)
+
 /** The methods of an address; a word that stands there comes before `:id`. */
 export function methodsAt(addresses: Addresses, path: string): ReadonlyMap<string, Rights> | undefined {
   const exact = addresses.get(path)

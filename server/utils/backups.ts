@@ -1,8 +1,9 @@
 import { chmodSync, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
 import { basename, dirname, join } from 'node:path'
-import type { Backup, BackupKind } from '../../shared/people'
+import type { Backup, BackupKind, MadeBackup } from '../../shared/people'
 import { putInPlace, sync } from '../db/durable'
-import { connect, type Db, StartTrouble, versionOf } from '../db/open'
+import { connect, StartTrouble, versionOf } from '../db/open'
+import { SUMMED } from '../db/sums'
 import { isFull, sentenceFor } from '../db/trouble'
 
 /** Copies of a database, made and checked by SQLite itself while it is in use, dated, so many kept of each kind. */
@@ -41,18 +42,21 @@ export function backupNamed(path: string, name: string): string | undefined {
   return NAME.test(name) && existsSync(file) ? file : undefined
 }
 
-/** How many records and trials are not what was written, by their checksums; 0 before there were any. */
-function flippedIn(db: Db): number {
-  const has = db.prepare("SELECT count(*) FROM pragma_table_info('record') WHERE name = 'body_sum'").pluck().get()
-  if (has === 0) return 0
-  const columns = 'id, learner_id, started_at, is_right, help, note, body'
-  return db
-    .prepare<[], number>(
-      `SELECT (SELECT count(*) FROM record WHERE body_sum <> sum_of(${columns}))
-         + (SELECT count(*) FROM trial WHERE body_sum <> sum_of(${columns}))`,
-    )
-    .pluck()
-    .get()!
+/** How many records and trials of a copy are not what was written, by their checksums; 0 in one from before there were any. */
+function damagedIn(path: string): number {
+  const db = connect(path, { fileMustExist: true, readonly: true })
+  try {
+    const has = db.prepare("SELECT count(*) FROM pragma_table_info('record') WHERE name = 'body_sum'").pluck().get()
+    if (has === 0) return 0
+    const counted = (table: string): string => `(SELECT count(*) FROM ${table} WHERE body_sum <> sum_of(${SUMMED}))`
+    return db
+      .prepare<[], number>(`SELECT ${counted('record')} + ${counted('trial')}`)
+      .pluck()
+      .get()!
+  } finally {
+    db.close()
+    clearSides(path)
+  }
 }
 
 /** Takes away what only looking at a copy has left beside it; a log with something in it belongs to the copy and stays. */
@@ -67,9 +71,8 @@ export function troubleWith(path: string): string | undefined {
     const db = connect(path, { fileMustExist: true, readonly: true })
     try {
       versionOf(db, path)
-      return db.pragma('integrity_check(1)', { simple: true }) === 'ok' && flippedIn(db) === 0
-        ? undefined
-        : `The copy ${basename(path)} is damaged.`
+      const whole = db.pragma('integrity_check(1)', { simple: true }) === 'ok'
+      return whole ? undefined : `The copy ${basename(path)} is damaged.`
     } finally {
       db.close()
       clearSides(path)
@@ -95,7 +98,8 @@ export function troubleInUse(path: string): string | undefined {
 const unfinishedFor = (file: string): string => `${file}.${process.pid}.part`
 
 /**
- * Makes a backup of a database that may be in use, and takes away the oldest of its kind beyond `keep`. What was not finished is not left.
+ * Makes a backup of a database that may be in use, and takes away the oldest of its kind beyond `keep`. What was not finished is not left. A
+ * record with a flipped byte is in it as it is, and counted: all the others must not go without a backup because of it.
  * @throws Error where the copy is not whole, or there is no room.
  */
 export async function makeBackup(
@@ -103,11 +107,12 @@ export async function makeBackup(
   keep: number,
   at = new Date(),
   kind: BackupKind = 'daily',
-): Promise<Backup> {
+): Promise<MadeBackup> {
   const folder = backupsOf(path)
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   const name = nameAt(at, kind)
   const unfinished = unfinishedFor(join(folder, name))
+  let damaged: number
   try {
     const db = connect(path, { fileMustExist: true })
     try {
@@ -119,6 +124,7 @@ export async function makeBackup(
     chmodSync(unfinished, 0o600)
     const trouble = troubleWith(unfinished)
     if (trouble) throw new Error(trouble)
+    damaged = damagedIn(unfinished)
     for (const side of SIDES.slice(1)) rmSync(unfinished + side, { force: true })
     putInPlace(unfinished, join(folder, name))
   } catch (error) {
@@ -127,7 +133,7 @@ export async function makeBackup(
   }
   const ofKind = listBackups(path).filter((b) => b.kind === kind)
   for (const old of ofKind.slice(keep)) rmSync(join(folder, old.name), { force: true })
-  return ofKind.find((b) => b.name === name)!
+  return { ...ofKind.find((b) => b.name === name)!, damaged }
 }
 
 /** Where a backup lies ready to be put in a database's place. */

@@ -4,8 +4,9 @@ import type { H3Event } from 'h3'
 import type { KeptLearner } from '../../shared/learners'
 import type { Receipt } from '../../shared/people'
 import type { KeptOf } from '../db/erasing'
+import type { Damaged } from '../db/sums'
 import { isFull } from '../db/trouble'
-import { alone } from './alone'
+import { alone, writesLater } from './alone'
 import { aside, asideDone } from './aside'
 import { copiesOf } from './copies'
 import { refuse } from './problem'
@@ -15,6 +16,8 @@ import type { Store } from './store'
 /** What is kept of one learner, part by part; lists that may be long are read while they are written. */
 function partsOf(store: Store, learner: KeptLearner): Readonly<Record<string, unknown>> {
   const { id } = learner
+  const damaged: string[] = []
+  const tell: Damaged = (one) => void damaged.push(one)
   return {
     format: 'sett-learner',
     version: 1,
@@ -23,8 +26,8 @@ function partsOf(store: Store, learner: KeptLearner): Readonly<Record<string, un
     groups: learner.groups,
     choices: learner.choices,
     moments: store.moments(id),
-    records: each(store.records(id), ({ learnerId: _, ...r }) => ({ ...r, slips: store.slipsOf(r.id) })),
-    trials: each(store.trials(id), ({ learnerId: _, ...t }) => t),
+    records: each(store.records(id, tell), ({ learnerId: _, ...r }) => ({ ...r, slips: store.slipsOf(r.id) })),
+    trials: each(store.trials(id, tell), ({ learnerId: _, ...t }) => t),
     goals: each(store.goals(id), ({ learnerId: _, ...g }) => g),
     decisions: each(store.decisions(id), ({ learnerId: _, ...d }) => d),
     answers: each(store.answers(id), ({ learnerId: _, ...a }) => ({ ...a, at: new Date(a.at).toISOString() })),
@@ -40,6 +43,8 @@ function partsOf(store: Store, learner: KeptLearner): Readonly<Record<string, un
       const { type, audio } = store.recording(r.id)!
       return { said: r.said, madeAt: r.madeAt, type, audio: audio.toString('base64') }
     }),
+    // Looked at last: which of these could not be read is known only when all have been.
+    damaged: each(damaged, (one) => one),
     seenBy: store
       .people()
       .flatMap((p) => (p.groups && store.reachedBy(p.groups, p.learners).includes(id) ? [p.name] : [])),
@@ -96,7 +101,8 @@ export async function eraseLearner(
   told: (done: number, of: number) => void = () => {},
   room: (path: string) => number = roomAt,
 ): Promise<Receipt | undefined> {
-  // Nobody who writes has to wait for a backup that is under way.
+  // Until its last step it writes nothing that others would have to wait for.
+  if (event) writesLater(event)
   await asideDone()
   const { path } = storeNow()
   const learner = storeNow().learner(id)
@@ -105,7 +111,10 @@ export async function eraseLearner(
   const besides = copiesOf(path)
   const needed = roomFor(storeNow().keptOf(id), [statSync(path).size, ...besides.copies.map((c) => c.bytes)])
   if (room(path) < needed)
-    refuse(507, `Erasing needs ${megabytes(needed)} of room on the disk. Nothing was erased. Make room, and try again.`)
+    refuse(
+      507,
+      `Erasing needs ${megabytes(needed)} of free space on the disk. Nothing was erased. Free some space, and try again.`,
+    )
   const unread = [...besides.others]
   const done = new Map<string, boolean>()
   const eraseFrom = async (copy: string): Promise<void> => {
@@ -121,8 +130,10 @@ export async function eraseLearner(
     }
     told(of - 1, of)
     const kept = await alone(storeNow, event, async (store) => {
-      if (!store.hasLearner(id)) return undefined
+      // Somebody else was quicker.
+      if (!store.hasLearner(id) && store.erasedAt(id) !== undefined) return undefined
       const kept = store.keptOf(id)
+      // Also where a backup has been put back meanwhile that had the learner no more: nothing is to bring them back.
       await aside('erase', { path: store.path, id, at: now.getTime() })
       return kept
     })
@@ -136,7 +147,7 @@ export async function eraseLearner(
     const copies = [...done.values()].filter(Boolean).length
     refuse(
       507,
-      `The disk is full. ${learner.codeName} is still here, with everything in the database; erased was only from ${copies} of ${besides.copies.length} copies. Make room, and erase again.`,
+      `The disk is full, so ${learner.codeName} is not erased. Everything is still in the database; ${copies} of ${besides.copies.length} copies are done. Free some space, and erase again.`,
     )
   }
 }

@@ -98,6 +98,10 @@ export async function readFile<T extends Filed, Found>(
   return { things: things.blocks(), found }
 }
 
+/** What a file says at its end of what could not be written into it, because it is damaged on the disk; nothing where all is well. */
+export const damagedPart = (ids: readonly string[]): string =>
+  ids.length === 0 ? '' : `,"damaged":${JSON.stringify(ids)}`
+
 /** What is kept of one learner, of those that somebody reaches, or of all. */
 export function* ofReached<T>(
   each: (learner: string | null) => Iterable<T>,

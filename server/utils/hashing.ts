@@ -6,7 +6,7 @@ import { refuse } from './problem'
 
 const scrypt = new Scrypt({})
 
-/** So many may wait for their turn; the others are told to come again. Thirty take some three seconds. */
+/** So many may wait for their turn; the others are told to come again. */
 export const MOST_WAITING = 30
 
 /** A queue in which one piece of work is done at a time, and only so many wait. */

@@ -3,7 +3,7 @@ import { MAX_FILE_BYTES, type TakenIn } from '../../shared/schemas'
 import { alone, writesLater } from './alone'
 import { aside, asideDone } from './aside'
 import type { IsMine } from './files'
-import { firstGroups } from './groups'
+import { firstGroups } from './learners'
 import { asker, isReached, noteDone, reachOf } from './person'
 import { bodyBytes } from './problem'
 import { longWork, type Long } from './progress'
@@ -18,7 +18,7 @@ const isMine =
   (name) => {
     if (name === null) return asker(event).only === null || isReached(event, null)
     const known = useStore().learnerNamed(name)
-    return known === undefined || isReached(event, known.id)
+    return known === undefined ? firstGroups(event) !== null : isReached(event, known.id)
   }
 
 /** Takes in the file that a request brings, of what is called so: all of it, or nothing. */
@@ -40,7 +40,7 @@ export async function takeInFile<Found>(
     return alone(useStore, event, async (store) => {
       const taken = await aside(
         task,
-        { path: store.path, file: file as CheckedFile<never>, groups },
+        { path: store.path, file: file as CheckedFile<never>, groups: groups ?? [] },
         { handed: file.things.map((block) => block.buffer), signal: long.signal },
       )
       noteDone(event, `imported a file of ${called}`, `${taken.added} added`)

@@ -1,5 +1,6 @@
 import { FILE_VERSION, filedSchema, fileSchema, type FiledRecord, type SavedRecord } from '../../shared/schemas'
-import { codeNames, readFile, type IsMine } from './files'
+import type { Damaged } from '../db/sums'
+import { codeNames, damagedPart, readFile, type IsMine } from './files'
 import type { FieldError } from './problem'
 import type { Long } from './progress'
 import { isTrouble, replayed } from './replaying'
@@ -25,15 +26,19 @@ export const readRecords = (chunks: Buffer[], long?: Long, isMine?: IsMine): Pro
     isMine,
   )
 
-/** Records as a file, the learners by code name; written a record at a time, so that it may be of any length. */
-export function* fileOf(store: Store, records: Iterable<SavedRecord>): Generator<string> {
+/**
+ * Records as a file, the learners by code name; written a record at a time, so that it may be of any length. Those that cannot be read any
+ * more are named at its end.
+ */
+export function* fileOf(store: Store, records: (damaged: Damaged) => Iterable<SavedRecord>): Generator<string> {
   const names = codeNames(store)
   yield `{"format":"sett-records","version":${FILE_VERSION},"records":[`
   let first = true
-  for (const { learnerId, ...r } of records) {
+  const damaged: string[] = []
+  for (const { learnerId, ...r } of records((id) => damaged.push(id))) {
     const filed: FiledRecord = { ...r, learner: names.get(learnerId)! }
     yield (first ? '' : ',') + JSON.stringify(filed)
     first = false
   }
-  yield ']}'
+  yield `]${damagedPart(damaged)}}`
 }

@@ -40,10 +40,19 @@ export async function daily(storeNow: () => Store, now = new Date()): Promise<vo
   const keeping = keepingOf(store)
   await aside('tidyUp', { path })
   const latest = listBackups(path).find((b) => b.kind === 'daily')
-  if (!latest || now.getTime() - Date.parse(latest.at) >= DAY_MS)
-    await aside('backUp', { path, keep: keeping.backups, at: now.getTime(), kind: 'daily' })
+  const isDue = !latest || now.getTime() - Date.parse(latest.at) >= DAY_MS
+  const made = isDue
+    ? await aside('backUp', { path, keep: keeping.backups, at: now.getTime(), kind: 'daily' })
+    : undefined
   await eraseLeftovers(store)
   await alone(storeNow, undefined, async (store) => {
+    if (made && made.damaged > 0)
+      store.note({
+        at: now.getTime(),
+        who: 'Sett',
+        what: 'found records damaged on the disk',
+        about: `${made.damaged}`,
+      })
     store.forgetTries(now.getTime() - DAY_MS, now.getTime() - KNOWN_DAYS * DAY_MS)
     store.forgetHappenings(now.getTime() - keeping.logDays * DAY_MS)
     const before = goesBefore(keeping, dayIn(zoneOf(store.db), now.getTime()))

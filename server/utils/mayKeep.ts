@@ -57,12 +57,3 @@ export const asItIs =
   <T>(sent: T) =>
   (kept: T): Standing =>
     isDeepStrictEqual(kept, sent) ? 'same' : 'other'
-
-/** Refuses (409) a code name that another learner has. */
-export function mustBeFreeName(store: Store, learner: { readonly id: string; readonly codeName: string }): void {
-  const namesake = store.learnerNamed(learner.codeName)
-  if (namesake && namesake.id !== learner.id)
-    refuse(409, `There is a learner called ${namesake.codeName} already.`, [
-      { pointer: '/codeName', detail: 'Choose another code name.' },
-    ])
-}

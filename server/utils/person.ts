@@ -63,10 +63,6 @@ export function reachOf(event: H3Event): readonly string[] | null {
   event.context.reachAsked = true
   return asker(event).only
 }
-/** The groups that a person is given: a keeper has all learners, and a helper only those of the groups or learners named. */
-export const groupsFor = (role: Role, groups: readonly string[] | null): readonly string[] | null =>
-  role === 'keeper' ? null : role === 'helper' ? (groups ?? []) : groups
-
 /** Whether an answer was made knowing whom its asker reaches. */
 export const reachWasAsked = (event: H3Event): boolean => event.context.reachAsked === true
 

@@ -16,7 +16,7 @@ export { isTrouble, type Found, type Replayed } from '../aside/replay'
  * same on every machine; a clock only says when to let others in.
  */
 
-/** So many steps are made while somebody waits for an answer: the longest that is made by hand in a lesson takes a third of them. */
+/** So many steps are made while somebody waits for an answer; what takes more is kept and looked through later. */
 export const STEPS_AT_ONCE = 3000
 
 interface Thread {
@@ -111,7 +111,7 @@ export const onRead = (then: () => void): void => void (whenRead = then)
 /** Reads a record that was sent, as text, and looks it through as far as that can be done at once. @throws Error where the thread broke. */
 export async function readSent(text: string): Promise<Sent> {
   const file = builtFile('replays.mjs')
-  if (!file) return read(JSON.parse(text), STEPS_AT_ONCE)
+  if (!file) return read(text, STEPS_AT_ONCE)
   reading += 1
   try {
     return await inThread<Sent>(threadFor(file, nameIn(text)), { text, most: STEPS_AT_ONCE })

@@ -40,7 +40,7 @@ export function route<T>(
       if (!reaches(asker.role, rights.least))
         refuse(403, `That is for a ${rights.least} to do; you are here as a ${asker.role}.`)
       if (rights.whose === 'school' && asker.only !== null)
-        refuse(403, 'That is about every learner of the school. Ask somebody who has all of them.')
+        refuse(403, 'Only somebody who has all learners can do that. Ask a keeper.')
     }
     if (rights.writes) await mayWrite(event)
     const answered = await answer(event)

@@ -1,6 +1,7 @@
 import type { SavedRecord } from '../../shared/schemas'
 import type { RecordRow } from '../db/records'
-import { mayKeep } from './mayKeep'
+import { ifWhole } from '../db/sums'
+import { isSameWork, mayKeep } from './mayKeep'
 import { beingRead, onRead, standsTo } from './replaying'
 import type { Store } from './store'
 
@@ -13,9 +14,17 @@ const recordIn = ({ id, learnerId, startedAt, outcome, body }: RecordRow): Saved
   work: JSON.parse(body) as SavedRecord['work'],
 })
 
-/** Whether a record may be kept now (see `mayKeep`). */
-export const mayKeepRecord = (store: Store, row: RecordRow): 'same' | 'new' =>
-  mayKeep(store, row, store.record(row.id), (kept) => standsTo(kept, recordIn(row)))
+/** Whether a record may be kept now (see `mayKeep`). What is damaged on the disk is made whole by the same work sent again. */
+export function mayKeepRecord(store: Store, row: RecordRow): 'same' | 'new' {
+  let isDamaged = false
+  const kept = ifWhole(
+    () => store.record(row.id),
+    () => (isDamaged = true),
+  )
+  if (isDamaged)
+    return mayKeep(store, row, store.recordHead(row.id), (head) => (isSameWork(head, row) ? 'newer' : 'other'))
+  return mayKeep(store, row, kept, (there) => standsTo(there, recordIn(row)))
+}
 
 interface Waiting {
   readonly row: RecordRow
@@ -25,8 +34,8 @@ interface Waiting {
 }
 interface Group {
   readonly all: Waiting[]
-  /** So many there will be when half of those that were being read as the first came are here too. */
-  readonly wanted: number
+  /** So many more are to be read before it is saved, whatever becomes of them: half of those that were being read as the first came. */
+  left: number
 }
 const groups = new Map<Store, Group>()
 
@@ -36,23 +45,24 @@ const groups = new Map<Store, Group>()
  */
 export function savedTogether(store: Store, row: RecordRow, slips: readonly string[] | null): Promise<void> {
   return new Promise((done, failed) => {
-    const group = groups.get(store) ?? { all: [], wanted: 1 + Math.ceil(beingRead() / 2) }
+    const group = groups.get(store) ?? { all: [], left: Math.ceil(beingRead() / 2) }
     groups.set(store, group)
     group.all.push({ row, slips, done, failed })
     // Those of this very moment come into it too.
-    if (group.all.length === 1) setImmediate(saveComplete)
+    if (group.all.length === 1) setImmediate(() => saveComplete(0))
   })
 }
 
-/** Saves groups that are complete: with as many as were expected, or when nothing is being read any more, since some are refused. */
-function saveComplete(): void {
-  for (const [store, { all, wanted }] of groups)
-    if (all.length >= wanted || beingRead() === 0) {
-      groups.delete(store)
-      saveAll(store, all)
-    }
+/** Saves the groups that have nothing more to wait for, now that so many more have been read. */
+function saveComplete(read: number): void {
+  for (const [store, group] of groups) {
+    group.left -= read
+    if (group.left > 0 && beingRead() > 0) continue
+    groups.delete(store)
+    saveAll(store, group.all)
+  }
 }
-onRead(saveComplete)
+onRead(() => saveComplete(1))
 
 function saveAll(store: Store, all: readonly Waiting[]): void {
   const answers: (() => void)[] = []

@@ -2,7 +2,7 @@ import { createHash, randomBytes, randomInt } from 'node:crypto'
 import { HOUR_MS, WEEK_MS } from '../../shared/days'
 import { folded } from '../../shared/schemas'
 import type { Known } from '../db/people'
-import { isShut } from './alone'
+import { isDamaged, isShut } from './alone'
 import { matches } from './hashing'
 import { refuse } from './problem'
 import { countedAt, PACES, waitOf } from './slowing'
@@ -50,7 +50,7 @@ export function personBy(store: Store, token: string, now = Date.now()): Known |
   const kept = digest(token)
   const session = store.sessionOf(kept, now - LONGEST_MS, now - IDLE_MS)
   if (!session) return undefined
-  if (now - session.seenAt > SEEN_MS && !isShut()) store.seen(kept, now)
+  if (now - session.seenAt > SEEN_MS && !isShut() && !isDamaged()) store.seen(kept, now)
   return store.person(session.personId)
 }
 

@@ -3,8 +3,9 @@ import { attempt, parseProblem, printProblem } from '../../core/index'
 import { storyOutcome, workable } from '../../core/story/index'
 import { filedTrialSchema, trialFileSchema, type FiledTrial, type Trial } from '../../shared/trials'
 import { FILE_VERSION } from '../../shared/schemas'
+import type { Damaged } from '../db/sums'
 import type { Seen } from '../db/trials'
-import { codeNames, readFile, type IsMine } from './files'
+import { codeNames, damagedPart, readFile, type IsMine } from './files'
 import { isSameWork, mayKeep } from './mayKeep'
 import type { FieldError } from './problem'
 import type { Long } from './progress'
@@ -67,17 +68,18 @@ export function keepTrials(store: Store, trials: readonly { readonly trial: Tria
   })()
 }
 
-/** Trials as a file, learners by code name; written one at a time, so that it may be of any length. */
-export function* trialsToFile(store: Store, trials: Iterable<Trial>): Generator<string> {
+/** Trials as a file, learners by code name; written one at a time, so that it may be of any length. Those that cannot be read any more are named at its end. */
+export function* trialsToFile(store: Store, trials: (damaged: Damaged) => Iterable<Trial>): Generator<string> {
   const names = codeNames(store)
   yield `{"format":"sett-trials","version":${FILE_VERSION},"trials":[`
   let first = true
-  for (const { learnerId, ...t } of trials) {
+  const damaged: string[] = []
+  for (const { learnerId, ...t } of trials((id) => damaged.push(id))) {
     const filed: FiledTrial = { ...t, learner: names.get(learnerId)! }
     yield (first ? '' : ',') + JSON.stringify(filed)
     first = false
   }
-  yield ']}'
+  yield `]${damagedPart(damaged)}}`
 }
 
 /** Reads a file of trials; each is judged anew. Refuses as `readFile` does. */

@@ -1,4 +1,5 @@
-import { dayInWords, goesOnAt, turnsOf } from '../../app/composables/useLessons'
+import { goesOnAt, turnsOf } from '../../app/composables/useLessons'
+import { dayInWords } from '../../shared/days'
 import { lessonsWithout, printWithout, waitingWithout } from '../../app/utils/forgetLearner'
 import type { Lesson } from '../../shared/lessons'
 import type { RecordSummary } from '../../shared/listing'

@@ -161,6 +161,7 @@ test('a backup is made and put back, and it is written down who did it', async (
   await click('Restore it')
   // Everybody signs in anew after that, and people are as they were.
   await at('/sign-in')
+  await text(driver, '.told', 'The backup is back in place.')
   await put('Name', 'Rowan')
   await put('Passphrase', PASS)
   await click('Sign in')

@@ -110,7 +110,7 @@ describe('erasing', () => {
   test('neither an old file nor a restored backup brings anybody back', async () => {
     const store = demo()
     const [wren] = store.learners()
-    const file = JSON.parse([...fileOf(store, store.records(null))].join('')) as RecordFile
+    const file = JSON.parse([...fileOf(store, () => store.records(null))].join('')) as RecordFile
     const hers = file.records.filter((r) => r.learner === wren!.codeName).length
     const { name } = await makeBackup(store.path, 14)
     const copy = join(backupsOf(store.path), name)

@@ -65,7 +65,7 @@ describe('a file read bit by bit', () => {
 describe('a file of records', () => {
   const store = demo()
   afterAll(() => store.db.close())
-  const file = [...fileOf(store, store.records(null))].join('')
+  const file = [...fileOf(store, () => store.records(null))].join('')
   const said = async (chunks: Buffer[]): Promise<string> =>
     readRecords(chunks).then(
       (read) => `${read.found.length} records`,

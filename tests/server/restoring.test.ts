@@ -1,27 +1,16 @@
 import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
-import {
-  chmodSync,
-  copyFileSync,
-  existsSync,
-  mkdirSync,
-  readdirSync,
-  readFileSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
-import { hold } from '../../server/db/hold'
 import { APPLICATION_ID } from '../../server/db/identity'
-import { Flipped } from '../../server/db/sums'
 import { backupsOf, listBackups, makeBackup, tidyUp, troubleWith } from '../../server/utils/backups'
 import { eraseLearner } from '../../server/utils/erasing'
 import { daily } from '../../server/utils/keeping'
 import { putBack } from '../../server/utils/restoring'
 import { beginSession, countTry, digest, inviteTo, personBy } from '../../server/utils/signIn'
 import { makeStore } from '../../server/utils/store'
-import { all, demo, folder } from './seeded'
+import { all, demo } from './seeded'
 
 const rowan = { name: 'Rowan', role: 'keeper', groups: null, learners: [] } as const
 
@@ -228,6 +217,47 @@ describe('what is broken off leaves nothing', () => {
     copy.close()
   })
 
+  test('a learner whom a restore took away while copies were being done stays away, and is gone from what it left', async () => {
+    const store = demo()
+    const [wren] = store.learners()
+    await makeBackup(store.path, 14)
+    let told = 0
+    const receipt = await eraseLearner(
+      () => store,
+      wren!.id,
+      new Date(),
+      undefined,
+      () => {
+        told += 1
+        if (told !== 2) return
+        // As a restore leaves it: without the learner, and with a backup from just before it.
+        copyFileSync(
+          join(backupsOf(store.path), listBackups(store.path)[0]!.name),
+          join(dirname(store.path), 'sett.db.other'),
+        )
+        store.db.prepare('DELETE FROM learner WHERE id = ?').run(wren!.id)
+      },
+    )
+    expect(receipt?.learner).toBe(wren!.codeName)
+    expect(store.erasedAt(wren!.id)).toBeDefined()
+  })
+
+  test('a stranger’s file beside the database stays as it is, its own log too', async () => {
+    const store = demo()
+    const path = join(dirname(store.path), 'other.db')
+    const stranger = new Database(path)
+    stranger.pragma('journal_mode = WAL')
+    stranger.pragma('wal_autocheckpoint = 0')
+    stranger.exec("CREATE TABLE songs (title TEXT); INSERT INTO songs VALUES ('one')")
+    // As a process leaves it that was killed.
+    const [file, log] = [readFileSync(path), readFileSync(`${path}-wal`)]
+    stranger.close()
+    writeFileSync(path, file)
+    writeFileSync(`${path}-wal`, log)
+    await eraseLearner(() => store, store.learners()[0]!.id)
+    expect([readFileSync(path).equals(file), readFileSync(`${path}-wal`).equals(log)]).toEqual([true, true])
+  })
+
   test('without room erasing does not begin; where it fails all the same, the learner is still there', async () => {
     const store = demo()
     const [wren] = store.learners()
@@ -256,174 +286,5 @@ describe('what is broken off leaves nothing', () => {
     copy.close()
     const receipt = await eraseLearner(() => store, wren!.id)
     expect(receipt!.copies).toBe(1)
-  })
-})
-
-describe('backups', () => {
-  test('those made by hand put no daily one out, nor those made before a restore', async () => {
-    const store = demo()
-    for (let day = 1; day <= 5; day++) await makeBackup(store.path, 14, new Date(Date.UTC(2026, 10, day)), 'daily')
-    for (let press = 0; press < 16; press++)
-      await makeBackup(store.path, 14, new Date(Date.UTC(2026, 10, 6, 0, press)), 'hand')
-    await makeBackup(store.path, 10, new Date(Date.UTC(2026, 10, 7)), 'before')
-    const kinds = listBackups(store.path).map((b) => b.kind)
-    expect(['daily', 'hand', 'before'].map((kind) => kinds.filter((k) => k === kind).length)).toEqual([5, 14, 1])
-    expect(listBackups(store.path)[0]!.kind).toBe('before')
-  })
-
-  test('a flipped byte in what a record says is found, when it is read and when a copy is looked through', async () => {
-    const store = demo()
-    const [record] = all(store)
-    store.db
-      .prepare("UPDATE record SET body = replace(body, '52 - 37', '53 - 37'), note = note || 'x' WHERE id = ?")
-      .run(record!.id)
-    expect(() => store.record(record!.id)).toThrow(Flipped)
-    expect(() => all(store)).toThrow(Flipped)
-    const other = demo()
-    const [trial] = [...other.trials(null)]
-    other.db.prepare('UPDATE trial SET is_right = 1 - is_right WHERE id = ?').run(trial!.id)
-    expect(() => other.trial(trial!.id)).toThrow(Flipped)
-    await expect(makeBackup(other.path, 14)).rejects.toThrow('is damaged')
-    expect(readdirSync(backupsOf(other.path))).toEqual([])
-    // A damaged record can still be deleted.
-    store.remove(record!.id)
-    expect(all(store).length).toBeGreaterThan(0)
-  })
-
-  test('a finished file is on the disk before it gets its name, and its name before anybody is told', async () => {
-    const fs = jest.requireActual<typeof import('node:fs')>('node:fs')
-    const done: string[] = []
-    const sync = jest.spyOn(fs, 'fsyncSync').mockImplementation((file) => {
-      done.push(fs.fstatSync(file).isDirectory() ? 'folder' : 'file')
-    })
-    const move = jest.spyOn(fs, 'renameSync')
-    const rename = move.getMockImplementation()
-    move.mockImplementation((from, to) => {
-      done.push('name')
-      fs.copyFileSync(from, to)
-      fs.rmSync(from)
-    })
-    try {
-      const store = demo()
-      const { name } = await makeBackup(store.path, 14)
-      expect(done.slice(-3)).toEqual(['file', 'name', 'folder'])
-      store.db.close()
-      done.length = 0
-      putBack(store.path, name)
-      expect(done.slice(-3)).toEqual(['file', 'name', 'folder'])
-    } finally {
-      sync.mockRestore()
-      move.mockImplementation(rename!).mockRestore()
-    }
-  })
-})
-
-describe('files that are not as Sett left them', () => {
-  const opened = (path: string): string => {
-    try {
-      makeStore(path).db.close()
-      return ''
-    } catch (error) {
-      return (error as Error).message
-    }
-  }
-
-  test('a stranger’s database is told in one sentence, and never written to', () => {
-    const stranger = (make: (db: Database.Database) => void): string => {
-      const path = join(folder(), 'sett.db')
-      const db = new Database(path)
-      make(db)
-      db.close()
-      return path
-    }
-    const strangers = [
-      stranger((db) => db.exec('CREATE TABLE songs (id INTEGER PRIMARY KEY, title TEXT)')),
-      stranger((db) => {
-        db.exec('CREATE TABLE songs (id INTEGER PRIMARY KEY)')
-        db.pragma('user_version = 3')
-      }),
-      stranger((db) => {
-        db.pragma('application_id = 252006674')
-        db.pragma('journal_mode = WAL')
-        db.exec(
-          'CREATE TABLE learner (id TEXT, code_name TEXT); CREATE TABLE record (is_right INTEGER); CREATE TABLE classroom (words TEXT)',
-        )
-      }),
-      stranger((db) => db.pragma('user_version = 5')),
-    ]
-    for (const path of strangers) {
-      const before = readFileSync(path)
-      expect(opened(path)).toMatch(/is not Sett’s, and stays as it is\. Choose another folder with SETT_DATA\.$/)
-      expect(readFileSync(path).equals(before)).toBe(true)
-    }
-  })
-
-  test('one of Sett’s own that says version nought, or a log of another database, is told and left alone', () => {
-    const store = demo()
-    store.db.pragma('user_version = 0')
-    store.db.close()
-    const before = readFileSync(store.path)
-    expect(opened(store.path)).toContain('has lost its version number')
-    expect(readFileSync(store.path).equals(before)).toBe(true)
-
-    const own = demo()
-    own.db.close()
-    const other = new Database(join(folder(), 'other.db'))
-    other.pragma('page_size = 8192')
-    other.pragma('journal_mode = WAL')
-    other.exec("CREATE TABLE songs (title TEXT); INSERT INTO songs VALUES ('one')")
-    copyFileSync(`${other.name}-wal`, `${own.path}-wal`)
-    const bytes = readFileSync(own.path)
-    expect(opened(own.path)).toContain('do not make a whole. If that file came from elsewhere, move it away')
-    expect(readFileSync(own.path).equals(bytes)).toBe(true)
-
-    const third = demo()
-    third.db.close()
-    const same = new Database(join(folder(), 'same.db'))
-    same.pragma('journal_mode = WAL')
-    same.exec('CREATE TABLE songs (title TEXT)')
-    const put = same.prepare('INSERT INTO songs VALUES (?)')
-    for (let i = 0; i < 400; i++) put.run('la'.repeat(60))
-    copyFileSync(`${same.name}-wal`, `${third.path}-wal`)
-    const kept = readFileSync(third.path)
-    expect(opened(third.path)).not.toBe('')
-    expect(readFileSync(third.path).equals(kept)).toBe(true)
-  })
-
-  test('a new database says whose it is, and what is deleted from it is overwritten', () => {
-    const store = demo()
-    expect(store.db.pragma('application_id', { simple: true })).toBe(APPLICATION_ID)
-    expect(store.db.pragma('secure_delete', { simple: true })).toBe(1)
-    const note = 'counted the tea-lights under the table'
-    const record = { ...all(store)[0]!, id: randomUUID(), outcome: { right: true, help: 'shown' as const, note } }
-    store.save(record, [])
-    store.db.pragma('wal_checkpoint(TRUNCATE)')
-    expect(readFileSync(store.path).includes(note)).toBe(true)
-    store.remove(record.id)
-    store.db.pragma('wal_checkpoint(TRUNCATE)')
-    expect(readFileSync(store.path).includes(note)).toBe(false)
-  })
-
-  test('a data folder that others can read is closed; one with other things in it is only told of', () => {
-    const said = jest.spyOn(console, 'error').mockImplementation(() => {})
-    try {
-      const store = demo()
-      store.db.close()
-      const own = dirname(store.path)
-      mkdirSync(join(own, 'backups'), { recursive: true })
-      for (const path of [own, join(own, 'backups')]) chmodSync(path, 0o755)
-      hold(own).release()
-      expect([own, join(own, 'backups')].map((path) => statSync(path).mode & 0o777)).toEqual([0o700, 0o700])
-      const shared = folder()
-      writeFileSync(join(shared, 'letters.txt'), '')
-      chmodSync(shared, 0o755)
-      hold(shared).release()
-      expect(statSync(shared).mode & 0o777).toBe(0o755)
-      const lines = said.mock.calls.map(([line]) => String(line))
-      expect(lines.filter((l) => l.includes('from now on only you can'))).toHaveLength(2)
-      expect(lines.at(-1)).toMatch(/^Others can read .* Close it to them, or choose another folder with SETT_DATA\.$/)
-    } finally {
-      said.mockRestore()
-    }
   })
 })

@@ -25,7 +25,7 @@ test('how what is sent stands to what is kept', () => {
 })
 
 const found = (record: SavedRecord, most = STEPS_AT_ONCE): Found | null => {
-  const sent = read(record, most)
+  const sent = read(JSON.stringify(record), most)
   if ('errors' in sent) throw new Error(JSON.stringify(sent.errors))
   return sent.found
 }

@@ -20,7 +20,8 @@ import { workSchema, type RecordFile, type RehearsalFile, type SavedRecord } fro
 
 const path = (): string => join(mkdtempSync(join(tmpdir(), 'sett-store-')), 'sett.db')
 const all = (store: Store, of: string | null = null): SavedRecord[] => [...store.records(of)]
-const toFile = (store: Store): RecordFile => JSON.parse([...fileOf(store, store.records(null))].join('')) as RecordFile
+const toFile = (store: Store): RecordFile =>
+  JSON.parse([...fileOf(store, () => store.records(null))].join('')) as RecordFile
 /** What is wrong with a record, told by replaying it; undefined where nothing is. */
 async function unsound(work: WorkRecord) {
   const made = await replayed(work)

@@ -24,7 +24,8 @@ const jointsChosen = (): Hands['joints'] => {
 }
 /** The school's time zone: what day something was goes by it. The first time it is this computer's. */
 const zone = ref(classroom.zone)
-const zones = Intl.supportedValuesOf('timeZone')
+/** The zone that is kept may be one that the browser does not list, such as UTC. */
+const zones = [...new Set([classroom.zone, ...Intl.supportedValuesOf('timeZone')])].sort()
 const codeName = ref('')
 const trouble = ref('')
 const learnerTrouble = ref('')
@@ -91,7 +92,7 @@ defineExpose({ unsaved, keep })
       <template v-if="!props.first">
         <label id="room-zone">Time zone</label>
         <Select v-model="zone" :options="zones" filter aria-labelledby="room-zone" class="zone" />
-        <p class="quiet">Sessions and lessons are counted by the days of this time zone.</p>
+        <p class="quiet">This decides what day a lesson or a piece of work belongs to.</p>
       </template>
     </section>
     <section>

@@ -13,7 +13,7 @@ const { look, next, coming, trouble } = useStandings()
 const kept = useLocalStorage('sett.lesson-minutes', 12)
 const minutes = ref(Number(kept.value) || 12)
 const now = new Date()
-const day = ref(dayOf(now))
+const day = ref(today())
 const at = ref(`${String(now.getHours()).padStart(2, '0')}:${now.getMinutes() < 30 ? '00' : '30'}`)
 const comes = ref<readonly string[]>(first.filter((id) => classroom.nameOf(id) !== ''))
 /** Steps that were chosen instead of what is next. */

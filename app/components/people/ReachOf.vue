@@ -3,7 +3,8 @@ import type { Role } from '../../../shared/roles'
 
 /** Which learners somebody sees: all of them, or those of some groups and some besides. A helper always has some only. */
 const props = defineProps<{
-  name: string
+  /** What is asked: which learners it is about, and whose. */
+  asked: string
   role: Role
   groups: readonly string[] | null
   learners: readonly string[]
@@ -20,7 +21,7 @@ const toggled = (list: readonly string[], one: string): string[] =>
 
 <template>
   <fieldset class="reach">
-    <legend>Learners of {{ name }}</legend>
+    <legend>{{ asked }}</legend>
     <label v-if="role !== 'helper'" class="inline">
       <Checkbox
         binary
@@ -47,6 +48,9 @@ const toggled = (list: readonly string[], one: string): string[] =>
         {{ l.codeName }}
       </label>
     </template>
+    <p v-if="!isAll && chosen.length === 0 && learners.length === 0" class="none">
+      Nobody is ticked, so no learner will be shown.
+    </p>
   </fieldset>
 </template>
 
@@ -63,7 +67,12 @@ const toggled = (list: readonly string[], one: string): string[] =>
 .reach legend {
   padding: 0;
   font-size: 0.95rem;
-  color: var(--ink-quiet, inherit);
+  color: var(--ink-soft);
+}
+.none {
+  flex-basis: 100%;
+  margin: 0;
+  color: var(--ink-soft);
 }
 .inline {
   display: inline-flex;

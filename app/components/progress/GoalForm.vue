@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { daysFrom } from '../../../shared/days'
 import { capital, REPRESENTATION_IDS, REPRESENTATIONS } from '../../../core/door'
 import { HELP_LEVELS } from '../../../shared/levels'
 import type { KeptGoal } from '../../../shared/progress'
@@ -20,7 +19,7 @@ const HELP: Readonly<Record<string, string>> = {
 }
 const fresh = () => ({
   share: 80,
-  by: daysFrom(dayOf(new Date()), 42),
+  by: today(42),
   words: '',
   material: '',
   help: 'independent',
@@ -44,7 +43,7 @@ const keep = (archived = false): void =>
     material: form.material as KeptGoal['material'],
     help: form.help as KeptGoal['help'],
     share: Math.min(100, Math.max(10, Number(form.share) || 80)) / 100,
-    set: goal?.set ?? dayOf(new Date()),
+    set: goal?.set ?? today(),
     by: form.by,
     words: form.words.trim(),
     archived,

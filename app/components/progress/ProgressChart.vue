@@ -3,6 +3,7 @@ import { scaleLinear, scaleUtc } from 'd3-scale'
 import { line } from 'd3-shape'
 import { format } from 'date-fns'
 import type { AimLine, Phase, Session, Trend } from '../../../core/progress/index'
+import { DAY_MS, WEEK_MS } from '../../../shared/days'
 import { HELP_LEVELS } from '../../../shared/levels'
 
 /**
@@ -33,7 +34,7 @@ const first = computed(() => at(sessions[0]!.day))
 const last = computed(() => {
   const end = at(sessions.at(-1)!.day)
   const goal = aim ? at(aim.to.day) : end
-  const least = new Date(first.value.getTime() + 6 * 86_400_000)
+  const least = new Date(first.value.getTime() + 6 * DAY_MS)
   return new Date(Math.max(end.getTime(), goal.getTime(), least.getTime()))
 })
 const x = computed(() => scaleUtc([first.value, last.value], [LEFT + INSET, WIDE - RIGHT]))
@@ -53,7 +54,6 @@ const path = computed(
       (s) => y.value(valueOf(s)!),
     )(shown.value.filter((s) => s.tried >= least)) ?? '',
 )
-const WEEK_MS = 7 * 86_400_000
 const trendEnds = computed(() => {
   if (measure !== 'share' || !trend || sessions.length < 4) return null
   const weeks = (at(sessions.at(-1)!.day).getTime() - first.value.getTime()) / WEEK_MS

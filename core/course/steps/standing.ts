@@ -1,3 +1,4 @@
+import { WEEK_MS } from '../../days'
 import type { RepresentationId } from '../../materials'
 import { attempt } from '../../refusal'
 import { parseProblem } from '../../problem/parse'
@@ -160,7 +161,7 @@ export function isToCheck({ holds, last, days, step }: StepStanding, steps: read
   if (!holds || last === null) return false
   const sessions = steps.find((s) => s.id === step)?.moveOn?.sessions ?? MOVING_ON.sessions
   const [first, later] = MOVING_ON.checkAfterWeeks
-  const weeks = (now - Date.parse(last)) / (7 * 86_400_000)
+  const weeks = (now - Date.parse(last)) / WEEK_MS
   return weeks >= (days <= sessions ? first : later)
 }
 

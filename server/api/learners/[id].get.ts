@@ -13,5 +13,5 @@ export default route({ least: 'teacher', whose: 'learners', writes: true }, (eve
   const learner = store.learner(id) ?? refuse(404, 'There is no such learner.')
   noteDone(event, 'read everything kept of a learner')
   setResponseHeader(event, 'content-type', 'application/json')
-  return sendStream(event, Readable.from(everythingOf(store, learner)))
+  return Readable.from(everythingOf(store, learner))
 })

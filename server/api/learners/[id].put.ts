@@ -1,9 +1,8 @@
 import { learnerSchema } from '../../../shared/learners'
-import { mustKeepTeams } from '../../utils/groups'
+import { mustBeFreeName, mustKeepTeams } from '../../utils/learners'
 import { mustReach } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { route } from '../../utils/route'
-import { mustBeFreeName } from '../../utils/mayKeep'
 import { useStore } from '../../utils/store'
 
 /** Changes a learner: their code name, groups, what suits them, and whether they are put away. */

@@ -1,6 +1,5 @@
 import { newLearnerSchema } from '../../../shared/schemas'
-import { firstGroups } from '../../utils/groups'
-import { mustBeFreeName } from '../../utils/mayKeep'
+import { firstGroups, mustBeFreeName } from '../../utils/learners'
 import { mustReach, reachOf } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { route } from '../../utils/route'
@@ -17,6 +16,10 @@ export default route({ least: 'teacher', whose: 'learners', writes: true }, asyn
   if (isThere) mustReach(event, learner.id)
   mustBeFreeName(store, learner)
   if (isThere) store.renameLearner(learner)
-  else store.addLearner(learner, firstGroups(event))
+  else
+    store.addLearner(
+      learner,
+      firstGroups(event) ?? refuse(403, 'You have no group to add a learner to. A keeper can give you one.'),
+    )
   return learner
 })

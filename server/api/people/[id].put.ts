@@ -1,5 +1,6 @@
 import { personChangeSchema } from '../../../shared/people'
-import { groupsFor, noteDone } from '../../utils/person'
+import { groupsFor } from '../../utils/learners'
+import { noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { useStore } from '../../utils/store'
 import { route } from '../../utils/route'

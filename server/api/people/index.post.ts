@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { newPersonSchema } from '../../../shared/people'
-import { groupsFor, noteDone } from '../../utils/person'
+import { groupsFor } from '../../utils/learners'
+import { noteDone } from '../../utils/person'
 import { checkedBody, refuse } from '../../utils/problem'
 import { inviteTo } from '../../utils/signIn'
 import { useStore } from '../../utils/store'

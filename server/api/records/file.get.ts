@@ -1,6 +1,7 @@
 import { recordFileQuery } from '../../../shared/schemas'
 import { Readable } from 'node:stream'
 import { fileOf } from '../../utils/keep'
+import type { Damaged } from '../../db/sums'
 import { ofReached } from '../../utils/files'
 import { isReached, reachedRecord, reachOf } from '../../utils/person'
 import { checkedQuery, refuse } from '../../utils/problem'
@@ -16,8 +17,9 @@ export default route({ least: 'teacher', whose: 'learners', writes: false }, (ev
   if (learner !== undefined && !(isReached(event, learner) && store.hasLearner(learner)))
     refuse(404, 'There is no such learner.')
   const name = head ? `${store.learner(head.learnerId)!.codeName}-${head.day}` : 'records'
-  const records = head ? [store.record(head.id)!] : ofReached(store.records, learner, only)
+  const records = (damaged: Damaged) =>
+    head ? [store.record(head.id)!] : ofReached((id) => store.records(id, damaged), learner, only)
   setResponseHeader(event, 'content-type', 'application/json')
   setResponseHeader(event, 'content-disposition', `attachment; filename="sett-${encodeURIComponent(name)}.json"`)
-  return sendStream(event, Readable.from(fileOf(store, records)))
+  return Readable.from(fileOf(store, records))
 })

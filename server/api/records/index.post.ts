@@ -17,7 +17,9 @@ export default route({ least: 'helper', whose: 'learners', writes: true }, async
   const sent = await readSent(await bodyText(event, MAX_RECORD_BYTES))
   if ('errors' in sent) {
     const [first] = sent.errors
-    refuse(first?.detail === BROKEN_JSON ? 400 : 422, first?.detail ?? 'Some of it will not do.', sent.errors)
+    // A text that is no JSON has no place in it to point to.
+    if (sent.status === 400) refuse(400, BROKEN_JSON)
+    refuse(422, first?.detail ?? 'Some of it will not do.', sent.errors)
   }
   const { row, found } = sent
   mustBeKnown(useStore(), row.learnerId)

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../../../shared/days'
 import { reaches } from '../../../shared/roles'
 import { asker, mustReach, noteDone } from '../../utils/person'
 import { refuse } from '../../utils/problem'
@@ -5,7 +6,7 @@ import { useStore } from '../../utils/store'
 import { route } from '../../utils/route'
 
 /** A helper who mistapped takes it back while the sitting goes on; after that, deleting is a teacher's. */
-const SITTING_MS = 2 * 3_600_000
+const SITTING_MS = 2 * HOUR_MS
 
 export default route({ least: 'helper', whose: 'learners', writes: true }, (event) => {
   const store = useStore()

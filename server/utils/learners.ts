@@ -1,7 +1,23 @@
 import type { H3Event } from 'h3'
+import type { Role } from '../../shared/roles'
 import { asker } from './person'
 import { refuse } from './problem'
 import type { Store } from './store'
+
+/** Learners' names and groups: who may have which, and who may change that. */
+
+/** Refuses (409) a code name that another learner has. */
+export function mustBeFreeName(store: Store, learner: { readonly id: string; readonly codeName: string }): void {
+  const namesake = store.learnerNamed(learner.codeName)
+  if (namesake && namesake.id !== learner.id)
+    refuse(409, `There is a learner called ${namesake.codeName} already.`, [
+      { pointer: '/codeName', detail: 'Choose another code name.' },
+    ])
+}
+
+/** The groups that a person is given: a keeper has all learners, and a helper only those of the groups or learners named. */
+export const groupsFor = (role: Role, groups: readonly string[] | null): readonly string[] | null =>
+  role === 'keeper' ? null : role === 'helper' ? (groups ?? []) : groups
 
 /** Groups that give somebody the learners in them. A group that nobody has been given is only a name for some learners. */
 const teams = (store: Store): ReadonlySet<string> => new Set(store.people().flatMap((p) => p.groups ?? []))
