@@ -1,4 +1,4 @@
-import { add, compare, divide, negate, sign, subtract, toCount, ZERO, type Exact } from '../number/exact'
+import { add, compare, divide, negate, sign, sizeOf, subtract, toCount, ZERO, type Exact } from '../number/exact'
 import { valueOf, type Numeral } from '../number/numeral'
 import {
   addPieces,
@@ -108,6 +108,12 @@ export function owing({ aim, left, value }: Pick<Standing, 'aim' | 'left' | 'val
     case 'share':
       return ZERO
   }
+}
+
+/** Whether work has come further from what is asked: more is owed than before, or too much was done. */
+export function leadsAway(before: Standing, after: Standing): boolean {
+  const [was, is] = [owing(before), owing(after)]
+  return sign(is) === -sign(was) || compare(sizeOf(is), sizeOf(was)) > 0
 }
 
 /** Whether what was begun last has been worked in wholly. */

@@ -15,7 +15,7 @@ export function silentAct(setup: Setup, moment: Moment): Act | null {
   return next && isSilent(REPRESENTATIONS[main], moment.states[main], next) ? next : null
 }
 
-/** Outside Show, what is only asked is asked at once. */
+/** Asks what is only asked and moves nothing: outside Show at once, in Show as soon as a hand works. */
 export function askedOn(setup: Setup, moment: Moment): Moment {
   const second = moment.second && askedOn(secondOf(setup), moment.second)
   if (second !== moment.second) return askedOn(setup, { ...moment, second })
@@ -51,6 +51,8 @@ export function goOn(bench: Bench): Moment {
 /** Asks the next number where no hand has anything to do for it. */
 export function ask(bench: Bench): Moment {
   const act = silentAct(bench.setup, bench.now)
+  // A hand was quicker, and it has been asked with its move.
+  if (!act && bench.mode === 'show' && bench.now.standing.begun > 1) return bench.now
   if (!act) throw new Refusal('The next step is for the hand: nothing is only asked here.')
   return laid(bench.setup, bench.now, [act], { on: null, moves: [] })
 }

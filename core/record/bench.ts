@@ -42,7 +42,7 @@ export function enter(bench: Bench, entry: Entry): Bench {
     if (entry.move === 'redo') return redo(bench, entry)
     return step(bench, entry, onBench(bench, entry.move), [])
   }
-  return step(bench, entry, movedAnywhere(bench, entry.on, entry.move), [])
+  return step(bench, entry, movedByHand(bench, entry.on, entry.move), [])
 }
 
 function step(bench: Bench, entry: Entry, moment: Moment, undone: readonly Entry[]): Bench {
@@ -70,7 +70,7 @@ function undo(bench: Bench, entry: Entry): Bench {
 function redo(bench: Bench, entry: Entry): Bench {
   const again = bench.undone.at(-1)
   if (!again) throw new Refusal('There is nothing to do again.')
-  const moment = again.on === 'bench' ? onBench(bench, again.move) : movedAnywhere(bench, again.on, again.move)
+  const moment = again.on === 'bench' ? onBench(bench, again.move) : movedByHand(bench, again.on, again.move)
   const next = step(bench, again, moment, bench.undone.slice(0, -1))
   return { ...next, log: extended(bench.log, entry) }
 }
@@ -89,8 +89,9 @@ function onBench(bench: Bench, move: string): Moment {
   throw new Refusal(`The bench has no move “${move}”.`, 'It knows ask, go on, guess, undo and redo.')
 }
 
-/** A move on the bench's own representations, or on the second one. */
-function movedAnywhere({ setup, now }: Bench, on: RepresentationId, text: string): Moment {
+/** A move on the bench's own representations, or on the second one. What is only asked is asked before it, if it has not been. */
+function movedByHand({ setup, now: before }: Bench, on: RepresentationId, text: string): Moment {
+  const now = askedOn(setup, before)
   if (on !== setup.both || !now.second) return moved(setup, now, on, text)
   return { ...now, second: moved(secondOf(setup), now.second, on, text) }
 }

@@ -28,6 +28,8 @@ export interface Stone {
   readonly owedKind: Owed['kind'] | null
   /** Whether it is what the way asks here; `part` of it, or something else that is nevertheless true. */
   readonly step: 'planned' | 'part' | 'other'
+  /** Whether more is owed after it than before, or too much has been done: another order than the way's leads to the answer as well. */
+  readonly strays: boolean
   /** The name of a slip seen in it, for the record; empty where there is none. */
   readonly slip: string
   /** On beads: by which rules the digits went, why by no earlier ones, and what hands and fingers do. */

@@ -6,6 +6,7 @@ import { amountsOf, isAnswer, type Problem } from '../problem/problem'
 import { REPRESENTATIONS } from '../representation/index'
 import { match, type Match, type Side } from '../representation/match'
 import type { RepresentationId } from '../representation/representation'
+import { nextOf } from '../way/index'
 import type { Bench, Moment } from './moment'
 import { SLIPS } from './slips'
 
@@ -27,6 +28,13 @@ export function outcome(bench: Bench): {
     read,
     ...(remainder === null ? {} : { remainder }),
   }
+}
+
+/** Whether the right answer stands there and only has to be read. */
+export function isWorkedOut({ setup, now }: Bench): boolean {
+  const next = nextOf(setup, now.standing)
+  if (next?.kind !== 'read' || (now.stones.last?.owed ?? '') !== '') return false
+  return isAnswer(setup.problem, next.value, next.remainder, next.as)
 }
 
 /** Whether a comparison holds, and names just the amounts that were to be compared. */

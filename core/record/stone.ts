@@ -1,5 +1,5 @@
 import type { Act } from '../act/act'
-import { stand, type Standing } from '../act/standing'
+import { leadsAway, stand, type Standing } from '../act/standing'
 import { ZERO } from '../number/exact'
 import { zeroLeftOut } from '../mistakes/dividing'
 import { groupTooMany } from '../mistakes/groups'
@@ -112,46 +112,76 @@ export function laid(setup: Setup, from: Moment, acts: readonly Act[], hand: Han
     open: null,
   }
   if (acts.length === 0 && owed === '') return { ...shared, stones: from.stones }
-  const words = once(() => wordsOf(setup, from, acts, stood, hand))
-  const stone: Stone = {
-    on: hand.on,
-    acts,
-    moves: followed.moves,
-    get label() {
-      return words().label
+  const stone = new ToldStone(
+    {
+      on: hand.on,
+      acts,
+      moves: followed.moves,
+      lines,
+      before,
+      shows: standing.value,
+      owed,
+      owedKind: hand.owed?.kind ?? null,
+      step: hand.step ?? 'planned',
+      strays: hand.step === 'other' && leadsAway(from.standing, standing),
+      slip: hand.slip || watched(from, hand) || owedSlip(setup, hand.owed) || slipOf(setup, from, acts, standing),
+      waiting: followed.waiting,
     },
-    get say() {
-      return owed || words().say
-    },
-    lines,
-    before,
-    shows: standing.value,
-    owed,
-    owedKind: hand.owed?.kind ?? null,
-    step: hand.step ?? 'planned',
-    slip: hand.slip || watched(from, hand) || owedSlip(setup, hand.owed) || slipOf(setup, from, acts, standing),
-    get detail() {
-      return words().detail
-    },
-    waiting: followed.waiting,
-  }
+    () => wordsOf(setup, from, acts, stood, hand),
+  )
   return { ...shared, stones: extended(from.stones, stone) }
 }
 
-/** A thing that is made when it is first asked for. */
-function once<T extends object>(make: () => T): () => T {
-  let made: T | undefined
-  return () => (made ??= make())
+type Words = Pick<Stone, 'label' | 'say' | 'detail'>
+
+/** A stone whose words are made only when somebody hears or reads them: checking a record needs none of them. */
+class ToldStone implements Stone {
+  readonly on: Stone['on']
+  readonly acts: Stone['acts']
+  readonly moves: Stone['moves']
+  readonly lines: Stone['lines']
+  readonly before: Stone['before']
+  readonly shows: Stone['shows']
+  readonly owed: string
+  readonly owedKind: Stone['owedKind']
+  readonly step: Stone['step']
+  readonly strays: boolean
+  readonly slip: string
+  readonly waiting: Stone['waiting']
+  #make: () => Words
+  #made: Words | undefined
+
+  constructor(done: Omit<Stone, keyof Words>, make: () => Words) {
+    this.on = done.on
+    this.acts = done.acts
+    this.moves = done.moves
+    this.lines = done.lines
+    this.before = done.before
+    this.shows = done.shows
+    this.owed = done.owed
+    this.owedKind = done.owedKind
+    this.step = done.step
+    this.strays = done.strays
+    this.slip = done.slip
+    this.waiting = done.waiting
+    this.#make = make
+  }
+  get #words(): Words {
+    return (this.#made ??= this.#make())
+  }
+  get label(): string {
+    return this.#words.label
+  }
+  get say(): string {
+    return this.owed || this.#words.say
+  }
+  get detail(): BeadDetail | null {
+    return this.#words.detail
+  }
 }
 
-/** What is said of acts, made only when somebody hears or reads it: checking a record needs none of it. `stood` is what stood before each. */
-function wordsOf(
-  setup: Setup,
-  from: Moment,
-  acts: readonly Act[],
-  stood: readonly Standing[],
-  hand: HandMoves,
-): Pick<Stone, 'label' | 'say' | 'detail'> {
+/** What is said of acts. `stood` is what stood before each. */
+function wordsOf(setup: Setup, from: Moment, acts: readonly Act[], stood: readonly Standing[], hand: HandMoves): Words {
   const pack = packFor(setup)
   const hands = handsOf(setup)
   const main = from.states[setup.representation]

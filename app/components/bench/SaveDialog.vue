@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isWorkedOut } from '../../../core/door'
 import type { Help } from '../../../shared/levels'
 
 const open = defineModel<boolean>('open', { required: true })
@@ -8,7 +9,7 @@ const bench = useBench()
 const { t } = useI18n()
 const classroom = useClassroom()
 // The dialog is made anew each time it is opened, so it starts from what stands.
-const right = ref(bench.result.right)
+const right = ref(bench.result.right || (!bench.result.finished && isWorkedOut(bench.bench)))
 const help = ref<Help>(bench.bench.mode === 'show' ? 'shown' : 'independent')
 const note = ref('')
 const learnerId = ref<string | null>(classroom.learnerId)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { handsOf, labelOf, packOf } from '../../../core/door'
+import { handsOf, labelOf, packOf, type Stone } from '../../../core/door'
 
 const bench = useBench()
 const { t } = useI18n()
@@ -37,8 +37,8 @@ const shown = computed(() =>
 const later = computed(() => Math.max(0, bench.stones.length - first.value - SHOWN))
 const look = (by: number): void =>
   void (first.value = Math.max(0, Math.min(bench.stones.length - SHOWN, first.value + by)))
-const note = (step: string, owed: string): string =>
-  owed ? t('course.notFinished') : step === 'other' && bench.bench.mode !== 'alone' ? t('course.notPlanned') : ''
+const note = ({ strays, owed }: Stone): string =>
+  owed ? t('course.notFinished') : strays && bench.bench.mode !== 'alone' ? t('course.strays') : ''
 </script>
 
 <template>
@@ -62,7 +62,7 @@ const note = (step: string, owed: string): string =>
         @blur="bench.picked = null"
       >
         <span v-if="stone.owed && bench.bench.mode !== 'alone'" aria-hidden="true">… </span
-        ><MathLine :line="figures(stone.label)" named /><span class="sr-only">{{ note(stone.step, stone.owed) }}</span>
+        ><MathLine :line="figures(stone.label)" named /><span class="sr-only">{{ note(stone) }}</span>
       </button>
     </li>
     <li v-if="later > 0">
