@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { MOST_STEPS, STRANDS, type Course, type Limits, type StepStanding } from '../core/course/index'
+import { MOST_STEPS, STRANDS, type Course, type Limits, type Said, type StepStanding } from '../core/course/index'
 import { REPRESENTATION_IDS, WAY_IDS } from '../core/door'
 import { CELL_IDS } from '../core/story/index'
 import { ident, oneOf, uuid } from './fields'
@@ -68,6 +68,21 @@ export interface CoursesHere {
 }
 export const chosenSchema = z.strictObject({ course: ident })
 
+/** What was said of one of a learner’s steps. */
+export interface ToldStep extends Said {
+  readonly step: string
+}
+/** As much as is said of a learner’s steps at once. */
+const MOST_TOLD = 500
+/** What somebody says of a learner’s steps now: known, not known yet, or null where what was said before is taken back. */
+export const toldSchema = z.strictObject({
+  told: z
+    .array(z.strictObject({ step: ident, knows: z.boolean().nullable() }))
+    .min(1, 'Say it of one step at least.')
+    .max(MOST_TOLD, `At most ${MOST_TOLD} steps at once.`),
+  placed: z.boolean(),
+})
+export type TellSteps = z.output<typeof toldSchema>['told']
 /** So many learners are asked after at once. */
 export const MOST_STANDINGS = 40
 export const standingsQuery = z.strictObject({
@@ -79,7 +94,7 @@ export const standingsQuery = z.strictObject({
 /** Where a learner stands on a course, as far as they have worked on it. */
 export interface LearnerStanding {
   readonly learnerId: string
-  /** Of steps that have been worked. */
+  /** Of steps that have been worked, or of which something was said. */
   readonly standings: readonly StepStanding[]
   /** What was worked lately, the latest first. */
   readonly had: readonly string[]

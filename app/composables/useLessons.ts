@@ -1,27 +1,21 @@
-import { attempt, parseProblem, printProblem } from '../../core/door'
 import type { RecordPage, RecordSummary } from '../../shared/listing'
 import type { Lesson } from '../../shared/lessons'
-import type { Waiting } from '../stores/bench/queue'
+import { daysFrom } from '../../shared/days'
 import { request } from '../utils/request'
+import type { Waiting } from '../utils/waiting'
 
-/** A problem as records have it. */
-function printed(text: string): string {
-  const read = attempt(() => printProblem(parseProblem(text)))
-  return 'ok' in read ? read.ok : text
-}
-
-/** Which of a lesson's problems were worked on its day: for each of its turns the record, if there is one. */
-export async function workedIn({ day, learners, turns }: Lesson): Promise<readonly (RecordSummary | null)[]> {
+/** For each turn of a lesson the record of its work, if there is one and it has not been deleted. */
+export async function workedIn({ learners, turns }: Lesson): Promise<readonly (RecordSummary | null)[]> {
+  const days = [...new Set(turns.flatMap((t) => (t.done?.record ? [dayOf(t.done.at)] : [])))]
   const pages = await Promise.all(
-    learners.map((id) => request<RecordPage>(`/api/records?learner=${id}&from=${day}&to=${day}&limit=200`)),
+    days.flatMap((day) =>
+      learners.map((id) =>
+        request<RecordPage>(`/api/records?learner=${id}&from=${daysFrom(day, -1)}&to=${day}&limit=200`),
+      ),
+    ),
   )
-  const left = pages.flatMap((p) => [...p.records]).reverse()
-  return turns.map(({ learner, problem, mode }) => {
-    const at = left.findIndex(
-      (r) => r.problem === printed(problem) && (learner === null ? mode === 'show' : r.learnerId === learner),
-    )
-    return at < 0 ? null : left.splice(at, 1)[0]!
-  })
+  const records = new Map(pages.flatMap((p) => p.records.map((r) => [r.id, r] as const)))
+  return turns.map((t) => records.get(t.done?.record ?? '') ?? null)
 }
 
 /** A lesson's problems as the Bench takes them, from one of them on. */
@@ -34,9 +28,3 @@ export const turnsOf = (lesson: Lesson, from = 0): readonly Waiting[] =>
     mode,
     lesson: lesson.id,
   }))
-
-/** The first problem after the last one that was worked; the first of all where all were. */
-export const goesOnAt = (worked: readonly (RecordSummary | null)[]): number => {
-  const last = worked.findLastIndex((r) => r !== null)
-  return last + 1 < worked.length ? last + 1 : 0
-}

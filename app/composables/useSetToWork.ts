@@ -1,4 +1,4 @@
-import type { Waiting } from '../stores/bench/queue'
+import type { Waiting } from '../utils/waiting'
 import type { Over } from '../stores/bench/settings'
 
 /** Takes problems to the Bench, to be worked one after another. */

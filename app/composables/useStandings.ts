@@ -1,5 +1,13 @@
-import { laidSteps, nextStep, type Coming, type Placed, type Step, type StepStanding } from '../../core/course/index'
-import { MOST_STANDINGS, type LearnerStanding } from '../../shared/courses'
+import {
+  isKnown,
+  laidSteps,
+  nextStep,
+  type Coming,
+  type Placed,
+  type Step,
+  type StepStanding,
+} from '../../core/course/index'
+import { MOST_STANDINGS, type LearnerStanding, type TellSteps } from '../../shared/courses'
 import { request } from '../utils/request'
 
 /** What somebody who has worked nothing stands on. */
@@ -12,6 +20,7 @@ const nothing = (step: Step): StepStanding => ({
   material: step.materials[0]!,
   ms: null,
   last: null,
+  told: null,
 })
 
 /** Where learners stand on the room's course. */
@@ -45,6 +54,19 @@ export function useStandings() {
     return courses.steps.map((step) => known.get(step.id) ?? nothing(step))
   }
   const next = (learner: string): Step | null => nextStep(courses.steps, standings(learner))
+  /** Whether anything is known of where somebody stands: before that they have no step. */
+  const known = (learner: string): boolean => isKnown(standings(learner))
+  /** Says what a learner knows; returns what undoes it. @throws ServerRefusal */
+  async function tell(learner: string, told: TellSteps, placed = false): Promise<() => Promise<void>> {
+    const send = async (steps: TellSteps, found: boolean): Promise<TellSteps> => {
+      const body = { told: steps, placed: found }
+      const { before } = await request<{ before: TellSteps }>(`/api/learners/${learner}/told`, { method: 'PUT', body })
+      await look([...new Set([...all.value.keys(), learner])])
+      return before
+    }
+    const before = await send(told, placed)
+    return async () => void (await send(before, false))
+  }
   const laid = (learner: string | null): ReadonlySet<string> => laidSteps(courses.steps, standings(learner))
   /** Somebody who comes to a lesson at a step: with what suits them there, how long they took, and what they have had. */
   const coming = (id: string, step: Step): Coming => {
@@ -56,13 +78,19 @@ export function useStandings() {
       ...(own ? { material: own.material, ms: own.ms } : {}),
     }
   }
-  return { all, look, standings, next, laid, coming, trouble }
+  return { all, look, standings, next, known, tell, laid, coming, trouble }
 }
 
 /** What is to be said of a standing. */
-export function standingTold({ worked, right, days, holds }: StepStanding): string {
-  if (worked === 0) return 'not worked yet'
-  return `${right} of ${worked} without help, on ${days} ${days === 1 ? 'day' : 'days'}${holds ? '; it holds' : ''}`
+export function standingTold({ worked, right, days, holds, told }: StepStanding): string {
+  const said = told
+    ? `${told.placed ? 'found by placement' : `said by ${told.by}`} on ${dayInWords(dayOf(told.at))}: ${told.knows ? 'known' : 'not known yet'}`
+    : ''
+  if (worked === 0) return said || 'not worked yet'
+  return (
+    (said ? `${said}; ` : '') +
+    `${right} of ${worked} without help, on ${days} ${days === 1 ? 'day' : 'days'}${holds ? '; it holds' : ''}`
+  )
 }
 
 /** Why a step comes next: after what that is laid, and how it went there so far. */

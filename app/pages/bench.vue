@@ -5,11 +5,13 @@ import type { SavedRecord } from '../../shared/schemas'
 import { matOf } from '../mats'
 import { placesOf } from '../utils/lit'
 import { placesFor } from '../utils/placesFor'
+import type { Draft } from '../utils/kept'
 import { request } from '../utils/request'
 import { focusHome } from '../composables/useReturnFocus'
 
 const FirstCard = defineAsyncComponent(() => import('../components/shelf/FirstCard.vue'))
 const MaterialShelf = defineAsyncComponent(withAll(() => import('../components/shelf/MaterialShelf.vue')))
+const UnsavedWork = defineAsyncComponent(() => import('../components/bench/UnsavedWork.vue'))
 const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDialog.vue'))
 const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDialog.vue'))
 
@@ -25,6 +27,9 @@ const showing = useShowing()
 const { predicts, asked, forward, back, play } = showing
 
 const saving = ref(false)
+/** Unsaved work that is being saved, of that which was put aside. */
+const savingAside = shallowRef<Draft | null>(null)
+const unsaved = ref(false)
 const keys = ref(false)
 const besides = ref(false)
 const { access, toggleEasy } = useAccess()
@@ -49,7 +54,7 @@ async function open(): Promise<void> {
     } catch (error) {
       trouble.value = (error as Error).message
     }
-  } else if (bench.bench.log.length === 0 && !bench.restore()) bench.ask(bench.problem)
+  } else if (bench.bench.log.length === 0 && !bench.restore() && !bench.resumeTurn()) bench.ask(bench.problem)
 }
 const { locale } = useI18n({ useScope: 'global' })
 watch([() => classroom.spoken, locale], () => bench.bench.log.length === 0 && bench.again())
@@ -78,13 +83,59 @@ async function whispered(text: string): Promise<void> {
   quieten()
   speak(text)
 }
+/** Says in the strip that the problem is set, also where it was set before and nothing lay there. */
+async function started(): Promise<void> {
+  // The bench has cleared the last notice by then.
+  await nextTick()
+  notice.value = t('bench.started', { problem: pretty(bench.problem) })
+}
 function save(): void {
+  savingAside.value = null
   if (bench.bench.log.length > 0) saving.value = true
 }
-function saved(): void {
-  void tell(t('bench.saved'), t('bench.savedMore', { problem: pretty(bench.problem) }))
+function saveAside(draft: Draft): void {
+  savingAside.value = draft
+  saving.value = true
 }
+const HELP = {
+  independent: 'save.independent',
+  pointed: 'save.pointed',
+  spoken: 'save.spoken',
+  shown: 'save.shown',
+  'hand-over-hand': 'save.handOverHand',
+} as const
+const saved = (problem: string): void => void tell(t('bench.saved'), t('bench.savedMore', { problem }))
+const failing = async (work: () => Promise<void>): Promise<void> => {
+  try {
+    await work()
+    trouble.value = ''
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
+/** What is told of the turn that was saved by itself last. */
+const toldTurn = computed(() => {
+  const turn = bench.savedTurn
+  return turn
+    ? t('bench.turnSaved', {
+        name: classroom.nameOf(turn.learner),
+        problem: pretty(turn.draft.work.problem),
+        outcome: t(turn.outcome.right ? 'save.right' : 'save.notRight'),
+        help: t(HELP[turn.outcome.help]),
+      })
+    : ''
+})
+/** Whose work is not saved yet, by name. */
+const unsavedOf = computed(() =>
+  [...new Set(bench.asides.map((d) => (d.learner && classroom.nameOf(d.learner)) || t('unsaved.nobody')))].join(', '),
+)
 async function next(): Promise<void> {
+  if (bench.turn?.lesson && bench.queue.length === 0) {
+    const { lesson } = bench.turn
+    await bench.endTurn()
+    bench.leaveQueue()
+    return void (await navigateTo(`/lesson/${lesson}`))
+  }
   const refused = await bench.another()
   trouble.value = refused?.message ?? ''
   if (refused) return
@@ -119,6 +170,11 @@ const card = computed(() => {
   const id = setup.value.representation
   return handsOn.value && hasMat(id) && !seen.value.includes(id) ? id : null
 })
+/** It is out of the way as soon as hands work. */
+watch(
+  () => bench.bench.log.length > 0 && card.value,
+  (id) => id && (seen.value = [...seen.value, id]),
+)
 const putCardAway = (): void => {
   if (card.value) seen.value = [...seen.value, card.value]
   focusHome()?.focus()
@@ -170,20 +226,30 @@ onBeforeUnmount(() => (presenting.value = false))
 <template>
   <div class="bench" :class="{ presenting, stepping, single: access.single }">
     <h1 class="sr-only">{{ t('places.bench') }}</h1>
-    <AskBar ref="ask" />
+    <AskBar ref="ask" @started="started" />
     <p v-if="trouble" class="aside" role="alert">{{ trouble }}</p>
     <p v-else-if="bench.replaying" class="aside" role="status">
       <span>{{ t('bench.replaying', { at: bench.replaying.at, of: bench.replaying.benches.length - 1 }) }}</span>
       <button type="button" class="stone-button" @click="bench.look(0)">{{ t('bench.backToStart') }}</button>
     </p>
-    <p v-else-if="bench.aside" class="aside" role="status">
-      <span
-        ><MathLine :line="pretty(bench.aside.work.problem)" named /> {{ t('bench.leftUnsaved')
-        }}<template v-if="bench.asides.length > 1">, {{ t('bench.beforeIt', { n: bench.asides.length - 1 }) }}</template
-        >.</span
-      >
-      <button type="button" class="stone-button" @click="bench.bringBack">{{ t('bench.bringBack') }}</button>
-      <button type="button" class="stone-button bare" @click="bench.letGo">{{ t('bench.discard') }}</button>
+    <p v-else-if="bench.abandoned" class="aside" role="status">
+      <span>{{ t(bench.abandoned.now?.lesson ? 'bench.lessonLeft' : 'bench.queueLeft') }}</span>
+      <button type="button" class="stone-button" @click="bench.backToQueue()">{{ t('bench.undo') }}</button>
+      <button type="button" class="stone-button bare" @click="bench.abandoned = null">{{ t('bench.close') }}</button>
+    </p>
+    <p v-else-if="bench.turnTrouble" class="aside" role="alert">
+      <span>{{ t('bench.turnUnsaved', { why: bench.turnTrouble }) }}</span>
+    </p>
+    <p v-else-if="bench.savedTurn" class="aside" role="status">
+      <span>{{ toldTurn }}</span>
+      <button type="button" class="stone-button" @click="failing(bench.undoSave)">{{ t('bench.undoSave') }}</button>
+      <button v-if="bench.savedTurn.draft.id === bench.id" type="button" class="stone-button bare" @click="save">
+        {{ t('bench.changeSave') }}
+      </button>
+    </p>
+    <p v-if="bench.asides.length > 0 && !presenting && !bench.replaying" class="aside" role="status">
+      <span>{{ t('bench.unsaved', { n: bench.asides.length, whose: unsavedOf }, bench.asides.length) }}</span>
+      <button type="button" class="stone-button" @click="unsaved = true">{{ t('bench.showUnsaved') }}</button>
     </p>
     <div class="work" :class="{ paired: bench.second }">
       <div id="mat" class="mat-side" tabindex="-1">
@@ -228,7 +294,8 @@ onBeforeUnmount(() => (presenting.value = false))
     <button v-if="access.single" type="button" class="stone-button all-again" @click="toggleEasy">
       {{ t('bench.everything') }}
     </button>
-    <SaveDialog v-if="saving" v-model:open="saving" @saved="saved" />
+    <UnsavedWork v-if="unsaved" v-model:open="unsaved" @save="saveAside" />
+    <SaveDialog v-if="saving" v-model:open="saving" :draft="savingAside" @saved="saved" />
     <KeysDialog v-if="keys" v-model:open="keys" />
     <MaterialShelf
       v-if="besides"

@@ -70,7 +70,7 @@ useHead({ title: 'Several ways on one board – Sett' })
         :aria-invalid="trouble !== ''"
         :aria-describedby="trouble ? 'board-trouble' : undefined"
       />
-      <button type="submit" class="stone-button main">Lay it out</button>
+      <button type="submit" class="stone-button main">Start</button>
       <p v-if="trouble" id="board-trouble" class="trouble" role="alert">{{ trouble }}</p>
       <p v-else-if="laid.panels.length > 0" class="said learner" :class="{ agree: laid.agree }" role="status">
         <span aria-hidden="true">{{ laid.agree ? '✓' : '↻' }}</span>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { saidAs, type Placed, type Step } from '../../core/course/index'
-import { packOf } from '../../core/door'
+import { saidAs, strandOf, type Placed, type Step } from '../../core/course/index'
+import { capital, packOf } from '../../core/door'
+import type { TellSteps } from '../../shared/courses'
 import type { Stone } from '../components/courses/StepMap.vue'
 
 /** The room's course as laid stones: where a learner stands, what comes next and why, and problems for just this step. */
 const classroom = useClassroom()
 const courses = useCourses()
 const session = useSession()
-const { all, look, standings, next: nextOf, laid: laidOf, trouble } = useStandings()
+const { all, look, standings, next: nextOf, known: isKnownOf, tell, laid: laidOf, trouble } = useStandings()
 const failed = ref('')
 const tried = async (work: () => Promise<unknown>): Promise<void> => {
   failed.value = ''
@@ -26,6 +27,45 @@ watch(
 
 const of = computed(() => new Map(standings(classroom.learnerId).map((s) => [s.step, s])))
 const next = computed(() => (classroom.learner ? nextOf(classroom.learner.id) : null))
+const isKnown = computed(() => classroom.learner !== null && isKnownOf(classroom.learner.id))
+/** The step that was worked last, near which a placement asks first. */
+const near = computed(
+  () => standings(classroom.learnerId).reduce((a, b) => ((b.last ?? '') > (a.last ?? '') ? b : a)).step,
+)
+/** What was said last of the learner's steps, and what takes it back. */
+const said = shallowRef<{ readonly what: string; readonly undo: () => Promise<void> } | null>(null)
+watch(
+  () => classroom.learnerId,
+  () => (said.value = null),
+)
+async function say(what: string, told: TellSteps, placed = false): Promise<void> {
+  const { id } = classroom.learner!
+  await tried(async () => void (said.value = { what, undo: await tell(id, told, placed) }))
+}
+async function takeBack(): Promise<void> {
+  const { undo } = said.value!
+  await tried(async () => {
+    await undo()
+    said.value = null
+  })
+}
+async function accept(told: TellSteps): Promise<void> {
+  placing.value = false
+  chosenId.value = ''
+  await say(`${classroom.learner!.codeName}’s step is set from these answers.`, told, true)
+}
+const sayOfStep = (knows: boolean | null): Promise<void> =>
+  say(
+    knows === null
+      ? 'What was said of this step is taken back.'
+      : `Noted: ${chosen.value.title} is ${knows ? 'known' : 'not known yet'}.`,
+    [{ step: chosen.value.id, knows }],
+  )
+const sayOfStrand = (knows: boolean): Promise<void> =>
+  say(
+    `Noted: ${capital(chosen.value.strand)} is ${knows ? 'known' : 'not known yet'}.`,
+    strandOf(courses.steps, chosen.value.strand).map((s) => ({ step: s.id, knows })),
+  )
 const laid = computed(() => laidOf(classroom.learnerId))
 const chosenId = ref('')
 const chosen = computed<Step>(() => courses.stepOf(chosenId.value) ?? next.value ?? courses.steps[0]!)
@@ -105,12 +145,20 @@ useHead({ title: 'Courses – Sett' })
         <button type="button" class="stone-button main" @click="choose(next.id)">{{ next.title }}</button>
         <span class="quiet">{{ why }}</span>
       </p>
-      <p v-else-if="classroom.learner">Every step holds for {{ classroom.learner.codeName }}.</p>
+      <p v-else-if="classroom.learner && !isKnown">
+        {{ classroom.learner.codeName }} has no step yet. Find it with a few questions, or say of a step below whether
+        it is known.
+      </p>
+      <p v-else-if="classroom.learner">{{ classroom.learner.codeName }} knows every step of this course.</p>
       <p v-else class="quiet">
         Choose a learner at the top right, and their stones are filled from what they have worked.
       </p>
     </header>
     <p v-if="failed || trouble" class="trouble" role="alert">{{ failed || trouble }}</p>
+    <p v-if="said" class="in-row" role="status">
+      {{ said.what }}
+      <button type="button" class="stone-button" @click="takeBack">Undo</button>
+    </p>
     <PlacingForm
       v-if="placing && classroom.learner"
       :key="classroom.learner.id"
@@ -118,6 +166,8 @@ useHead({ title: 'Courses – Sett' })
       :name="classroom.learner.codeName"
       :steps="courses.steps"
       :earlier="earlier"
+      :near="isKnown ? near : null"
+      @accept="accept"
       @choose="choose"
     />
     <div class="bar no-print" role="group" aria-label="The map">
@@ -172,8 +222,11 @@ useHead({ title: 'Courses – Sett' })
         :step="chosen"
         :had="had"
         :told="standingTold(of.get(chosen.id) ?? standings(null)[0]!)"
+        :said="of.get(chosen.id)?.told?.knows ?? null"
         @choose="choose"
         @print="print('problems')"
+        @say="sayOfStep"
+        @say-strand="sayOfStrand"
       />
     </div>
   </div>

@@ -91,7 +91,7 @@ useHead({ title: 'Missing digits – Sett' })
         :aria-invalid="trouble !== ''"
         aria-describedby="missing-how"
       />
-      <button type="submit" class="stone-button main">Lay it out</button>
+      <button type="submit" class="stone-button main">Start</button>
       <p id="missing-how" class="quiet">? stands for one digit</p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     </form>

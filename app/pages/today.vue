@@ -3,8 +3,7 @@ import { daysBetween } from '../../shared/days'
 import { isToCheck, type Step } from '../../core/course/index'
 import { attempt, capital } from '../../core/door'
 import { planLesson } from '../../core/course/index'
-import type { Lesson } from '../../shared/lessons'
-import type { RecordSummary } from '../../shared/listing'
+import { goesOnAt, stateOf, type Lesson } from '../../shared/lessons'
 import { request } from '../utils/request'
 
 /** The first screen of a working day: who comes, what is next for each and why, and one key to begin. */
@@ -12,18 +11,15 @@ const classroom = useClassroom()
 const courses = useCourses()
 const session = useSession()
 const { turnByTurn } = useSetToWork()
-const { all, look, standings, next, coming: comingTo, trouble } = useStandings()
+const { all, look, standings, next, known, coming: comingTo, trouble } = useStandings()
 const failed = ref('')
 const day = today()
 const DAYS_AHEAD = 14
 const lessons = shallowRef<readonly Lesson[]>([])
-const worked = shallowRef<ReadonlyMap<string, readonly (RecordSummary | null)[]>>(new Map())
 async function load(): Promise<void> {
   const to = today(DAYS_AHEAD)
   const [, found] = await Promise.all([courses.load(), request<Lesson[]>(`/api/lessons?from=${day}&to=${to}`)])
   lessons.value = found
-  const now = found.filter((l) => l.day === day)
-  worked.value = new Map(await Promise.all(now.map(async (l) => [l.id, await workedIn(l)] as const)))
 }
 try {
   await load()
@@ -32,10 +28,13 @@ try {
 }
 const now = computed(() => lessons.value.filter((l) => l.day === day))
 const later = computed(() => lessons.value.filter((l) => l.day !== day))
-const isDone = (l: Lesson): boolean => {
-  const of = worked.value.get(l.id) ?? []
-  return of.length > 0 && of.at(-1) !== null
-}
+const isDone = (l: Lesson): boolean => stateOf(l) === 'done'
+const stateIn = (l: Lesson): string =>
+  stateOf(l) === 'under way'
+    ? `, under way: ${l.turns.filter((t) => t.done).length} of ${l.turns.length}`
+    : isDone(l)
+      ? ', done'
+      : ''
 
 /** So many learners are looked after at once, those first who come today. */
 const MOST = 12
@@ -76,7 +75,9 @@ const rows = computed(() =>
             own.find((s) => s.step === step.id)!,
             titleOf,
           )
-        : 'Every step holds.',
+        : known(id)
+          ? 'Knows every step of the course.'
+          : 'Find the step with a few questions, or choose it on the course.',
       checks: courses.steps
         .filter((s) =>
           isToCheck(
@@ -118,7 +119,7 @@ async function begin(id: string, step: Step | null): Promise<void> {
     )
 }
 const beginLesson = async (lesson: Lesson): Promise<void> =>
-  void (failed.value = await turnByTurn(turnsOf(lesson, goesOnAt(worked.value.get(lesson.id) ?? []))))
+  void (failed.value = await turnByTurn(turnsOf(lesson, goesOnAt(lesson))))
 /** What the one key begins: the next lesson of today, else whoever stands first. */
 const firstLesson = computed(() => now.value.find((l) => !isDone(l)))
 const first = computed(() => (firstLesson.value ? null : (rows.value.find((r) => r.step) ?? null)))
@@ -171,10 +172,10 @@ useHead({ title: 'Today – Sett' })
           <span class="time">{{ l.at }}</span>
           <span class="who">{{ namesOf(l) }}</span>
           <span>{{ stepsOf(l) }}</span>
-          <span class="quiet">{{ l.minutes }} minutes{{ isDone(l) ? ', done' : '' }}</span>
+          <span class="quiet">{{ l.minutes }} minutes{{ stateIn(l) }}</span>
           <span class="in-row">
             <button type="button" class="stone-button" @click="beginLesson(l)">
-              {{ goesOnAt(worked.get(l.id) ?? []) > 0 ? 'Go on' : 'Begin' }}
+              {{ stateOf(l) === 'under way' ? 'Go on' : 'Begin' }}
             </button>
             <NuxtLink class="stone-button bare" :to="`/lesson/${l.id}`" :aria-label="`The lesson of ${namesOf(l)}`"
               >Look at it</NuxtLink
@@ -201,7 +202,9 @@ useHead({ title: 'Today – Sett' })
             {{ r.name }}</label
           >
           <span class="step">
-            <b>{{ r.step ? `${capital(r.step.strand)}: ${r.step.title}` : 'Every step holds' }}</b>
+            <b>{{
+              r.step ? `${capital(r.step.strand)}: ${r.step.title}` : known(r.id) ? 'All steps known' : 'No step yet'
+            }}</b>
             <span class="quiet">{{ r.why }}</span>
             <span v-if="r.checks.length" class="again"
               >Look again at
@@ -227,6 +230,9 @@ useHead({ title: 'Today – Sett' })
           >
             Begin
           </button>
+          <NuxtLink v-else-if="!known(r.id)" class="stone-button" to="/courses" @click="classroom.learnerId = r.id"
+            >Find {{ r.name }}’s step</NuxtLink
+          >
         </li>
       </ul>
       <button v-if="coming.length > MOST && !every" type="button" class="stone-button" @click="every = true">

@@ -20,16 +20,18 @@ import {
   translate,
   listed,
 } from '../../core/door'
-import type { Outcome, SavedRecord } from '../../shared/schemas'
+import type { Outcome } from '../../shared/schemas'
 import { besides } from '../utils/benchRequest'
+import { waitingWithout } from '../utils/forgetLearner'
 import type { Draft } from '../utils/kept'
-import { request } from '../utils/request'
 import { benchDrafts } from './bench/drafts'
 import { benchLying } from './bench/lying'
 import { benchQueue } from './bench/queue'
 import { benchReplay } from './bench/replay'
 import { benchSettings, type Over } from './bench/settings'
 import { benchSteps } from './bench/steps'
+import { benchTurns, saveWork } from './bench/turns'
+import { useClassroom } from './classroom'
 
 /** Whether a material is one that Sett has, and only has not been fetched yet. */
 const stillToCome = (id: unknown): boolean => typeof id === 'string' && isRepresentation(id) && !isHere(id)
@@ -38,9 +40,10 @@ const stillToCome = (id: unknown): boolean => typeof id === 'string' && isRepres
 export const useBench = defineStore('bench', () => {
   const settings = benchSettings()
   const { mode, way, material, beside, byHand, byMove, ownAbacus, abacus } = settings
-  const { draft, asides, aside, letGo } = benchDrafts()
+  const { draft, asides, takeAside, deleteAside, deleted, undelete } = benchDrafts()
+  const classroom = useClassroom()
   const lying = benchLying(settings)
-  const { bench, id, startedAt, clock, refusal, savedLength, picked, hint, replaying, lent, lend } = lying
+  const { bench, id, startedAt, clock, refusal, savedLength, whose, picked, hint, replaying, lent, lend } = lying
 
   const problem = computed(() => printProblem(bench.value.setup.problem))
   const stones = computed(() => listed(bench.value.now.stones))
@@ -63,14 +66,24 @@ export const useBench = defineStore('bench', () => {
 
   function keep(): void {
     if (lent.value) return
-    const worked = bench.value.log.length > 0
-    draft.value = worked ? { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) } : null
+    draft.value = bench.value.log.length > 0 ? draftNow() : null
   }
+  /** What lies on the bench, and whose it is. */
+  const draftNow = (): Draft => ({
+    id: id.value,
+    startedAt: startedAt.value,
+    work: recordOf(bench.value),
+    learner: whose.value,
+    turn: turn.value,
+  })
 
   function lay(opened: Bench): void {
-    if (unsaved.value && bench.value.mode !== 'show' && !lent.value)
-      asides.value = [...asides.value, { id: id.value, startedAt: startedAt.value, work: recordOf(bench.value) }]
+    // What was only stepped through in Show is nobody's work; what a hand did there otherwise is.
+    const isWork = bench.value.mode !== 'show' || stones.value.some((s) => s.step !== 'planned')
+    if (unsaved.value && isWork && !lent.value)
+      asides.value = [...asides.value.filter((d) => d.id !== id.value), draftNow()]
     bench.value = opened
+    whose.value = null
     id.value = crypto.randomUUID()
     startedAt.value = new Date().toISOString()
     clock.value = performance.now()
@@ -81,9 +94,13 @@ export const useBench = defineStore('bench', () => {
     keep()
   }
 
-  /** Lets go of all that this browser keeps of work that is not saved, as when its learner is erased. */
-  function forget(): void {
-    asides.value = []
+  /** Lets go of what this browser keeps of a learner's unsaved work, as when they are erased; also of what does not say whose it is. */
+  function forget(learner: string): void {
+    asides.value = asides.value.filter((d) => d.learner && d.learner !== learner)
+    deleted.value = null
+    queue.value = waitingWithout(queue.value, learner)
+    if (turn.value?.learner === learner) turn.value = null
+    if (whose.value !== null && whose.value !== learner) return
     savedLength.value = bench.value.log.length
     ask(problem.value)
     draft.value = null
@@ -157,8 +174,10 @@ export const useBench = defineStore('bench', () => {
     }
     refusal.value = null
     hint.value = false
+    if (bench.value.log.length === 0) whose.value = classroom.learnerId
     bench.value = done.ok
     keep()
+    if (result.value.finished) void saveTurn()
     return true
   }
 
@@ -189,21 +208,53 @@ export const useBench = defineStore('bench', () => {
   /** Starts the same problem again, in another mode or way if asked. */
   const again = (over: Over = {}): Refusal | null => ask(problem.value, over)
 
-  const { queue, lesson, begin, another, asked } = benchQueue(lying, ask)
+  const line = benchQueue(lying, ask)
+  const { queue, turn, lesson, begin, asked } = line
+  const turns = benchTurns(lying, line, {
+    draftNow,
+    isDone: () => (result.value.finished ? result.value.right : null),
+    saved: ({ id: one, work }) => {
+      // What was done meanwhile is not saved by it, least of all other work.
+      if (id.value === one) savedLength.value = work.moves.length
+      asides.value = asides.value.filter((d) => d.id !== one || d.work.moves.length > work.moves.length)
+    },
+  })
+  const { saveTurn } = turns
 
-  async function save(learnerId: string, given: Outcome): Promise<void> {
-    const [saving, length] = [id.value, bench.value.log.length]
-    const record: SavedRecord = {
-      id: id.value,
-      learnerId,
-      startedAt: startedAt.value,
-      work: structuredClone(recordOf(bench.value)) as SavedRecord['work'],
-      outcome: given,
-    }
-    await request('/api/records', { method: 'POST', body: record })
-    // What was done meanwhile is not saved by it, least of all other work.
-    if (id.value === saving) savedLength.value = length
+  /** The next problem; a turn of a lesson that has an answer is saved first. */
+  async function another(): Promise<Refusal | null> {
+    await turns.endTurn()
+    return line.another()
   }
+
+  /** Saves what is on the bench, or unsaved work that was put aside. @throws ServerRefusal */
+  async function save(learnerId: string, given: Outcome, one: Draft = draftNow()): Promise<void> {
+    await saveWork(one, learnerId, given)
+    if (one.id !== id.value) return void takeAside(one.id)
+    whose.value = learnerId
+    savedLength.value = one.work.moves.length
+  }
+
+  /** Takes the last save of a turn back; its work is on the bench still, or with the unsaved. @throws ServerRefusal */
+  async function undoSave(): Promise<void> {
+    const back = await turns.undoSave()
+    if (!back) return
+    if (back.id === id.value) savedLength.value = 0
+    else asides.value = [...asides.value.filter((d) => d.id !== back.id), back]
+  }
+
+  // Work belongs to whoever was chosen as it was begun: for somebody else the problem begins anew, and the work waits with the unsaved.
+  watch(
+    () => classroom.learnerId,
+    (now) => {
+      if (lent.value || now === null || now === whose.value || bench.value.log.length === 0) return
+      if (whose.value !== null) again()
+      else {
+        whose.value = now
+        keep()
+      }
+    },
+  )
 
   function resume(from: Draft, saved: boolean): Refusal | null {
     const opened = attempt(() => reopen(from.work))
@@ -214,6 +265,9 @@ export const useBench = defineStore('bench', () => {
     startedAt.value = from.startedAt
     clock.value = performance.now() - (log.last?.at ?? 0)
     savedLength.value = saved ? log.length : 0
+    whose.value = from.learner ?? null
+    turn.value = from.turn ?? null
+    if (whose.value !== null && classroom.nameOf(whose.value)) classroom.learnerId = whose.value
     mode.value = opened.ok.mode
     way.value = setup.way
     material.value = setup.representation
@@ -224,14 +278,13 @@ export const useBench = defineStore('bench', () => {
     return null
   }
 
-  /** Brings back what was pushed aside last; what is unsaved on the bench now takes its place on the pile. */
-  function bringBack(): void {
-    const last = asides.value.at(-1)
-    if (!last) return
-    const rest = asides.value.slice(0, -1)
-    refusal.value = resume(last, false)
-    // A draft that cannot be worked any more is told, and stays.
-    if (!refusal.value) asides.value = [...rest, ...asides.value.slice(rest.length + 1)]
+  /** Opens unsaved work again; what is unsaved on the bench now takes its place among it. */
+  function openAside(one: string): void {
+    const found = takeAside(one)
+    if (!found) return
+    refusal.value = resume(found, false)
+    // What cannot be worked any more is told, and stays.
+    if (refusal.value) asides.value = [...asides.value, found]
   }
 
   const { open, look, leaveReplay } = benchReplay(lying, resume)
@@ -256,10 +309,11 @@ export const useBench = defineStore('bench', () => {
     startedAt,
     refusal,
     picked,
-    aside,
     asides,
-    bringBack,
-    letGo,
+    openAside,
+    deleteAside,
+    deleted,
+    undelete,
     hint,
     problem,
     stones,
@@ -288,10 +342,20 @@ export const useBench = defineStore('bench', () => {
     byHand,
     setBeside,
     lend,
+    whose,
     queue,
+    turn,
     lesson,
     begin,
     another,
+    resumeTurn: line.resumeTurn,
+    abandoned: line.abandoned,
+    leaveQueue: line.leaveQueue,
+    backToQueue: line.backToQueue,
+    endTurn: turns.endTurn,
+    savedTurn: turns.savedTurn,
+    turnTrouble: turns.turnTrouble,
+    undoSave,
     save,
     resume,
     drafted: computed(() => draft.value !== null),

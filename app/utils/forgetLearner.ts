@@ -1,6 +1,6 @@
 import type { PrintPlan } from '../composables/usePrintPlan'
 import type { Lesson } from '../../shared/lessons'
-import type { Waiting } from '../stores/bench/queue'
+import type { Waiting } from './waiting'
 
 /** What this browser still holds of lessons, without one learner; a lesson to which nobody comes any more goes. */
 export function lessonsWithout(

@@ -5,6 +5,7 @@ import {
   type RepresentationId,
   type WorkRecord,
 } from '../../core/door'
+import type { Waiting } from './waiting'
 
 /** How things are kept in the browser as text, and read again with doubt: what is no such thing any more is let go. */
 
@@ -13,6 +14,10 @@ export interface Draft {
   readonly id: string
   readonly startedAt: string
   readonly work: WorkRecord
+  /** Whose it is, from its first move on; null where nobody was chosen, absent in what an earlier Sett kept. */
+  readonly learner?: string | null
+  /** The turn of a lesson that it is, as it was asked. */
+  readonly turn?: Waiting | null
 }
 
 function parsed(text: string): unknown {

@@ -1,4 +1,5 @@
 import { keptDraft, keptDrafts, type Draft } from './kept'
+import { keptLine } from './waiting'
 
 /**
  * Every window has a draft of its own, so that two never write over each other’s. A window is known by a name in its session, and
@@ -7,13 +8,16 @@ import { keptDraft, keptDrafts, type Draft } from './kept'
 const TAB = 'sett.tab'
 const DRAFT = 'sett.draft'
 const ASIDE = 'sett.aside'
+const QUEUE = 'sett.queue'
 const lockOf = (tab: string): string => `sett.tab.${tab}`
 
-/** Where this window keeps its draft. */
-export function draftKey(): string {
+/** Where this window keeps something of its own. */
+export function windowKey(name: string): string {
   const tab = typeof sessionStorage === 'undefined' ? null : sessionStorage.getItem(TAB)
-  return tab ? `${DRAFT}.${tab}` : DRAFT
+  return tab ? `${name}.${tab}` : name
 }
+/** Where this window keeps its draft. */
+export const draftKey = (): string => windowKey(DRAFT)
 
 /** Takes the lock of a window’s name for as long as the window lives; false where another has it. */
 const hold = (tab: string): Promise<boolean> =>
@@ -45,20 +49,32 @@ export async function openTab(): Promise<void> {
   inherit(localStorage, tab, (other) => alive?.includes(lockOf(other)) ?? false)
 }
 
-/** Takes over the newest draft that no living window has, where this one has none; the others go on the pile. */
-export function inherit(storage: Storage, tab: string, isAlive: (tab: string) => boolean): void {
-  const left: Draft[] = []
+/** What windows that are gone kept under a name, each of it taken out of the storage. */
+function* left(storage: Storage, name: string, tab: string, isAlive: (tab: string) => boolean): Generator<string> {
   for (const key of Object.keys(storage)) {
-    const other = key === DRAFT ? '' : key.startsWith(`${DRAFT}.`) ? key.slice(DRAFT.length + 1) : null
+    const other = key === name ? '' : key.startsWith(`${name}.`) ? key.slice(name.length + 1) : null
     if (other === null || other === tab || (other !== '' && isAlive(other))) continue
-    const draft = keptDraft.read(storage.getItem(key) ?? '')
-    if (draft) left.push(draft)
+    yield storage.getItem(key) ?? ''
     storage.removeItem(key)
   }
-  left.sort((a, b) => a.startedAt.localeCompare(b.startedAt))
+}
+
+/**
+ * Takes over the newest draft that no living window has, where this one has none; the others go on the pile. Problems that waited in a
+ * window that is gone wait in this one, where it has none of its own.
+ */
+export function inherit(storage: Storage, tab: string, isAlive: (tab: string) => boolean): void {
+  const drafts = [...left(storage, DRAFT, tab, isAlive)].flatMap((text): Draft[] => {
+    const draft = keptDraft.read(text)
+    return draft ? [draft] : []
+  })
+  const waited = [...left(storage, QUEUE, tab, isAlive)].findLast((text) => keptLine.read(text).next.length > 0)
+  if (waited !== undefined && keptLine.read(storage.getItem(`${QUEUE}.${tab}`) ?? '').next.length === 0)
+    storage.setItem(`${QUEUE}.${tab}`, waited)
+  drafts.sort((a, b) => a.startedAt.localeCompare(b.startedAt))
   const own = `${DRAFT}.${tab}`
   const mine = keptDraft.read(storage.getItem(own) ?? '')
-  if (!mine && left.length > 0) storage.setItem(own, keptDraft.write(left.pop()!))
-  if (left.length > 0)
-    storage.setItem(ASIDE, keptDrafts.write([...keptDrafts.read(storage.getItem(ASIDE) ?? ''), ...left]))
+  if (!mine && drafts.length > 0) storage.setItem(own, keptDraft.write(drafts.pop()!))
+  if (drafts.length > 0)
+    storage.setItem(ASIDE, keptDrafts.write([...keptDrafts.read(storage.getItem(ASIDE) ?? ''), ...drafts]))
 }

@@ -31,12 +31,15 @@ export { STEPS, stepById } from './steps/all'
 export { MOVING_ON, STRANDS, type Step, type Strand } from './steps/step'
 export {
   isToCheck,
+  isKnown,
   laidSteps,
+  toldByPlacement,
   nextStep,
   standingsOf,
   StepFinder,
   troublesIn,
   type Done,
+  type Said,
   type StepStanding,
 } from './steps/standing'
 export { isWithin } from './steps/within'

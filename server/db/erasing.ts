@@ -69,6 +69,7 @@ export function eraseIn(db: Db, id: string): void {
       'recording',
       'person_learner',
       'lesson_learner',
+      'told_step',
     ])
       if (tables.includes(table)) db.prepare(`DELETE FROM ${table} WHERE learner_id = ?`).run(id)
     // A lesson to which nobody comes any more goes too.
@@ -80,7 +81,8 @@ export function eraseIn(db: Db, id: string): void {
 
 /**
  * Leaves nothing of what was deleted: the write-ahead log is emptied, and the file written anew where there is room for that. Where there
- * is none, what was deleted has been overwritten with zeros all the same (secure_delete), and its place stays unused.
+ * is none, what was deleted has been overwritten with zeros all the same (secure_delete), but for an identifier here and there that SQLite
+ * had moved from one page to another before.
  */
 export function scrub(db: Db): void {
   db.pragma('wal_checkpoint(TRUNCATE)')

@@ -1,10 +1,9 @@
-import type { Lesson } from '../../shared/lessons'
+import { keepingDone, withDone, withoutDone, type Lesson, type LessonTurn, type TurnDone } from '../../shared/lessons'
 import type { Db } from './open'
 import { keepVersion } from './versioned'
 
-type Turn = Lesson['turns'][number]
 /** A turn with its place in the lesson. */
-type Placed = readonly [place: number, turn: Turn]
+type Placed = readonly [place: number, turn: LessonTurn]
 
 interface Row {
   readonly id: string
@@ -59,25 +58,46 @@ export function lessonTable(db: Db) {
     }
   }
 
+  /** Writes a lesson as it is. */
+  function write(lesson: Lesson): void {
+    const placed = lesson.turns.map((turn, place): Placed => [place, turn])
+    const of = (id: string | null): string => JSON.stringify(placed.filter(([, t]) => t.learner === id))
+    put.run({ ...lesson, shown: of(null) })
+    dropParts.run(lesson.id)
+    for (const [place, id] of lesson.learners.entries())
+      putPart.run(lesson.id, id, place, of(id), lesson.notes[id] ?? '')
+  }
+  const found = (id: string): Lesson | undefined => {
+    const row = one.get(id)
+    return row && read(row)
+  }
+
   return {
-    lesson: (id: string): Lesson | undefined => {
-      const row = one.get(id)
-      return row && read(row)
-    },
+    lesson: found,
     /** Lessons from one day to another, in the order of time. */
     lessons: (from: string, to: string): Lesson[] => between.all(from, to).map(read),
     lessonsOf: (learnerId: string): Lesson[] => ofLearner.all(learnerId).map(read),
     /** Keeps a lesson changed from a version (0: new); undefined where it has been changed since, and stays as it is. */
     keepLesson: db.transaction((lesson: Lesson): Lesson | undefined => {
-      const there = one.get(lesson.id)
-      return keepVersion(there && read(there), lesson, (kept) => {
-        const placed = lesson.turns.map((turn, place): Placed => [place, turn])
-        const of = (id: string | null): string => JSON.stringify(placed.filter(([, t]) => t.learner === id))
-        put.run({ ...kept, shown: of(null) })
-        dropParts.run(lesson.id)
-        for (const [place, id] of lesson.learners.entries())
-          putPart.run(lesson.id, id, place, of(id), lesson.notes[id] ?? '')
-      })
+      const there = found(lesson.id)
+      return keepVersion(there, { ...lesson, turns: keepingDone(lesson.turns, there?.turns ?? []) }, write)
+    }),
+    /** Notes that a turn was worked; undefined where the lesson has no such turn. Nobody's changes are overtaken by it. */
+    keepTurnDone: db.transaction((id: string, worked: TurnDone, at: string): Lesson | undefined => {
+      const there = found(id)
+      const turns = there && withDone(there.turns, worked, at)
+      if (!there || !turns) return undefined
+      const kept = { ...there, turns: [...turns] }
+      write(kept)
+      return kept
+    }),
+    /** Notes that the work of a record is to be done again. */
+    reopenTurn: db.transaction((id: string, record: string): Lesson | undefined => {
+      const there = found(id)
+      if (!there) return undefined
+      const kept = { ...there, turns: [...withoutDone(there.turns, record)] }
+      write(kept)
+      return kept
     }),
     removeLesson: (id: string): boolean => remove.run(id).changes > 0,
     removeLessonsBefore: (day: string): number => removeOlder.run(day).changes,

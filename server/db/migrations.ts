@@ -14,6 +14,7 @@ import recordings from './migrations/013-recordings'
 import groups from './migrations/014-groups'
 import days from './migrations/015-days'
 import sums from './migrations/016-sums'
+import told from './migrations/017-told'
 
 /** All migrations in order; a database's user_version is how many of them it has had. */
 export const MIGRATIONS: readonly string[] = [
@@ -33,4 +34,5 @@ export const MIGRATIONS: readonly string[] = [
   groups,
   days,
   sums,
+  told,
 ]

@@ -15,21 +15,23 @@ export interface TriedRow {
   /** Where it was tried. */
   readonly at: TriedAt
 }
-/** As many groups of alike trials as are looked at, the latest. */
+/** So many records, and so many groups of alike attempts, are looked at, the latest. */
 const MOST_GROUPS = 8000
 
 /** What learners tried, day by day; their goals; what was decided. Statements are prepared once per database. */
 export function progressTable(db: Db) {
-  const grouped = (table: string, step: string, at: string, only: string): string =>
-    // Where a step was named, what was asked does not matter, and alike tries of a day are one row.
-    `SELECT on_day AS day, CASE WHEN ${step} <> '' THEN '' ELSE problem END AS problem, ${step} AS step, material, help, is_right AS "right",
-       count(*) AS count, sum(duration_ms) AS ms, ${at} AS at
-     FROM ${table} WHERE learner_id = @learner AND on_day >= @from ${only}
-     GROUP BY 1, 2, 3, material, help, is_right${at.startsWith("'") ? '' : ', at'}`
+  // At the Bench hardly two problems of a day are alike: they are told one by one, straight from the index.
+  const worked = db.prepare<[object], TriedRow>(
+    `SELECT on_day AS day, problem, '' AS step, material, help, is_right AS "right", 1 AS count, duration_ms AS ms, 'bench' AS at
+     FROM record WHERE learner_id = @learner AND on_day >= @from ORDER BY on_day DESC LIMIT @most`,
+  )
   const KIND = `CASE kind WHEN 'story' THEN 'stories' ELSE 'table' END`
   const tried = db.prepare<[object], TriedRow>(
-    `SELECT * FROM (${grouped('record', `''`, `'bench'`, '')}
-       UNION ALL ${grouped('trial', 'step', KIND, `AND kind <> 'note'`)}) ORDER BY day DESC LIMIT @most`,
+    // Where a step was named, what was asked does not matter, and alike attempts of a day are one row.
+    `SELECT on_day AS day, CASE WHEN step <> '' THEN '' ELSE problem END AS problem, step, material, help, is_right AS "right",
+       count(*) AS count, sum(duration_ms) AS ms, ${KIND} AS at
+     FROM trial WHERE learner_id = @learner AND on_day >= @from AND kind <> 'note'
+     GROUP BY 1, 2, 3, material, help, is_right, at ORDER BY day DESC LIMIT @most`,
   )
   const last = db.prepare<[object], { day: string; problem: string; step: string }>(
     `SELECT * FROM (
@@ -68,7 +70,11 @@ export function progressTable(db: Db) {
   )
   const read = <T>(row: GoalRow | undefined): T | undefined => row && (JSON.parse(row.body) as T)
   return {
-    triedBy: (learner: string, from: string): readonly TriedRow[] => tried.all({ learner, from, most: MOST_GROUPS }),
+    /** What was worked at the Bench, and what was tried elsewhere, each from the latest day on. */
+    triedBy: (learner: string, from: string): readonly TriedRow[] => {
+      const asked = { learner, from, most: MOST_GROUPS }
+      return [...worked.all(asked), ...tried.all(asked)]
+    },
     lastTriedBy: (learner: string) => last.get({ learner }),
     /** Answers of rehearsing, day by day, the latest first. */
     rehearsedBy: (learner: string, from: string) => rehearsed.all({ learner, from }),

@@ -31,6 +31,7 @@ function partsOf(store: Store, learner: KeptLearner): Readonly<Record<string, un
     goals: each(store.goals(id), ({ learnerId: _, ...g }) => g),
     decisions: each(store.decisions(id), ({ learnerId: _, ...d }) => d),
     answers: each(store.answers(id), ({ learnerId: _, ...a }) => ({ ...a, at: new Date(a.at).toISOString() })),
+    told: each(store.toldOf(id), (t) => t),
     markings: each(store.markings(id), ({ learnerId: _, ...m }) => m),
     lessons: each(store.lessonsOf(id), (l) => ({
       day: l.day,

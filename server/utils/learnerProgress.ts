@@ -44,6 +44,24 @@ async function markedBy(store: Store, learner: string, from: string): Promise<re
   return rows
 }
 
+/** Attempts of a day that came out alike with the same help and material are told together. */
+function alike(rows: readonly TriedRow[]): Progress['tried'][number][] {
+  const groups = new Map<string, Progress['tried'][number]>()
+  for (const { day, right, help, material, count, ms } of rows) {
+    const key = `${day} ${right} ${help} ${material}`
+    const there = groups.get(key)
+    groups.set(key, {
+      day,
+      right: right === 1,
+      help,
+      material,
+      count: count + (there?.count ?? 0),
+      ms: ms + (there?.ms ?? 0),
+    })
+  }
+  return [...groups.values()]
+}
+
 /**
  * What a learner tried, day by day, of one step or of all; looked through in slices, so that others are answered in between. Cards that
  * are rehearsed are many and quick, so they are told by themselves and never among the rest.
@@ -75,9 +93,7 @@ export async function progressOf(
   }
   const there = new Set([...worked, ...rehearsed].map((r) => r.at))
   return {
-    tried: (at === 'rehearsing' ? [...rehearsed] : found)
-      .reverse()
-      .map(({ day, right, help, material, count, ms }) => ({ day, right: right === 1, help, material, count, ms })),
+    tried: alike(at === 'rehearsing' ? rehearsed : found).reverse(),
     places: TRIED_AT.filter((p) => there.has(p)),
     seen: [...new Set([...worked, ...rehearsed].map((r) => r.day))].sort(),
     slips: store.slipsBy(learner, from),

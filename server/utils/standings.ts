@@ -1,5 +1,5 @@
 import '../../core/index'
-import { standingsOf, StepFinder, type Done } from '../../core/course/index'
+import { isKnown, standingsOf, StepFinder, type Done } from '../../core/course/index'
 import type { RepresentationId } from '../../core/door'
 import { DAY_MS } from '../../shared/days'
 import type { LearnerStanding } from '../../shared/courses'
@@ -49,9 +49,12 @@ export async function standingOf(store: Store, learnerId: string, now = Date.now
     }
     await others()
   }
+  const told = new Map(store.toldOf(learnerId).map(({ step, ...said }) => [step, said]))
   return {
     learnerId,
-    standings: standingsOf(steps, done, finder).filter((s) => s.worked > 0),
+    standings: standingsOf(steps, done, finder)
+      .map((s) => ({ ...s, told: told.get(s.step) ?? null }))
+      .filter((s) => isKnown([s])),
     had: [...new Set(done.map((d) => d.problem))].slice(0, TOLD),
     marked,
     seenAt: done[0]?.startedAt ?? null,

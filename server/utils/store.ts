@@ -18,6 +18,7 @@ import { printTable } from '../db/prints'
 import { recordingTable } from '../db/recordings'
 import { rehearsalTable } from '../db/rehearsals'
 import { settingTable } from '../db/settings'
+import { toldTable } from '../db/told'
 import { triesTable } from '../db/tries'
 import { trialTable } from '../db/trials'
 
@@ -44,6 +45,7 @@ const tables = (db: Db) => ({
   ...erasingTable(db),
   ...settingTable(db),
   ...peopleTable(db),
+  ...toldTable(db),
   ...triesTable(db),
 })
 

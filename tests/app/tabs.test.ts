@@ -1,5 +1,6 @@
 import { inherit } from '../../app/utils/tabs'
 import { keptDraft, keptDrafts, type Draft } from '../../app/utils/kept'
+import { keptLine } from '../../app/utils/waiting'
 
 /** Drafts of several windows in one browser. */
 
@@ -49,4 +50,19 @@ test('a window with work of its own keeps it; the draft of an earlier version is
   expect(storage.getItem('sett.draft')).toBeNull()
   expect(storage.getItem('sett.draft.z')).toBeNull()
   expect(storage.getItem('sett.drafts-of-others')).toBe('x')
+})
+
+test('problems that waited in a window that is gone wait in the next one, unless it has its own', () => {
+  const line = (problem: string): string => JSON.stringify({ now: null, next: [{ problem }] })
+  const storage = storageOf({
+    'sett.queue.x': line('3 + 4'),
+    'sett.queue.live': line('5 + 5'),
+    'sett.queue': '["2 + 2"]',
+  })
+  inherit(storage, 'me', (tab) => tab === 'live')
+  expect(keptLine.read(storage.getItem('sett.queue.me')!).next).toEqual([{ problem: '2 + 2' }])
+  expect(Object.keys(storage).sort()).toEqual(['sett.queue.live', 'sett.queue.me'])
+  storage.setItem('sett.queue.y', line('8 + 8'))
+  inherit(storage, 'me', (tab) => tab === 'live')
+  expect(keptLine.read(storage.getItem('sett.queue.me')!).next).toEqual([{ problem: '2 + 2' }])
 })

@@ -29,7 +29,7 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
   await click('Go to the bench')
   await at(/^\/bench/)
   await follow('Today')
-  await text(driver, '.rows', /Wren[\s\S]*Counting: Count to 5[\s\S]*Nothing comes before it/)
+  await text(driver, '.rows', /Wren[\s\S]*No step yet/)
   await noViolations(driver)
   // Where Wren stands, with few questions.
   await follow('Courses')
@@ -45,14 +45,23 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
     else await click('Nothing written')
     await driver.wait(async () => (await ask()) !== now, 20_000)
   }
-  await text(driver, '.known', /It looks as if this is the step to work on/)
+  await text(driver, '.known', /Result: this is the step to work on/)
+  const found = await driver.executeScript<string>("return document.querySelector('.known li .stone-button').innerText")
+  await click('Use this result')
+  await text(driver, 'header .next', `Next for Wren:\n${found}`)
+  await click('Undo')
+  await text(driver, '.courses header', 'Wren has no step yet')
+  await click('Find where Wren stands')
+  await click('Use this result')
+  await text(driver, 'header .next', 'Next for Wren')
   // A lesson for both.
   await follow('Plan a lesson')
   for (const name of ['Wren', 'Pip']) await (await byRole(driver, 'checkbox', name)).click()
   const steps = await driver.findElements(By.css('.at select'))
   await steps[0]!.findElement(By.xpath('./option[contains(., "Add over ten")]')).click()
   await noViolations(driver)
-  await click('Plan it')
+  await steps[1]!.findElement(By.xpath('./option[contains(., "Add within 10")]')).click()
+  await click('Plan lesson')
   await at(/^\/lesson\/[0-9a-f-]{36}$/)
   await text(driver, '.sheet', /Shown to all[\s\S]*Together[\s\S]*Alone, in turn/)
   await noViolations(driver)
@@ -84,7 +93,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
     body: JSON.stringify({ ...lesson, day: today }),
   })
   await driver.get(`${app.url}/lesson/${lesson!.id}`)
-  await click('Begin at the Bench')
+  await click('From the beginning')
   await at(/^\/bench/)
   for (const next of lesson!.turns.slice(1, first + 1)) {
     await click('Next problem')
@@ -92,7 +101,10 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
   }
   expect(await problem()).toBe(turn!.problem)
   await (await byRole(driver, 'textbox', 'Type a move')).sendKeys('read 1', Key.ENTER)
-  await click('Save')
+  // It is saved by itself under whoever’s turn it is, and can be changed.
+  await text(driver, '.aside', /^Saved for (Wren|Pip): /)
+  await noViolations(driver)
+  await click('Change')
   await (await byRole(driver, 'radio', 'Right')).click()
   await (await byRole(driver, 'radio', 'Spoken hint')).click()
   await driver.findElement(By.css('.p-dialog button[type=submit]')).click()
@@ -100,6 +112,15 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
     const page = (await (await fetch(`${app.url}/api/records`)).json()) as { records: unknown[] }
     return page.records.length === 1
   }, 20_000)
+  // Leaving is a choice of its own, and is undone.
+  await click('Leave lesson')
+  await text(driver, '.aside', 'You have left the lesson.')
+  await click('Undo')
+  await byRole(driver, 'button', 'Leave lesson')
+  await follow('Today')
+  await text(driver, '.lessons', /under way: \d of \d/)
+  // Loaded anew, the bench still knows its lesson.
+  await driver.get(`${app.url}/bench`)
   await follow('Back to the lesson')
   await text(driver, '.turns', 'right, spoken hint')
   await click('Go on at the Bench')
@@ -164,6 +185,14 @@ async function tabTo(name: RegExp): Promise<void> {
 }
 
 test('by keyboard alone a lesson is planned and begun', async () => {
+  const { learners } = (await (await fetch(`${app.url}/api/classroom`)).json()) as {
+    learners: { id: string; codeName: string }[]
+  }
+  await fetch(`${app.url}/api/learners/${learners.find((l) => l.codeName === 'Pip')!.id}/told`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ told: [{ step: 'add-5', knows: true }], placed: false }),
+  })
   const before = (await lessons()).length
   await driver.get(`${app.url}/today`)
   await text(driver, '.rows', 'Pip')
@@ -174,7 +203,7 @@ test('by keyboard alone a lesson is planned and begun', async () => {
   await press(Key.ENTER)
   await at(/^\/lesson\/new$/)
   await text(driver, '.planner', 'At which step')
-  await tabTo(/^Plan it$/)
+  await tabTo(/^Plan lesson$/)
   await press(Key.ENTER)
   await at(/^\/lesson\/[0-9a-f-]{36}$/)
   expect(await lessons()).toHaveLength(before + 1)
@@ -204,7 +233,7 @@ test('by touch at 1024 x 768 a lesson is planned and begun', async () => {
   await driver.get(`${app.url}/lesson/new`)
   await tap('checkbox', 'Wren')
   await text(driver, '.planner', 'At which step')
-  await tap('button', 'Plan it')
+  await tap('button', 'Plan lesson')
   await at(/^\/lesson\/[0-9a-f-]{36}$/)
   await tap('button', 'Begin at the Bench')
   await at(/^\/bench/)

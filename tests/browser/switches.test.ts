@@ -169,7 +169,7 @@ async function benchFor(problem: string, material: string): Promise<string> {
   const ask = await byRole(driver, 'textbox', 'Problem')
   // Space and Enter are switches here already.
   await ask.sendKeys(Key.chord(Key.CONTROL, 'a'), problem.replaceAll(' ', ''))
-  await (await byRole(driver, 'button', 'Lay it out')).click()
+  await (await byRole(driver, 'button', 'Start')).click()
   await driver.wait(async () => (await lit()) !== null, 20_000)
   return wren.id
 }

@@ -185,7 +185,7 @@ test('two windows keep their own work, and neither calls the other’s left unsa
   await driver.close()
   await driver.switchTo().window(first)
   await driver.navigate().refresh()
-  await text(driver, '.aside', '46 + 27 was left unsaved')
+  await text(driver, '.aside', '1 piece of unsaved work')
   await byRole(driver, 'button', '12 ones on the mat')
 })
 

@@ -117,6 +117,34 @@ describe('through the API', () => {
     expect((await call('GET', `/api/standings?learners=${many}`)).status).toBe(422)
   })
 
+  test('what a teacher says of steps counts at once, says who and when, and is taken back', async () => {
+    const [wren] = learners
+    const standing = async () =>
+      ((await call('GET', `/api/standings?learners=${wren}`)).body as unknown as LearnerStanding[])[0]!.standings
+    const told = async (step: string) => (await standing()).find((s) => s.step === step)?.told ?? null
+    const path = `/api/learners/${wren}/told`
+    const first = await call('PUT', path, { told: [{ step: 'times-9', knows: true }], placed: false })
+    expect(first.body).toEqual({ before: [{ step: 'times-9', knows: null }] })
+    expect(await told('times-9')).toEqual({ knows: true, placed: false, by: 'this computer', at: expect.any(String) })
+    const changed = {
+      told: [
+        { step: 'times-9', knows: false },
+        { step: 'times-facts', knows: true },
+      ],
+      placed: true,
+    }
+    const { before } = (await call('PUT', path, changed)).body as unknown as { before: object[] }
+    expect(before).toEqual([
+      { step: 'times-9', knows: true },
+      { step: 'times-facts', knows: null },
+    ])
+    expect(await told('times-9')).toMatchObject({ knows: false, placed: true })
+    await call('PUT', path, { told: before, placed: false })
+    expect([(await told('times-9'))?.knows, await told('times-facts')]).toEqual([true, null])
+    expect((await call('PUT', `/api/learners/${randomUUID()}/told`, changed)).status).toBe(404)
+    expect((await call('PUT', path, { told: [], placed: true })).status).toBe(422)
+  })
+
   test('a lesson is kept, changed from the version that is there, listed by its day, and removed', async () => {
     const lesson = lessonOf(learners.slice(0, 2))
     const path = `/api/lessons/${lesson.id}`
@@ -134,6 +162,32 @@ describe('through the API', () => {
     expect((await day('2024-11-24', '2026-11-23')).status).toBe(422)
     expect((await call('DELETE', path)).status).toBe(200)
     expect((await call('GET', path)).status).toBe(404)
+  })
+
+  test('a lesson knows which of its turns were worked, whoever changes it meanwhile, and opens one again', async () => {
+    const lesson = lessonOf(learners.slice(0, 2))
+    const path = `/api/lessons/${lesson.id}`
+    await call('PUT', path, lesson)
+    const turn = lesson.turns.find((t) => t.learner !== null)!
+    const { learner, problem, mode } = turn
+    const record = randomUUID()
+    const worked = { learner, problem, mode, record }
+    const done = (await call('POST', `${path}/done`, worked)).body as unknown as Lesson
+    const at = lesson.turns.indexOf(turn)
+    expect(done.turns.map((t) => t.done?.record)).toEqual(lesson.turns.map((_, i) => (i === at ? record : undefined)))
+    // Sent again because its answer was lost, it is the same; whoever changes the lesson from before loses nothing of it.
+    expect((await call('POST', `${path}/done`, worked)).body).toEqual(done)
+    expect(done.version).toBe(1)
+    const changed = (await call('PUT', path, { ...lesson, words: 'other', version: 1 })).body as unknown as Lesson
+    expect([changed.words, changed.turns[at]!.done?.record]).toEqual(['other', record])
+    expect((await call('POST', `${path}/done`, { ...worked, problem: '1 + 1' })).status).toBe(409)
+    expect((await call('POST', `${path}/done`, { ...worked, learner: 7 })).status).toBe(422)
+    expect((await call('POST', `/api/lessons/${randomUUID()}/done`, worked)).status).toBe(404)
+    expect((await call('DELETE', `${path}/done?record=${randomUUID()}`)).status).toBe(404)
+    await call('DELETE', `${path}/done?record=${record}`)
+    const open = (await call('GET', path)).body as unknown as Lesson
+    expect(open.turns).toEqual(lesson.turns)
+    await call('DELETE', path)
   })
 
   test.each([

@@ -287,6 +287,13 @@ test('nobody changes anything of a learner whom they do not reach', async () => 
     ],
     ['PUT', `/api/markings/${t.ids.marking}`, { withdrawn: 'ours' }],
     ['PUT', `/api/lessons/${t.ids.lesson}`, { ...lesson, words: 'ours' }],
+    [
+      'POST',
+      `/api/lessons/${t.ids.lesson}/done`,
+      { learner: t.learner, problem: '52 - 37', mode: 'alone', record: null },
+    ],
+    ['DELETE', `/api/lessons/${t.ids.lesson}/done?record=${t.ids.record}`],
+    ['PUT', `/api/learners/${t.learner}/told`, { told: [{ step: 'add-5', knows: true }], placed: false }],
     ['DELETE', `/api/lessons/${t.ids.lesson}`],
     ['POST', '/api/roster', { classes: ['Lantern'], learners: [{ rosterId: 'x', groups: [], gone: true }] }],
   ]

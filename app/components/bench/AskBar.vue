@@ -19,6 +19,7 @@ import {
 const MaterialShelf = defineAsyncComponent(withAll(() => import('../shelf/MaterialShelf.vue')))
 const WayShelf = defineAsyncComponent(withAll(() => import('../shelf/WayShelf.vue')))
 
+const emit = defineEmits<{ started: [] }>()
 const bench = useBench()
 const { t } = useI18n()
 const { title, called, way: wayName, reason } = useNames()
@@ -77,7 +78,10 @@ async function ask(): Promise<void> {
   if (!(await all())) return
   refused.value = bench.ask(text.value)
   if (refused.value) select(refused.value)
-  else done()
+  else {
+    done()
+    emit('started')
+  }
 }
 /** Puts the cursor on the trouble. */
 function select(refusal: Refusal): void {

@@ -22,8 +22,7 @@ const then = computed(() => {
 })
 const waiting = computed(() => {
   const n = bench.queue.length
-  const many = t('foot.waiting', { n }, n)
-  return then.value ? t('foot.nextFor', { waiting: many, name: then.value }) : many
+  return then.value ? t('foot.then', { name: then.value, n }, n) : t('foot.waiting', { n }, n)
 })
 defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine.value?.focus() })
 </script>
@@ -102,20 +101,17 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
           {{ t('foot.save') }}
         </button>
       </template>
-      <button type="button" class="stone-button" @click="emit('next')">{{ t('foot.next') }}</button>
+      <button type="button" class="stone-button" @click="emit('next')">
+        {{ bench.turn?.lesson && bench.queue.length === 0 ? t('foot.endLesson') : t('foot.next') }}
+      </button>
+      <span v-if="bench.queue.length > 0" class="quiet">{{ waiting }}</span>
       <button
-        v-if="bench.queue.length > 0"
+        v-if="!presenting && (bench.lesson || bench.queue.length > 0)"
         type="button"
         class="stone-button bare"
-        :aria-label="t('foot.discard', { waiting })"
-        @click="bench.queue = []"
+        @click="bench.leaveQueue()"
       >
-        {{
-          then
-            ? t('foot.then', { name: then, n: bench.queue.length })
-            : t('foot.waitingShort', { n: bench.queue.length })
-        }}
-        <i class="pi pi-times" aria-hidden="true" />
+        {{ bench.lesson ? t('foot.leaveLesson') : t('foot.clearQueue') }}
       </button>
       <NuxtLink
         v-if="bench.lesson && !presenting"

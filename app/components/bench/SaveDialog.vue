@@ -1,18 +1,26 @@
 <script setup lang="ts">
-import { isWorkedOut } from '../../../core/door'
+import { attempt, isWorkedOut, outcome, pretty, reopen } from '../../../core/door'
 import type { Help } from '../../../shared/levels'
+import { usualHelp } from '../../stores/bench/turns'
+import type { Draft } from '../../utils/kept'
 
+/** Saves the work on the bench, or unsaved work that was put aside. */
+const { draft = null } = defineProps<{ draft?: Draft | null }>()
 const open = defineModel<boolean>('open', { required: true })
 useReturnFocus()
-const emit = defineEmits<{ saved: [] }>()
+const emit = defineEmits<{ saved: [problem: string] }>()
 const bench = useBench()
 const { t } = useI18n()
 const classroom = useClassroom()
 // The dialog is made anew each time it is opened, so it starts from what stands.
-const right = ref(bench.result.right || (!bench.result.finished && isWorkedOut(bench.bench)))
-const help = ref<Help>(bench.bench.mode === 'show' ? 'shown' : 'independent')
+const reopened = draft && attempt(() => reopen(draft.work))
+const standing = reopened && 'ok' in reopened ? reopened.ok : bench.bench
+const { finished, right: isRight } = outcome(standing)
+const right = ref(isRight || (!finished && isWorkedOut(standing)))
+const help = ref<Help>(usualHelp(standing.mode))
 const note = ref('')
-const learnerId = ref<string | null>(classroom.learnerId)
+const whose = draft ? (draft.learner ?? null) : (bench.whose ?? classroom.learnerId)
+const learnerId = ref<string | null>(whose && classroom.nameOf(whose) ? whose : null)
 const trouble = ref('')
 
 async function save(): Promise<void> {
@@ -21,10 +29,11 @@ async function save(): Promise<void> {
     return
   }
   try {
-    await bench.save(learnerId.value, { right: right.value, help: help.value, note: note.value })
-    classroom.learnerId = learnerId.value
+    const given = { right: right.value, help: help.value, note: note.value }
+    await bench.save(learnerId.value, given, draft ?? undefined)
+    if (!draft) classroom.learnerId = learnerId.value
     open.value = false
-    emit('saved')
+    emit('saved', pretty(draft?.work.problem ?? bench.problem))
   } catch (error) {
     trouble.value = (error as Error).message
   }

@@ -1,7 +1,17 @@
 <script setup lang="ts">
-import { placement, PLACING, STRANDS, strandOf, type Placed, type Step, type Strand } from '../../../core/course/index'
+import {
+  placement,
+  PLACING,
+  STRANDS,
+  strandOf,
+  toldByPlacement,
+  type Placed,
+  type Step,
+  type Strand,
+} from '../../../core/course/index'
 import { parseAnswer } from '../../../core/diagnose/index'
 import { attempt, capital, parseProblem, pretty } from '../../../core/door'
+import type { TellSteps } from '../../../shared/courses'
 
 /** Finds where a learner stands, on a strand or on all: one question at a time, whatever it is worked with, in as many sittings as one likes. */
 const {
@@ -9,14 +19,17 @@ const {
   name,
   steps: all,
   earlier,
+  near,
 } = defineProps<{
   learner: string
   name: string
   steps: readonly Step[]
   /** Answers that were marked lately. */
   earlier: readonly Placed[]
+  /** A step of the work that is known, near which the first question is asked. */
+  near: string | null
 }>()
-const emit = defineEmits<{ choose: [step: string] }>()
+const emit = defineEmits<{ choose: [step: string]; accept: [told: TellSteps] }>()
 
 interface Sitting {
   readonly seed: number
@@ -71,7 +84,7 @@ function bringBack(): void {
 watch(strand, () => (before.value = null))
 
 const steps = computed(() => (strand.value === 'everything' ? all : strandOf(all, strand.value)))
-const now = computed(() => placement(steps.value, sitting.value.asked, sitting.value.seed, earlier))
+const now = computed(() => placement(steps.value, sitting.value.asked, sitting.value.seed, earlier, near))
 const counted = computed(() => earlier.filter((a) => steps.value.some((s) => s.id === a.step)).length)
 const typed = ref('')
 const trouble = ref('')
@@ -94,6 +107,20 @@ function answered(text: string): void {
 }
 const back = (): void => keep({ ...sitting.value, asked: sitting.value.asked.slice(0, -1) })
 
+const allKnown = computed(() => now.value.here.every((h) => h.step === null))
+/** Takes the result over; steps that a strand is not sure of are left as they are. */
+const accept = (): void =>
+  emit('accept', [
+    ...toldByPlacement(
+      all,
+      now.value.here.filter((h) => h.sure >= ENOUGH),
+    ),
+  ])
+/** From here on a strand’s result is taken over: likelier than not. */
+const ENOUGH = 0.5
+/** How certain a result is, in words. */
+const sureness = (sure: number): string =>
+  sure >= PLACING.sure ? 'certain' : sure >= 0.7 ? 'likely' : sure >= ENOUGH ? 'more likely than not' : 'not known yet'
 const percent = (share: number): string => `${Math.round(100 * share)} of 100`
 </script>
 
@@ -126,28 +153,37 @@ const percent = (share: number): string => `${Math.round(100 * share)} of 100`
     </form>
     <div class="known" role="status">
       <p v-if="sitting.asked.length === 0" class="quiet">
-        {{ counted ? `${counted} answers that were marked lately count too.` : 'Nothing is known yet.' }} Work each
-        problem with whatever is in hand.
+        {{ counted ? `${counted} answers marked lately count too.` : '' }} Work each problem with any material.
         <button v-if="before" type="button" class="stone-button bare" @click="bringBack">
           Bring back what was asked
         </button>
       </p>
       <template v-else>
-        <p>
-          {{ now.next ? 'So far it looks as if' : 'It looks as if' }}
-          {{ now.here.length === 1 ? 'this is the step to work on' : 'these are the steps to work on' }}:
+        <p v-if="allKnown">
+          {{ name }}
+          {{ now.next ? 'has answered everything correctly so far' : 'knows every step that was asked about' }}: there
+          is no step here to work on.
         </p>
-        <ul>
+        <p v-else>
+          {{ now.next ? 'So far' : 'Result' }}:
+          {{ now.here.length === 1 ? 'this is the step to work on' : 'these are the steps to work on' }}.
+        </p>
+        <ul v-if="!allKnown">
           <li v-for="h in now.here" :key="h.strand">
             <span class="strand">{{ capital(h.strand) }}</span>
             <button v-if="h.step" type="button" class="stone-button" @click="emit('choose', h.step.id)">
               {{ h.step.title }}
             </button>
-            <span v-else>everything here stands</span>
-            <span class="quiet">{{ percent(h.sure) }}</span>
+            <span v-else>knows all of it</span>
+            <span class="quiet">{{ sureness(h.sure) }}</span>
           </li>
         </ul>
-        <button type="button" class="stone-button bare" @click="again">Begin again</button>
+        <div class="in-row">
+          <button type="button" class="stone-button main" @click="accept">
+            {{ now.next ? 'Stop and use this result' : 'Use this result' }}
+          </button>
+          <button type="button" class="stone-button bare" @click="again">Start again</button>
+        </div>
       </template>
     </div>
     <ol v-if="sitting.asked.length && strand !== 'everything'" class="bars">

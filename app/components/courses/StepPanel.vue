@@ -5,13 +5,22 @@ import { askedName, groupOf } from '../../utils/storyNames'
 import { attempt, packOf, pretty, type RepresentationId } from '../../../core/door'
 
 /** One step: problems for just it, what it rests on, how it is shown and said, what to watch for, when to move on. */
-const { step, had, told } = defineProps<{
+const { step, had, told, said } = defineProps<{
   step: Step
   /** What the learner at the bench has had lately. */
   had: readonly string[]
   told: string
+  /** Whether somebody said that the learner knows it, or does not know it yet. */
+  said: boolean | null
 }>()
-const emit = defineEmits<{ choose: [step: string]; print: [] }>()
+const emit = defineEmits<{
+  choose: [step: string]
+  print: []
+  /** Whether the learner knows this step; null takes back what was said. */
+  say: [knows: boolean | null]
+  sayStrand: [knows: boolean]
+}>()
+const session = useSession()
 const classroom = useClassroom()
 const courses = useCourses()
 const { workThrough } = useSetToWork()
@@ -48,6 +57,35 @@ const moveOn = computed(() => step.moveOn ?? MOVING_ON)
   <section class="about" aria-label="The step">
     <h2>{{ step.title }}</h2>
     <p v-if="classroom.learner">{{ classroom.learner.codeName }}: {{ told }}.</p>
+    <div
+      v-if="classroom.learner && session.may('teacher')"
+      class="in-row no-print"
+      role="group"
+      aria-label="What is known"
+    >
+      <button
+        type="button"
+        class="stone-button"
+        :aria-pressed="said === true"
+        @click="emit('say', said === true ? null : true)"
+      >
+        Knows this
+      </button>
+      <button
+        type="button"
+        class="stone-button"
+        :aria-pressed="said === false"
+        @click="emit('say', said === false ? null : false)"
+      >
+        Does not know this yet
+      </button>
+      <button type="button" class="stone-button bare" @click="emit('sayStrand', true)">
+        Knows all of {{ step.strand }}
+      </button>
+      <button type="button" class="stone-button bare" @click="emit('sayStrand', false)">
+        Knows none of {{ step.strand }} yet
+      </button>
+    </div>
     <ol class="learner problems" aria-label="Problems">
       <li v-for="p in problems" :key="p">{{ pretty(p) }}</li>
     </ol>
@@ -123,7 +161,7 @@ const moveOn = computed(() => step.moveOn ?? MOVING_ON)
       </dd>
       <template v-if="step.serves.length">
         <dt>Serves</dt>
-        <dd class="quiet">{{ step.serves.join('; ') }} (from memory)</dd>
+        <dd class="quiet">{{ step.serves.join('; ') }}</dd>
       </template>
     </dl>
   </section>

@@ -3,32 +3,56 @@ import { LESSON_MINUTES, MOST_IN_LESSON, planLesson, saidAs, askedAs, type Step 
 import { attempt, capital, packOf } from '../../../core/door'
 import type { Lesson } from '../../../shared/lessons'
 
-/** Who comes, for how long and at which step each: the lesson is planned from it. */
-const { first } = defineProps<{ first: readonly string[] }>()
+/** Who comes, for how long and at which step each: the lesson is planned from it; one that is there already is planned anew, but for what was worked. */
+const { first, lesson = null } = defineProps<{ first: readonly string[]; lesson?: Lesson | null }>()
 const emit = defineEmits<{ planned: [lesson: Lesson, notes: readonly string[]] }>()
 const classroom = useClassroom()
 const courses = useCourses()
 const { look, next, coming, trouble } = useStandings()
 
 const kept = useLocalStorage('sett.lesson-minutes', 12)
-const minutes = ref(Number(kept.value) || 12)
-const now = new Date()
-const day = ref(today())
-const at = ref(`${String(now.getHours()).padStart(2, '0')}:${now.getMinutes() < 30 ? '00' : '30'}`)
-const comes = ref<readonly string[]>(first.filter((id) => classroom.nameOf(id) !== ''))
+const minutes = ref(lesson?.minutes ?? (Number(kept.value) || 12))
+const proposed = nextLessonTime()
+const day = ref(lesson?.day ?? proposed.day)
+const at = ref(lesson?.at ?? proposed.at)
+const comes = ref<readonly string[]>((lesson?.learners ?? first).filter((id) => classroom.nameOf(id) !== ''))
 /** Steps that were chosen instead of what is next. */
-const chosen = ref<Readonly<Record<string, string>>>({})
+const chosen = ref<Readonly<Record<string, string>>>(
+  Object.fromEntries((lesson?.turns ?? []).flatMap((t) => (t.learner ? [[t.learner, t.step]] : []))),
+)
 watch(comes, (ids) => void look(ids), { immediate: true })
-const stepOf = (id: string): Step => courses.stepOf(chosen.value[id] ?? '') ?? next(id) ?? courses.steps.at(-1)!
+const stepOf = (id: string): Step | null => courses.stepOf(chosen.value[id] ?? '') ?? next(id)
 function toggle(id: string): void {
   comes.value = comes.value.includes(id) ? comes.value.filter((c) => c !== id) : [...comes.value, id]
 }
 
+/** What was worked already stays; of what is planned anew, each learner has so many fewer. */
+function afterWorked(planned: readonly Lesson['turns'][number][]): Lesson['turns'] {
+  const worked = lesson?.turns.filter((t) => t.done && (t.learner === null || comes.value.includes(t.learner))) ?? []
+  const less = worked.map((t) => `${t.learner} ${t.mode}`)
+  return [
+    ...worked,
+    ...planned.filter((t) => {
+      const i = less.indexOf(`${t.learner} ${t.mode}`)
+      if (i >= 0) less.splice(i, 1)
+      return i < 0
+    }),
+  ]
+}
 const refused = ref('')
 function plan(): void {
   refused.value = ''
   kept.value = minutes.value
-  const learners = comes.value.map((id) => coming(id, stepOf(id)))
+  const without = comes.value.filter((id) => stepOf(id) === null)
+  if (without.length > 0) {
+    refused.value = `Choose a step for ${without.map((id) => classroom.nameOf(id)).join(' and ')}.`
+    return
+  }
+  if (!lesson && `${day.value} ${at.value}` < `${today()} ${timeOf(Date.now())}`) {
+    refused.value = 'That time has passed. Choose a later one.'
+    return
+  }
+  const learners = comes.value.map((id) => coming(id, stepOf(id)!))
   const seed = crypto.getRandomValues(new Uint32Array(1))[0]! % 100_000
   const planned = attempt(() => planLesson({ learners, minutes: Number(minutes.value), seed }))
   if ('refused' in planned) {
@@ -50,15 +74,15 @@ function plan(): void {
   emit(
     'planned',
     {
-      id: crypto.randomUUID(),
+      id: lesson?.id ?? crypto.randomUUID(),
       day: day.value,
       at: at.value,
       minutes: Number(minutes.value),
       learners: [...comes.value],
-      turns: [...turns],
-      words,
-      notes: {},
-      version: 0,
+      turns: afterWorked(turns),
+      words: lesson ? lesson.words : words,
+      notes: Object.fromEntries(Object.entries(lesson?.notes ?? {}).filter(([id]) => comes.value.includes(id))),
+      version: lesson?.version ?? 0,
     },
     [
       `It takes about ${takes} ${takes === 1 ? 'minute' : 'minutes'}.`,
@@ -99,15 +123,18 @@ function plan(): void {
       <label v-for="id in comes" :key="id" class="at">
         <span class="who">{{ classroom.nameOf(id) }}</span>
         <select
-          :value="stepOf(id).id"
+          :value="stepOf(id)?.id ?? ''"
           @change="chosen = { ...chosen, [id]: ($event.target as HTMLSelectElement).value }"
         >
+          <option v-if="!stepOf(id)" value="" disabled>Choose a step</option>
           <option v-for="s in courses.steps" :key="s.id" :value="s.id">{{ capital(s.strand) }}: {{ s.title }}</option>
         </select>
       </label>
     </fieldset>
     <p v-if="refused || trouble" class="trouble" role="alert">{{ refused || trouble }}</p>
-    <button type="submit" class="stone-button main" :disabled="comes.length === 0">Plan it</button>
+    <button type="submit" class="stone-button main" :disabled="comes.length === 0">
+      {{ lesson ? 'Plan again' : 'Plan lesson' }}
+    </button>
   </form>
 </template>
 

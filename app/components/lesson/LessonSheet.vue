@@ -74,13 +74,25 @@ function bringBack(): void {
   taken.value = null
   set({ turns: lesson.value.turns.toSpliced(at, 0, turn) })
 }
-/** Moves a turn before the one above it in its part. */
-function earlier(at: number): void {
+/** Moves a turn to the place of another one of its part. */
+function move(from: number, to: number): void {
   const { turns } = lesson.value
-  const above = turns.findLastIndex((t, i) => i < at && t.mode === turns[at]!.mode)
-  if (above < 0) return
+  if (from === to || turns[from]?.mode !== turns[to]?.mode) return
   refused.value = {}
-  set({ turns: turns.map((t, i) => (i === at ? turns[above]! : i === above ? turns[at]! : t)) })
+  const without = turns.toSpliced(from, 1)
+  set({ turns: without.toSpliced(to, 0, turns[from]!) })
+}
+/** The place of the turn before or after one in its part; where there is none, its own. */
+function besideOf(at: number, by: -1 | 1): number {
+  const { turns } = lesson.value
+  const isOfPart = (t: Turn): boolean => t.mode === turns[at]!.mode
+  const found = by < 0 ? turns.slice(0, at).findLastIndex(isOfPart) : turns.findIndex((t, i) => i > at && isOfPart(t))
+  return found < 0 ? at : found
+}
+const dragged = ref<number | null>(null)
+function drop(at: number): void {
+  if (dragged.value !== null) move(dragged.value, at)
+  dragged.value = null
 }
 /** One more problem of a part: of the step and for the learner of the one before it, or of the lesson's first. */
 function add(mode: Turn['mode']): void {
@@ -113,7 +125,16 @@ const told = (record: RecordSummary): string => `${record.right ? 'right' : 'not
         <h2>{{ p.title }}</h2>
         <table v-if="p.turns.length">
           <tbody>
-            <tr v-for="{ turn, at } in p.turns" :key="at">
+            <tr
+              v-for="{ turn, at } in p.turns"
+              :key="at"
+              draggable="true"
+              :class="{ dragged: dragged === at }"
+              @dragstart="dragged = at"
+              @dragend="dragged = null"
+              @dragover.prevent
+              @drop.prevent="drop(at)"
+            >
               <th scope="row">{{ whose(turn) }}</th>
               <td>
                 <input
@@ -142,10 +163,20 @@ const told = (record: RecordSummary): string => `${record.right ? 'right' : 'not
                 <button
                   type="button"
                   class="stone-button bare"
-                  :aria-label="`${pretty(turn.problem)}: earlier`"
-                  @click="earlier(at)"
+                  :aria-label="`Move ${pretty(turn.problem)} up`"
+                  :disabled="besideOf(at, -1) === at"
+                  @click="move(at, besideOf(at, -1))"
                 >
                   ↑
+                </button>
+                <button
+                  type="button"
+                  class="stone-button bare"
+                  :aria-label="`Move ${pretty(turn.problem)} down`"
+                  :disabled="besideOf(at, 1) === at"
+                  @click="move(at, besideOf(at, 1))"
+                >
+                  ↓
                 </button>
                 <button
                   type="button"
@@ -213,6 +244,9 @@ const told = (record: RecordSummary): string => `${record.right ? 'right' : 'not
 </template>
 
 <style scoped>
+.dragged {
+  opacity: 0.5;
+}
 .sheet {
   display: grid;
   grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Lesson } from '../../../shared/lessons'
+import { goesOnAt, stateOf, type Lesson } from '../../../shared/lessons'
 import type { RecordSummary } from '../../../shared/listing'
 import { request } from '../../utils/request'
 
@@ -100,14 +100,21 @@ async function begin(from: number): Promise<void> {
   const refused = await turnByTurn(turnsOf(lesson.value!, from))
   if (refused) trouble.value = refused
 }
-const goesOn = computed(() => goesOnAt(worked.value))
+/** Planned anew from who comes, at which steps, and for how long; what was worked stays. */
+const replanning = ref(false)
+function replanned(plan: Lesson, told: readonly string[]): void {
+  replanning.value = false
+  notes.value = told
+  change(plan)
+}
+const goesOn = computed(() => (lesson.value ? goesOnAt(lesson.value) : 0))
 const removing = ref(false)
 async function remove(): Promise<void> {
   await failing(async () => {
     const { [id.value]: _, ...rest } = unsaved.value
     unsaved.value = rest
     await request(`/api/lessons/${id.value}`, { method: 'DELETE' })
-    if (bench.lesson === id.value) bench.lesson = null
+    if (bench.lesson === id.value) bench.leaveQueue()
     await navigateTo('/today')
   })
 }
@@ -129,7 +136,9 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
     <header>
       <template v-if="lesson">
         <h1>{{ names.join(', ') }}</h1>
-        <p class="when">{{ dayInWords(lesson.day) }}, {{ lesson.at }}, {{ lesson.minutes }} minutes</p>
+        <p class="when">
+          {{ dayInWords(lesson.day) }}, {{ lesson.at }}, {{ lesson.minutes }} minutes, {{ stateOf(lesson) }}
+        </p>
         <p class="quiet" role="status">{{ status }}</p>
       </template>
       <h1 v-else>Plan a lesson</h1>
@@ -148,9 +157,11 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
     <template v-else-if="lesson">
       <div class="in-row no-print">
         <button type="button" class="stone-button main" @click="begin(goesOn)">
-          {{ goesOn === 0 ? 'Begin at the Bench' : 'Go on at the Bench' }}
+          {{ stateOf(lesson) === 'under way' ? 'Go on at the Bench' : 'Begin at the Bench' }}
         </button>
-        <button v-if="goesOn > 0" type="button" class="stone-button" @click="begin(0)">From the beginning</button>
+        <button v-if="stateOf(lesson) === 'under way'" type="button" class="stone-button" @click="begin(0)">
+          From the beginning
+        </button>
         <NuxtLink class="stone-button" :to="`/paper?lesson=${lesson.id}`">Print</NuxtLink>
         <NuxtLink class="stone-button" :to="`/cupboard?lesson=${lesson.id}`">Count the pieces</NuxtLink>
         <button type="button" class="stone-button" @click="calendar">For the calendar</button>
@@ -175,6 +186,9 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
                 change({ ...lesson!, at: ($event.target as HTMLInputElement).value })
               "
           /></label>
+          <button type="button" class="stone-button" :aria-expanded="replanning" @click="replanning = !replanning">
+            Change learners, steps or minutes
+          </button>
           <NuxtLink class="stone-button bare" :to="`/lesson/new?learners=${lesson.learners.join(',')}`"
             >Plan another for them</NuxtLink
           >
@@ -185,6 +199,7 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
           </template>
         </template>
       </div>
+      <LessonPlanner v-if="replanning" class="no-print" :first="[]" :lesson="lesson" @planned="replanned" />
       <p v-for="n in notes" :key="n" class="quiet no-print note">{{ n }}</p>
       <fieldset class="bare-set" :disabled="!mayChange">
         <LessonSheet :model-value="lesson" :worked="worked" @update:model-value="change" />

@@ -18,6 +18,8 @@ export function benchLying({ mode, way, material }: BenchSettings) {
   /** What was refused last, or null. */
   const refusal = shallowRef<Refusal | null>(null)
   const savedLength = ref(0)
+  /** Whose work it is, from its first move on; null where nobody was chosen. */
+  const whose = ref<string | null>(null)
   /** The stone that hovering or focusing has picked out; the newest otherwise. */
   const picked = ref<number | null>(null)
   const hint = ref(false)
@@ -33,6 +35,7 @@ export function benchLying({ mode, way, material }: BenchSettings) {
       startedAt: startedAt.value,
       clock: clock.value,
       saved: savedLength.value,
+      whose: whose.value,
       replaying: replaying.value,
       settings: [mode.value, way.value, material.value] as const,
     }
@@ -44,6 +47,7 @@ export function benchLying({ mode, way, material }: BenchSettings) {
       startedAt.value = was.startedAt
       clock.value = was.clock
       savedLength.value = was.saved
+      whose.value = was.whose
       replaying.value = was.replaying
       ;[mode.value, way.value, material.value] = was.settings
       freshlySeen()
@@ -56,6 +60,6 @@ export function benchLying({ mode, way, material }: BenchSettings) {
     picked.value = null
     hint.value = false
   }
-  return { bench, id, startedAt, clock, refusal, savedLength, picked, hint, replaying, lent, lend, freshlySeen }
+  return { bench, id, startedAt, clock, refusal, savedLength, whose, picked, hint, replaying, lent, lend, freshlySeen }
 }
 export type BenchLying = ReturnType<typeof benchLying>

@@ -1,86 +1,86 @@
-import { isRepresentation, isWay, printProblem, type Mode, type Problem, type Refusal } from '../../../core/door'
+import { attempt, parseProblem, printProblem, type Problem, type Refusal } from '../../../core/door'
 import { fetchAll } from '../../utils/materials'
+import { keptLine, type Line, NO_LINE, type Waiting } from '../../utils/waiting'
+import { windowKey } from '../../utils/tabs'
 import { useClassroom } from '../classroom'
 import type { BenchLying } from './lying'
 import type { Over } from './settings'
 
-/** A problem that was set beforehand; in a lesson also whose turn it is, and how it is to be worked. */
-export interface Waiting extends Over {
-  readonly problem: string
-  /** Whose turn it is; null for nobody in particular. As it is where this is left out. */
-  readonly learner?: string | null
-  /** The lesson that it is of. */
-  readonly lesson?: string
-}
-
-const MODES: readonly Mode[] = ['show', 'together', 'alone']
-
-/** What an earlier Sett kept, or somebody by hand, read with doubt: a problem alone is text. */
-function waiting(kept: unknown): Waiting | null {
-  if (typeof kept === 'string') return { problem: kept }
-  const { problem, learner, lesson, material, way, mode } = (kept ?? {}) as Record<string, unknown>
-  if (typeof problem !== 'string') return null
-  return {
-    problem,
-    ...(typeof learner === 'string' || learner === null ? { learner } : {}),
-    ...(typeof lesson === 'string' ? { lesson } : {}),
-    ...(typeof material === 'string' && isRepresentation(material) ? { material } : {}),
-    ...(typeof way === 'string' && isWay(way) ? { way } : {}),
-    ...(MODES.includes(mode as Mode) ? { mode: mode as Mode } : {}),
-  }
-}
-const readWaiting = (text: string): readonly Waiting[] => {
-  try {
-    const kept: unknown = JSON.parse(text)
-    return Array.isArray(kept) ? kept.flatMap((one) => waiting(one) ?? []) : []
-  } catch {
-    return []
-  }
+const printed = (text: string): string => {
+  const read = attempt(() => printProblem(parseProblem(text)))
+  return 'ok' in read ? read.ok : text
 }
 
 /** What is asked next: problems set beforehand, else the same kind of problem with other numbers. */
-export function benchQueue({ bench }: BenchLying, ask: (text: string, over?: Over) => Refusal | null) {
+export function benchQueue({ bench, lent }: BenchLying, ask: (text: string, over?: Over) => Refusal | null) {
   const classroom = useClassroom()
   const used = ref<string[]>([])
-  /** What was asked lately is not set again. */
-  const asked = (problem: Problem): void => void (used.value = [...used.value.slice(-50), printProblem(problem)])
 
-  /** Problems set beforehand, to be worked one after another. */
-  const queue = useLocalStorage<readonly Waiting[]>('sett.queue', [], {
-    serializer: { read: readWaiting, write: (all) => JSON.stringify(all) },
+  /** What was set beforehand for this window: what is on its bench of it, and what comes after. */
+  const line = useLocalStorage<Line>(windowKey('sett.queue'), NO_LINE, { shallow: true, serializer: keptLine })
+  const queue = computed<readonly Waiting[]>({
+    get: () => line.value.next,
+    set: (next) => (line.value = { ...line.value, next }),
   })
-  /** The lesson that the problem on the bench is of. */
-  const lesson = useLocalStorage<string | null>('sett.lesson', null)
+  /** The turn that is on the bench, of those set beforehand. */
+  const turn = computed<Waiting | null>({
+    get: () => line.value.now,
+    set: (now) => (line.value = { ...line.value, now }),
+  })
+  /** The lesson that is under way. */
+  const lesson = computed(() => turn.value?.lesson ?? queue.value[0]?.lesson ?? null)
 
-  /** Asks a problem that was set beforehand, of whoever's turn it is. */
-  function turnTo({ problem, learner, lesson: of, ...over }: Waiting): Refusal | null {
+  /** What was asked lately is not set again; and another problem than that of the turn is no turn. */
+  function asked(problem: Problem): void {
+    used.value = [...used.value.slice(-50), printProblem(problem)]
+    if (turn.value && !lent.value && printed(turn.value.problem) !== printProblem(problem)) turn.value = null
+  }
+
+  /** Asks a problem that was set beforehand, of whoever's turn it is; what comes after it waits. */
+  function turnTo(now: Waiting, next: readonly Waiting[]): Refusal | null {
+    const { problem, learner, lesson: _, ...over } = now
     const refused = ask(problem, over)
     if (refused) return refused
-    lesson.value = of ?? null
+    line.value = { now, next }
     if (learner !== undefined) classroom.learnerId = learner
     return null
   }
 
   /** Asks the first of some problems and keeps the others for after it; why the first cannot be asked, else null. */
-  function begin([first, ...rest]: readonly Waiting[]): Refusal | null {
-    if (!first) return null
-    const refused = turnTo(first)
-    if (!refused) queue.value = rest
-    return refused
-  }
+  const begin = ([first, ...rest]: readonly Waiting[]): Refusal | null => (first ? turnTo(first, rest) : null)
 
   /** The next problem of those set beforehand; else the same kind of problem with other numbers, whose setter is fetched for it. */
   async function another(): Promise<Refusal | null> {
     const [head, ...rest] = queue.value
     if (head) {
       if (head.material || head.way) await fetchAll()
-      queue.value = rest
-      return turnTo(head)
+      return turnTo(head, rest)
     }
-    lesson.value = null
+    turn.value = null
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]!
     const [{ nextProblem }] = await Promise.all([import('../../utils/nextProblem'), fetchAll()])
     return ask(nextProblem(bench.value.setup, seed, used.value))
   }
-  return { queue, lesson, begin, another, asked }
+
+  /** Asks the turn again that a window was closed on before its first move; false where there is none. */
+  function resumeTurn(): boolean {
+    const { now, next } = line.value
+    return now !== null && turnTo(now, next) === null
+  }
+
+  /** What was left last, to go back to. */
+  const abandoned = shallowRef<Line | null>(null)
+  /** Leaves the problems set beforehand; what is on the bench stays. */
+  function leaveQueue(): void {
+    abandoned.value = line.value
+    line.value = NO_LINE
+  }
+  /** Goes on with what was left last. */
+  function backToQueue(): void {
+    if (abandoned.value) line.value = abandoned.value
+    abandoned.value = null
+    if (turn.value) asked(bench.value.setup.problem)
+  }
+  return { queue, turn, lesson, begin, another, asked, resumeTurn, abandoned, leaveQueue, backToQueue }
 }
+export type BenchQueue = ReturnType<typeof benchQueue>

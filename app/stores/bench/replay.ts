@@ -10,7 +10,8 @@ export function benchReplay(lying: BenchLying, resume: (from: Draft, saved: bool
   /** Opens a saved record to be replayed. */
   function open(record: SavedRecord): Refusal | null {
     const work = record.work as WorkRecord
-    const refused = resume({ id: record.id, startedAt: record.startedAt, work }, true)
+    const { id: saved, startedAt: since, learnerId: learner } = record
+    const refused = resume({ id: saved, startedAt: since, learner, work }, true)
     if (refused) return refused
     const benches = [openBench(work, work.mode)]
     for (const entry of work.moves) benches.push(enter(benches.at(-1)!, entry))

@@ -14,8 +14,19 @@ import type { Step } from '../steps/step'
  * alone, turn by turn. Sit-down lessons have 5 to 15 minutes and 5 to 20 problems (practice, section 15; common practice, no source).
  */
 
-/** How long things take where nothing is known of a learner, in milliseconds; and by how much longer showing and helping take. */
-export const PACE = { problem: 60_000, settle: 60_000, show: 1.5, together: 1.5, least: 15_000, most: 300_000 } as const
+/**
+ * How long things take, in milliseconds: a problem where nothing is known of a learner; `between` two problems, for handing over, clearing
+ * the mat and saying the next one, which no record measures; and by how much longer showing and helping take. Our own estimates.
+ */
+export const PACE = {
+  problem: 60_000,
+  between: 30_000,
+  settle: 60_000,
+  show: 1.5,
+  together: 1.5,
+  least: 45_000,
+  most: 300_000,
+} as const
 export const LESSON_MINUTES = { least: 3, most: 60 } as const
 /** Longer than this is longer than a sit-down lesson usually is. */
 export const LONG_LESSON = 15
@@ -58,7 +69,8 @@ export interface LessonPlan {
   readonly notes: readonly string[]
 }
 
-const paceOf = ({ ms }: Coming): number => Math.min(PACE.most, Math.max(PACE.least, ms ?? PACE.problem))
+const paceOf = ({ ms }: Coming): number =>
+  Math.min(PACE.most, Math.max(PACE.least, ms ? ms + PACE.between : PACE.problem))
 
 /** A way of the step that suits the problem on that material; null where the material's usual one has to do. */
 export function wayFor(step: Step, problem: string, material: RepresentationId): WayId | null {

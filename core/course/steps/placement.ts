@@ -131,12 +131,16 @@ export interface Placement {
   readonly next: { readonly step: Step; readonly problem: string } | null
 }
 
-/** Where a learner stands after some answers; `earlier` ones were given before, and were not asked here. The same seed asks the same problems. */
+/**
+ * Where a learner stands after some answers; `earlier` ones were given before, and were not asked here. The strand of the work that is
+ * known (`near`, a step of it) is asked first, until it is sure. The same seed asks the same problems.
+ */
 export function placement(
   steps: readonly Step[],
   asked: readonly Placed[],
   seed: number,
   earlier: readonly Placed[] = [],
+  near: string | null = null,
 ): Placement {
   const stands = standsOf(steps)
   const likely = weighed(steps, stands, [...earlier, ...asked])
@@ -148,7 +152,9 @@ export function placement(
   })
   const isKnown = here.every(({ sure }) => sure >= PLACING.sure) || asked.length >= PLACING.most
   if (isKnown) return { likely: each, here, next: null }
-  const bits = each.map(bitsOf)
+  const about = steps.find((s) => s.id === near)?.strand
+  const unsure = here.some((h) => h.strand === about && h.sure < PLACING.sure)
+  const bits = each.map((able, i) => (unsure && steps[i]!.strand !== about ? -1 : bitsOf(able)))
   const step = steps[bits.indexOf(Math.max(...bits))]!
   const without = [...earlier, ...asked].map((a) => a.problem)
   const problem = telling(step, setProblems({ step, count: TO_CHOOSE, seed: seed + asked.length, without }))

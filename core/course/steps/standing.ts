@@ -20,6 +20,14 @@ export interface Done {
 }
 
 /** Where a learner stands on a step. */
+/** What somebody said of a step, or a placement found: whether the learner knows it, when, and who said so. */
+export interface Said {
+  readonly knows: boolean
+  /** Found by a placement that was taken over. */
+  readonly placed: boolean
+  readonly at: string
+  readonly by: string
+}
 export interface StepStanding {
   readonly step: string
   readonly worked: number
@@ -35,20 +43,28 @@ export interface StepStanding {
   readonly ms: number | null
   /** When it was worked last; null where it has not been. */
   readonly last: string | null
+  /** What was said of it; null where nothing was. */
+  readonly told: Said | null
 }
 
 /** To which step work belongs, found once for each problem: of steps about a material the first it is within, else the first of the others. */
 export class StepFinder {
   private readonly known = new Map<string, string | undefined>()
-  constructor(readonly steps: readonly Step[]) {}
+  /** Steps that are about a material, and those that any material serves. */
+  private readonly about: readonly Step[]
+  private readonly plain: readonly Step[]
+  constructor(readonly steps: readonly Step[]) {
+    this.about = steps.filter((s) => s.onlyWith)
+    this.plain = steps.filter((s) => !s.onlyWith)
+  }
 
   /** The step's id; undefined where it is none's. */
   find({ problem, with: material }: Pick<Done, 'problem' | 'with'>): string | undefined {
-    const about = this.steps.filter((s) => s.onlyWith && material && s.materials.includes(material))
+    const about = material ? this.about.filter((s) => s.materials.includes(material)) : []
     const key = `${about.length > 0 ? material : ''} ${problem}`
     if (!this.known.has(key)) {
       if (this.known.size >= MOST_KNOWN) this.known.clear()
-      this.known.set(key, firstWithin([...about, ...this.steps.filter((s) => !s.onlyWith)], problem))
+      this.known.set(key, firstWithin([...about, ...this.plain], problem))
     }
     return this.known.get(key)
   }
@@ -104,6 +120,7 @@ function standingOn({ id, moveOn = MOVING_ON, materials }: Step, all: readonly D
     days: days.length,
     holds: latest.length === moveOn.sessions && latest.every((list) => shareOf(list) >= moveOn.share),
     material: materialNow(materials, days),
+    told: null,
     last: all.reduce<string | null>((l, { startedAt }) => (l === null || startedAt > l ? startedAt : l), null),
     ms: median(all.flatMap((d) => (d.ms ? [d.ms] : []))),
   }
@@ -141,19 +158,67 @@ function below(steps: readonly Step[], tops: readonly string[]): ReadonlySet<str
   return found
 }
 
-/** Steps that are laid: they hold, or one above them has been begun, for which a teacher took them as laid. */
-export function laidSteps(steps: readonly Step[], standings: readonly StepStanding[]): ReadonlySet<string> {
-  const begun = standings.filter((s) => s.worked > 0).map((s) => s.step)
-  const held = standings.filter((s) => s.holds).map((s) => s.step)
-  return new Set([...held, ...below(steps, begun)])
+/** Whether what was worked since has shown otherwise: a step that was said to be known is worked for as long as moving on asks, and does not hold. */
+const isOutdated = ({ told, last, days, holds }: StepStanding): boolean =>
+  told!.knows && !holds && last !== null && last > told!.at && days >= MOVING_ON.sessions
+
+/** Whether a step is said to be known, or not to be known yet; undefined where nothing is said that still counts. */
+function saidOf(standing: StepStanding): boolean | undefined {
+  const { told, holds, last } = standing
+  if (!told || isOutdated(standing)) return undefined
+  // What came to hold by later work needs nobody's word against it.
+  return !told.knows && holds && last !== null && last > told.at ? undefined : told.knows
 }
 
-/** What comes next: a step that has been begun and does not hold yet, else the first whose ground is laid. Null where all hold. */
+/**
+ * Steps that are secure, or assumed to be: they hold, are said to be known, or lie below one that is known or has been begun. One that is
+ * said not to be known yet is none of them until it holds by later work.
+ */
+export function laidSteps(steps: readonly Step[], standings: readonly StepStanding[]): ReadonlySet<string> {
+  const of = (is: (s: StepStanding) => boolean): string[] => standings.filter(is).map((s) => s.step)
+  const known = of((s) => saidOf(s) === true)
+  const begun = of((s) => s.worked > 0)
+  const laid = new Set([...of((s) => s.holds), ...known, ...below(steps, [...begun, ...known])])
+  for (const step of of((s) => saidOf(s) === false)) laid.delete(step)
+  return laid
+}
+
+/**
+ * What comes next: the step that is said not to be known yet, if that was said after any work; else one that has been begun and does not
+ * hold; else the first whose ground is laid, of a strand that is known if there is one. Null where all are laid, or nothing is known of the learner at all.
+ */
 export function nextStep(steps: readonly Step[], standings: readonly StepStanding[]): Step | null {
+  if (!isKnown(standings)) return null
   const laid = laidSteps(steps, standings)
-  const open = steps.filter((s) => !laid.has(s.id) && s.restsOn.every((id) => laid.has(id)))
-  const worked = (s: Step): number => standings.find((t) => t.step === s.id)?.worked ?? 0
-  return open.find((s) => worked(s) > 0) ?? open[0] ?? null
+  const by = new Map(standings.map((s) => [s.step, s]))
+  const left = steps.filter((s) => !laid.has(s.id))
+  const said = left.filter((s) => by.get(s.id) && saidOf(by.get(s.id)!) === false)
+  const lastWork = standings.reduce((latest, { last }) => (last !== null && last > latest ? last : latest), '')
+  const fresh = said.find((s) => by.get(s.id)!.told!.at > lastWork || (by.get(s.id)!.last ?? '') === lastWork)
+  if (fresh) return fresh
+  const open = left.filter((s) => s.restsOn.every((id) => laid.has(id)))
+  const begun = open.find((s) => (by.get(s.id)?.worked ?? 0) > 0)
+  const strands = new Set(steps.filter((s) => by.get(s.id) && isKnown([by.get(s.id)!])).map((s) => s.strand))
+  const near = open.find((s) => strands.has(s.strand) && s.restsOn.length > 0)
+  return begun ?? said[0] ?? near ?? open[0] ?? null
+}
+
+/** Whether anything is known of where a learner stands: something was worked, or said. */
+export const isKnown = (standings: readonly StepStanding[]): boolean =>
+  standings.some((s) => s.worked > 0 || s.told !== null)
+
+/** What a placement that is taken over says: each strand's step is not known yet, and all below it is; a strand that is known is known whole. */
+export function toldByPlacement(
+  steps: readonly Step[],
+  here: readonly { readonly strand: string; readonly step: Step | null }[],
+): readonly { readonly step: string; readonly knows: boolean }[] {
+  const open = here.flatMap(({ step }) => (step ? [step.id] : []))
+  const whole = here.filter(({ step }) => step === null).map(({ strand }) => strand)
+  const known = below(steps, open)
+  const isBelow = ({ id, strand }: Step): boolean => known.has(id) || whole.includes(strand)
+  return steps
+    .filter((s) => open.includes(s.id) || isBelow(s))
+    .map(({ id }) => ({ step: id, knows: !open.includes(id) }))
 }
 
 /** Whether a step that holds is to be looked at again: a week after it came to hold, then after four weeks each time. */

@@ -50,15 +50,13 @@ const notes = computed(
 )
 /** Takes out of this browser what it remembers of the learner. */
 async function forgetHere(): Promise<void> {
-  // What lies unsaved in this browser does not say whose it is: where the learner was at this bench, all of it goes.
-  if (classroom.learnerId === id) bench.forget()
+  bench.forget(id)
   // A page that is being marked, and a story that was typed, do not say whose they are either.
   for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story', 'sett.story-desk', 'sett.stories-away'])
     localStorage.removeItem(key)
   const { [id]: _gone, ...sittings } = placings.value
   placings.value = sittings
   lessons.value = lessonsWithout(lessons.value, id)
-  bench.queue = waitingWithout(bench.queue, id)
   prints.put(printWithout(prints.plan.value, id))
   await queue.forget(id)
   await forgetSitting(id)
