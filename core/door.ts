@@ -121,19 +121,10 @@ export { printCounts } from './representation/text'
 export { type BeadDetail, detailOf, moveInWords, ruleName } from './speech/beads'
 export { fieldOf, type Prediction, predictionOf, SIGN_FIELDS, type SignField } from './speech/predict'
 export { askInWords, labelOf, sayAct, sayMatch, sayOpening, introduceLanguage } from './speech/index'
+export { inClassWords } from './speech/classWords'
 export { named } from './speech/words'
 export { isToldIn, LANGUAGE_NAMES, LANGUAGES, type LanguageId } from './language'
-export {
-  inEnglish,
-  inUnitForm,
-  sayWritten,
-  spokenList,
-  packOf,
-  pretty,
-  say,
-  sayNumeral,
-  type WordPack,
-} from './speech/words'
+export { inUnitForm, sayWritten, spokenList, packOf, pretty, say, sayNumeral, type WordPack } from './speech/words'
 export { isWay, isWayHere, wayById, waysOf } from './way/index'
 export { WAY_IDS, type WayId } from './way/way'
 

@@ -1,3 +1,5 @@
+import { inClassWords } from '../../core/door'
+
 /** What mistakes are called, by the ids of their procedures; their catalogue is fetched for it. */
 export function useMistakeNames(): (id: string) => string {
   const names = shallowRef<ReadonlyMap<string, string>>(new Map())
@@ -5,5 +7,6 @@ export function useMistakeNames(): (id: string) => string {
     ({ CATALOGUE }) => (names.value = new Map(CATALOGUE.map((k) => [k.id, k.name]))),
     () => undefined,
   )
-  return (id) => names.value.get(id) ?? id
+  const { pack } = useNames()
+  return (id) => inClassWords(names.value.get(id) ?? id, pack.value)
 }

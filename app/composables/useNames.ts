@@ -1,7 +1,7 @@
 import {
   type Exact,
   formOf,
-  inEnglish,
+  inClassWords,
   isToldIn,
   named,
   packOf,
@@ -37,11 +37,12 @@ export function useNames() {
     /** A material's name, and as a sentence calls it. */
     title: (id: RepresentationId): string => ownTitle(id) ?? REPRESENTATIONS[id].title,
     called: (id: RepresentationId): string => ownTitle(id) ?? REPRESENTATIONS[id].called,
-    way: (id: WayId): string => own.value?.ways[id]?.[0] ?? wayById(id).title,
-    school: (id: WayId, inEnglishWords: string): string => own.value?.ways[id]?.[1] ?? inEnglishWords,
+    way: (id: WayId): string => own.value?.ways[id]?.[0] ?? inClassWords(wayById(id).title, pack.value),
+    school: (id: WayId, inEnglishWords: string): string =>
+      own.value?.ways[id]?.[1] ?? inClassWords(inEnglishWords, pack.value),
     /** Why something cannot be, in the language of the page; where it is not told in it, in English, and marked as that. */
     reason: (why: string): { readonly text: string; readonly lang: string | undefined } => {
-      if (!own.value) return { text: inEnglish(why, pack.value), lang: undefined }
+      if (!own.value) return { text: inClassWords(why, pack.value), lang: undefined }
       const said = own.value.reason(why)
       return { text: said ?? why, lang: said === null && why !== '' ? 'en' : undefined }
     },

@@ -97,7 +97,10 @@ export function useProgress() {
     )
   /** The rule with the figures it goes by, in words. */
   const figuresOf = (s: Suggestion): string =>
-    `${s.rule}: ${s.sessions.map((x) => `${x.alone} of ${x.tried} on ${dayInWords(x.day)}`).join(', ')}`.slice(0, 600)
+    [s.rule, s.sessions.map((x) => `${x.alone} of ${x.tried} on ${dayInWords(x.day)}`).join(', ')]
+      .filter((part) => part !== '')
+      .join(': ')
+      .slice(0, 600)
   const suggestions = computed(() =>
     suggest({
       sessions: sessions.value,

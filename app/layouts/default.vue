@@ -9,13 +9,29 @@ const SwitchScanner = defineAsyncComponent(() => import('../components/access/Sw
 const SteadyTouch = defineAsyncComponent(() => import('../components/access/SteadyTouch.vue'))
 /** The switch box is pressed by hands, whoever is at the bench. */
 const route = useRoute()
+/** The places of the site, each with all pages that belong to it; its first is where its link leads. */
+const PLACES = [
+  ['today', ['/today', '/lesson']],
+  ['courses', ['/courses', '/course', '/problems']],
+  ['cupboard', ['/cupboard']],
+  ['paper', ['/paper', '/embosser']],
+  ['bench', ['/bench', '/board', '/missing', '/spinner', '/stall', '/chains', '/braille', '/stories', '/notches']],
+  ['daybook', ['/daybook']],
+  ['learners', ['/learners', '/learner', '/progress', '/timeline', '/report', '/note']],
+  ['rehearse', ['/rehearse', '/facts']],
+  ['marking', ['/marking']],
+] as const
+const isHere = (paths: readonly string[]): boolean =>
+  paths.some((p) => route.path === p || route.path.startsWith(`${p}/`))
+/** A learner who works with switches is not led away from the Bench by them. */
+const learnerWorks = computed(() => route.path === '/bench' && classroom.learner !== null)
 const scans = computed(() => access.value.switches > 0 && route.path !== '/switch-box')
 </script>
 
 <template>
   <div class="frame" :class="{ presenting }">
     <a class="skip" href="#main">{{ t('places.skip') }}</a>
-    <header v-if="!presenting">
+    <header v-if="!presenting" :data-scan="learnerWorks ? 'never' : 'last'">
       <NuxtLink class="name" to="/" :aria-label="t('places.start')">
         <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
           <g fill="currentColor">
@@ -28,15 +44,14 @@ const scans = computed(() => access.value.switches > 0 && route.path !== '/switc
         Sett
       </NuxtLink>
       <nav v-if="classroom.classroom" :aria-label="t('places.label')">
-        <NuxtLink to="/today">{{ t('places.today') }}</NuxtLink>
-        <NuxtLink to="/courses">{{ t('places.courses') }}</NuxtLink>
-        <NuxtLink to="/cupboard">{{ t('places.cupboard') }}</NuxtLink>
-        <NuxtLink to="/paper">{{ t('places.paper') }}</NuxtLink>
-        <NuxtLink to="/bench">{{ t('places.bench') }}</NuxtLink>
-        <NuxtLink to="/daybook">{{ t('places.daybook') }}</NuxtLink>
-        <NuxtLink to="/learners">{{ t('places.learners') }}</NuxtLink>
-        <NuxtLink to="/rehearse">{{ t('places.rehearse') }}</NuxtLink>
-        <NuxtLink to="/marking">{{ t('places.marking') }}</NuxtLink>
+        <NuxtLink
+          v-for="[place, paths] in PLACES"
+          :key="place"
+          :to="paths[0]!"
+          :class="{ here: isHere(paths) }"
+          :aria-current="isHere(paths) ? 'true' : undefined"
+          >{{ t(`places.${place}`) }}</NuxtLink
+        >
       </nav>
       <span class="gap" />
       <ClassMenu v-if="classroom.classroom" />
@@ -94,7 +109,7 @@ nav a {
 nav a:hover {
   background: var(--paper-2);
 }
-nav a.router-link-active {
+nav a.here {
   border-bottom-color: var(--clay);
   font-weight: 700;
 }
@@ -118,6 +133,28 @@ main:focus {
   z-index: 20;
   background: var(--sheet);
   padding: 0.5rem 1rem;
+}
+/* In a narrow window the places stand in rows: none is out of sight. */
+@media (max-width: 1060px) {
+  .frame {
+    grid-template-rows: auto minmax(0, 1fr);
+  }
+  header {
+    flex-wrap: wrap;
+    row-gap: 0;
+    padding-block: 2px;
+  }
+  nav {
+    order: 3;
+    flex-basis: 100%;
+    flex-wrap: wrap;
+    height: auto;
+    overflow: visible;
+  }
+  nav a {
+    min-height: 44px;
+    padding-inline: 0.7rem;
+  }
 }
 @media (max-width: 600px) {
   header {

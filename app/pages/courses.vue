@@ -96,7 +96,17 @@ const stones = computed(() =>
     if (isSeen === false || !textOf(step).includes(sought.value.trim().toLowerCase())) return []
     const full = holds ? 100 : worked === 0 ? 0 : Math.round((100 * right) / worked)
     const ready = isLaid || step.restsOn.every((id) => laid.value.has(id))
-    return [{ step, full, holds, ready, laid: isLaid, next: isNext, told: standingTold(standing) }]
+    return [
+      {
+        step,
+        full,
+        holds,
+        ready,
+        laid: isLaid,
+        next: isNext,
+        told: isLaid && !standing.told && worked === 0 ? 'assumed secure, not worked yet' : standingTold(standing),
+      },
+    ]
   }),
 )
 const { titleOf } = courses

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 // A table counts its columns where they stand as themselves.
 import Column from 'primevue/column'
-import { attempt, parseProblem, pretty, printProblem } from '../../core/door'
+import { attempt, inClassWords, parseProblem, pretty, printProblem } from '../../core/door'
 import { format } from 'date-fns'
 import type { RecordPage, RecordSummary } from '../../shared/listing'
 import type { SavedRecord } from '../../shared/schemas'
@@ -24,6 +24,7 @@ const trouble = ref('')
 const said = ref('')
 const lastDeleted = shallowRef<{ record?: SavedRecord; trial?: Trial } | null>(null)
 
+const { pack } = useNames()
 const MODE = { show: 'Show', together: 'Together', alone: 'Alone' }
 
 /** The address of a page: a problem is looked up as it is kept, however it is typed. */
@@ -69,6 +70,9 @@ const summary = computed(() => {
   const which = next.value === null ? `${n} worked` : `The latest ${n}`
   return n === 0 ? '' : `${which} · ${right} right · ${own} right without help`
 })
+/** At the table nobody says how it was worked, and hardly anybody measures how long it took. */
+const isAtBench = ({ kind }: RecordSummary): boolean => kind === 'bench' || kind === 'story'
+const isTimed = (record: RecordSummary): boolean => isAtBench(record) || record.durationMs > 0
 const took = (ms: number): string =>
   ms < 60_000 ? `${Math.round(ms / 1000)} s` : `${Math.floor(ms / 60_000)} min ${Math.round((ms % 60_000) / 1000)} s`
 const when = (iso: string): string => format(new Date(iso), 'd MMM yyyy, HH:mm')
@@ -188,7 +192,9 @@ useHead({ title: 'Daybook – Sett' })
         >
       </Column>
       <Column field="mode" header="How"
-        ><template #body="{ data }">{{ MODE[data.mode as keyof typeof MODE] }}</template></Column
+        ><template #body="{ data }">{{
+          isAtBench(data) ? MODE[data.mode as keyof typeof MODE] : '–'
+        }}</template></Column
       >
       <Column field="right" header="Came out">
         <template #body="{ data }"
@@ -202,12 +208,14 @@ useHead({ title: 'Daybook – Sett' })
         ><template #body="{ data }">{{ HELP_USED[data.help as keyof typeof HELP_USED] }}</template></Column
       >
       <Column field="durationMs" header="Took"
-        ><template #body="{ data }">{{ took(data.durationMs) }}</template></Column
+        ><template #body="{ data }">{{ isTimed(data) ? took(data.durationMs) : '–' }}</template></Column
       >
       <Column field="note" header="Note and slips"
         ><template #body="{ data }"
           ><span class="note">{{ data.note }}</span
-          ><span v-for="slip in new Set<string>(data.slips)" :key="slip" class="slip">↻ {{ slip }}</span></template
+          ><span v-for="slip in new Set<string>(data.slips)" :key="slip" class="slip"
+            >↻ {{ inClassWords(slip, pack) }}</span
+          ></template
         ></Column
       >
       <Column header="Paper, file, delete">

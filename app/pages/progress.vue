@@ -57,6 +57,14 @@ const HELP: Readonly<Record<string, string>> = {
   'hand-over-hand': 'right, hand over hand too',
 }
 const withMaterial = (m: string): string => (isRepresentation(m) ? ` with ${REPRESENTATIONS[m].title}` : '')
+/** What the lines of the chart are, of those that are drawn. */
+const legend = computed(() =>
+  [
+    `Points: ${HELP[p.goal.value?.help ?? 'independent']}, of 100.`,
+    ...(p.aim.value ? ['Dashed: the aim line.'] : []),
+    ...(p.trend.value ? ['Dotted: the trend by the median of all slopes.'] : []),
+  ].join(' '),
+)
 const goalText = computed(() => {
   const g = p.goal.value
   if (!g) return ''
@@ -123,11 +131,7 @@ useHead({ title: 'Progress – Sett' })
         <p id="chart-told" class="told">{{ p.told.value }}</p>
         <p v-if="p.seen.value">{{ p.seen.value }}</p>
         <p class="quiet">
-          {{
-            measure === 'rate' && timed
-              ? 'Points: right in a minute, where tries were timed.'
-              : `Points: ${HELP[p.goal.value?.help ?? 'independent']}, of 100. Dashed: the aim line. Dotted: the trend by the median of all slopes.`
-          }}
+          {{ measure === 'rate' && timed ? 'Points: right in a minute, where tries were timed.' : legend }}
           Days with fewer than {{ p.rules.value.leastTrials }} tries decide nothing.
         </p>
         <div class="in-row no-print">

@@ -185,7 +185,9 @@ export const useBench = defineStore('bench', () => {
    * Makes a typed move on the first material here that knows it; what none knows may be said in everyday words, and is then done by
    * the main one as an act. What neither is, the main material refuses.
    */
-  function type(text: string): boolean {
+  function type(typed: string): boolean {
+    // Whoever says units for the lowest place types it too; materials know it as ones.
+    const text = typed.replace(/\bunit(s?)\b/gi, 'one$1')
     const { representation: main, all, both } = bench.value.setup
     const here: readonly RepresentationId[] = both ? [...all, both] : all
     const knows = (id: RepresentationId): boolean => 'ok' in attempt(() => REPRESENTATIONS[id].parse(text.trim()))

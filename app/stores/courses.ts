@@ -1,16 +1,23 @@
 import { defineStore } from 'pinia'
 import { COURSES, shownSteps, type Course, type Step } from '../../core/course/index'
+import { inClassWords, packOf } from '../../core/door'
 import type { CoursesHere, KeptCourse } from '../../shared/courses'
 import { request } from '../utils/request'
+import { useClassroom } from './classroom'
 
 /** The courses that the school may take, and the one that the room takes. */
 export const useCourses = defineStore('courses', () => {
+  const classroom = useClassroom()
   const here = shallowRef<CoursesHere | null>(null)
   const own = computed<readonly KeptCourse[]>(() => here.value?.own ?? [])
   const all = computed<readonly Course[]>(() => [...COURSES, ...own.value])
   const byId = (id: string): Course | undefined => all.value.find((c) => c.id === id)
   const course = computed<Course>(() => byId(here.value?.chosen ?? '') ?? COURSES[0]!)
-  const steps = computed<readonly Step[]>(() => shownSteps(course.value))
+  /** The steps as the class calls them. */
+  const steps = computed<readonly Step[]>(() => {
+    const pack = packOf(classroom.words)
+    return shownSteps(course.value).map((s) => ({ ...s, title: inClassWords(s.title, pack) }))
+  })
   const stepOf = (id: string): Step | undefined =>
     steps.value.find((s) => s.id === id) ?? course.value.steps.find((s) => s.id === id)
 

@@ -41,6 +41,13 @@ export const spokenName = (e: Element): string =>
   ).trim() ||
   ((e as HTMLInputElement).labels?.[0]?.textContent ?? e.textContent ?? '').replace(/\s+/g, ' ').trim().slice(0, 80)
 
+/** What is needed for the turn comes first: the mat, then what stands below it and the answer, then the rest of the page; the site's places come last. */
+function turnOf(e: HTMLElement): number {
+  if (e.closest('#mat')) return 0
+  if (e.closest('.foot, .answer')) return 1
+  return e.closest('[data-scan="last"]') ? 3 : 2
+}
+
 /** Things that are on the page now, or in what lies over it. */
 export function scanned(each = false): {
   readonly things: readonly HTMLElement[]
@@ -48,10 +55,14 @@ export function scanned(each = false): {
 } {
   const over = [...document.querySelectorAll<HTMLElement>(OVERLAY)].filter(seen).at(-1)
   const root = over ?? document.body
-  const things = [...root.querySelectorAll<HTMLElement>(CAN)].filter(
-    // What lies within another thing is reached by that one.
-    (e) => usable(e) && e.parentElement?.closest('button, a[href], summary') === null,
-  )
+  const things = [...root.querySelectorAll<HTMLElement>(CAN)]
+    .filter(
+      // What lies within another thing is reached by that one.
+      (e) => usable(e) && e.parentElement?.closest('button, a[href], summary') === null,
+    )
+    .map((e) => [turnOf(e), e] as const)
+    .sort(([a], [b]) => a - b)
+    .map(([, e]) => e)
   if (each) return { things, groups: [{ name: 'all', rows: [things.map((_, i) => i)] }] }
   const by = new Map<Element, number[]>()
   for (const [i, e] of things.entries()) {

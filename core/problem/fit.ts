@@ -31,8 +31,9 @@ export type Sort =
   | 'signs'
 
 /** Whether a material can hold a problem; where it cannot, why, in words, and which representations could. */
+/** Whether a material holds a problem; `stretched` where it does only just, so that others are offered first. */
 export type Fit =
-  | { readonly fits: true }
+  | { readonly fits: true; readonly stretched?: true }
   | { readonly fits: false; readonly why: string; readonly instead: readonly RepresentationId[] }
 
 export const FITS: Fit = { fits: true }

@@ -37,6 +37,8 @@ export interface Offer {
   readonly title: string
   readonly kind: Representation['kind']
   readonly fits: boolean
+  /** Whether it holds the problem only just, so that others are offered before it. */
+  readonly stretched: boolean
   /** Whether it can stand beside the problem in step, worked on it or not. */
   readonly beside: boolean
   /** Why not, in words; empty where it fits. */
@@ -54,6 +56,7 @@ export function offersFor(problem: Problem, choices?: Choices): readonly Offer[]
       title: r.title,
       kind: r.kind,
       fits: fit.fits,
+      stretched: fit.fits && fit.stretched === true,
       beside: standsBeside(r, problem, choices),
       why: fit.fits ? '' : fit.why,
       instead: fit.fits ? [] : fit.instead,
@@ -64,15 +67,19 @@ export function offersFor(problem: Problem, choices?: Choices): readonly Offer[]
 /** Whether a material lies on a mat of its own; the running equations are the page beside every other. */
 export const hasMat = (id: RepresentationId): id is Exclude<RepresentationId, 'equations'> => id !== 'equations'
 
+/** Offers in their order, but for those that hold the problem only just: they come last. */
+const inOrder = (offers: readonly Offer[]): readonly Offer[] =>
+  [...offers].sort((a, b) => Number(a.stretched) - Number(b.stretched))
+
 /** The materials with a mat that hold a problem, in the order in which they are offered. */
 export const heldBy = (problem: Problem, choices?: Choices): readonly Exclude<RepresentationId, 'equations'>[] =>
-  offersFor(problem, choices).flatMap((o) => (o.fits && hasMat(o.representation) ? [o.representation] : []))
+  inOrder(offersFor(problem, choices)).flatMap((o) => (o.fits && hasMat(o.representation) ? [o.representation] : []))
 
 /** What would hold a problem in place of a material, the nearest first: at most three, and only what truly does. */
 export function holdersOf(problem: Problem, not: RepresentationId, choices?: Choices): readonly RepresentationId[] {
   const offers = offersFor(problem, choices)
   const nearest = offers.find((o) => o.representation === not)?.instead ?? []
-  const holding = offers.filter((o) => o.fits && o.representation !== not && hasMat(o.representation))
+  const holding = inOrder(offers).filter((o) => o.fits && o.representation !== not && hasMat(o.representation))
   const near = holding.filter((o) => nearest.includes(o.representation))
   return (near.length > 0 ? near : holding).slice(0, 3).map((o) => o.representation)
 }

@@ -6,13 +6,14 @@ import type { NumberWords } from '../number/words'
 export interface WordPack {
   /** The language in which all is said (core/speech/index.ts). */
   readonly language: LanguageId
-  /** Making one of the next place, breaking one, the word between what goes and what comes, the thing done, and “a ten is …”. */
+  /** Making one of the next place, breaking one, the word between what goes and what comes, the thing done, “a ten is …”, and doing it. */
   readonly exchange: {
     readonly verb: string
     readonly breaks: string
     readonly link: string
     readonly noun: string
     readonly done: string
+    readonly doing: string
   }
   /** What one of the lowest place is called, and several. */
   readonly ones: readonly [string, string]

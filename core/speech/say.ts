@@ -198,7 +198,7 @@ export function sayAct(act: Act, before: Exact, telling: Telling): string {
     case 'split':
       return `${capital(say(act.whole, pack))} is ${spokenList(act.parts.map((n) => say(n, pack)))}.`
     case 'gather':
-      return `${capital(spokenList(act.parts.map((n) => say(n, pack))))} ${pack.equals} ${say(act.whole, pack)}.`
+      return `${capital(act.parts.map((n) => say(n, pack)).join(` ${pack.plus} `))} ${pack.equals} ${say(act.whole, pack)}.`
     case 'rewrite':
       return rewriteInWords(act, pack)
     case 'begin':

@@ -13,12 +13,26 @@ import type { Operation } from '../problem/problem'
 export type { WordPack }
 
 const EXCHANGES: Readonly<Record<Words['exchange'], WordPack['exchange']>> = {
-  exchange: { verb: 'exchange', breaks: 'exchange', link: 'for', noun: 'exchange', done: 'exchanged' },
-  regroup: { verb: 'regroup', breaks: 'regroup', link: 'as', noun: 'regrouping', done: 'regrouped' },
-  trade: { verb: 'trade', breaks: 'trade', link: 'for', noun: 'trade', done: 'traded' },
-  swap: { verb: 'swap', breaks: 'swap', link: 'for', noun: 'swap', done: 'swapped' },
-  rename: { verb: 'rename', breaks: 'rename', link: 'as', noun: 'renaming', done: 'renamed' },
-  bundle: { verb: 'bundle', breaks: 'unbundle', link: 'into', noun: 'bundling', done: 'unbundled' },
+  exchange: {
+    verb: 'exchange',
+    breaks: 'exchange',
+    link: 'for',
+    noun: 'exchange',
+    done: 'exchanged',
+    doing: 'exchanging',
+  },
+  regroup: {
+    verb: 'regroup',
+    breaks: 'regroup',
+    link: 'as',
+    noun: 'regrouping',
+    done: 'regrouped',
+    doing: 'regrouping',
+  },
+  trade: { verb: 'trade', breaks: 'trade', link: 'for', noun: 'trade', done: 'traded', doing: 'trading' },
+  swap: { verb: 'swap', breaks: 'swap', link: 'for', noun: 'swap', done: 'swapped', doing: 'swapping' },
+  rename: { verb: 'rename', breaks: 'rename', link: 'as', noun: 'renaming', done: 'renamed', doing: 'renaming' },
+  bundle: { verb: 'bundle', breaks: 'unbundle', link: 'into', noun: 'bundling', done: 'unbundled', doing: 'bundling' },
 }
 
 const packs = new Map<string, WordPack>()
@@ -65,12 +79,6 @@ export function packOf(words: Words | WordSetId): WordPack {
   packs.set(key, pack)
   return kept(chosen, pack)
 }
-
-/** A sentence in the English of the class: what is nought in British English is zero in American. */
-export const inEnglish = (text: string, pack: WordPack): string =>
-  pack.numbers.zero === 'nought'
-    ? text
-    : text.replace(/\b([Nn])ought(s?)\b/g, (_, n: string, s: string) => `${n === 'N' ? 'Z' : 'z'}ero${s}`)
 
 /** Several things in one breath: “tens, ones and tenths”. */
 export const spokenList = (said: readonly string[]): string => LIST.format(said)

@@ -110,8 +110,8 @@ const piecesOfCoins = (coins: readonly number[]): readonly Pieces[] =>
 
 export const payFewest: Way = {
   id: 'pay-fewest',
-  title: 'pay with the fewest coins',
-  school: 'As few coins as make the amount, the greatest first; of several prices, one after another.',
+  title: 'count out the amount, largest coins first',
+  school: 'As few coins as make the amount, the largest first; several amounts are counted out one after another.',
   at: 'Coins from the till, to the very amount.',
   sort: 'coins',
   suits: (p) => isChain(p) && p.terms.every((t) => t.operation === '+') && isWhole(valueOf(p.first)),

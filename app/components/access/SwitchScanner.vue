@@ -20,6 +20,7 @@ let acted = false
 const pad = useTemplateRef<{ takeBack: () => void }>('pad')
 
 function look(): void {
+  if (yields.value) return
   const now = scanned(access.order === 'each')
   const changed = now.things.length !== things.value.length || now.things.some((e, i) => e !== things.value[i])
   if (changed) {
@@ -73,7 +74,7 @@ function wait(): void {
   clearTimeout(timer)
   const oneByItself = access.switches === 1
   const ms = oneByItself ? access.pace + (first() ? access.firstPause : 0) : access.dwell
-  if (ms > 0 && !down.value) timer = setTimeout(() => (oneByItself ? onward() : chosen()), ms)
+  if (ms > 0 && !down.value && !yields.value) timer = setTimeout(() => (oneByItself ? onward() : chosen()), ms)
 }
 function onward(): void {
   look()
@@ -156,11 +157,37 @@ function release(which: 'choose' | 'step'): void {
 }
 const switchOf = (key: string): 'choose' | 'step' | null =>
   key === access.chooseKey ? 'choose' : access.switches === 2 && key === access.stepKey ? 'step' : null
+/** While the teacher has the pointer or the keyboard nothing is lit; a press of a switch begins anew at the mat. */
+const yields = ref(false)
+function takeOver(event: Event): void {
+  if (!event.isTrusted || yields.value) return
+  yields.value = true
+  clearTimeout(timer)
+  box.value = null
+}
+useEventListener(window, 'pointerdown', takeOver, { capture: true })
+function goOn(): void {
+  yields.value = false
+  light.value = START
+  look()
+  wait()
+}
+const isTyping = (): boolean => document.activeElement?.matches(TYPED) === true
 function onKey(event: KeyboardEvent): void {
   // What the pad sends to a thing is no press of a switch.
   if (!event.isTrusted) return
   const which = switchOf(event.key)
-  if (!which) return
+  if (!which) {
+    if (!['Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) takeOver(event)
+    return
+  }
+  if (yields.value && isTyping()) return
+  if (yields.value) {
+    event.preventDefault()
+    event.stopImmediatePropagation()
+    if (event.type === 'keyup') goOn()
+    return
+  }
   event.preventDefault()
   event.stopImmediatePropagation()
   if (event.repeat) return
@@ -173,6 +200,7 @@ useEventListener(window, ['keydown', 'keyup'], onKey as never, { capture: true }
 const channel = new BroadcastChannel('sett-switch')
 channel.onmessage = ({ data }: MessageEvent<{ which: 'choose' | 'step'; down: boolean }>) => {
   if (data.which === 'step' && access.switches !== 2) return
+  if (yields.value) return data.down ? undefined : goOn()
   if (data.down) press(data.which)
   else release(data.which)
 }
@@ -185,7 +213,9 @@ const { pause } = useRafFn(() => {
     const now = pads.some((pad) => pad?.buttons[i]?.pressed)
     if (now === held[i] || (which === 'step' && access.switches !== 2)) continue
     held[i] = now
-    if (now) press(which)
+    if (yields.value) {
+      if (!now) goOn()
+    } else if (now) press(which)
     else release(which)
   }
 })

@@ -25,6 +25,7 @@ const { t } = useI18n()
 const { title, called, way: wayName, reason } = useNames()
 const classroom = useClassroom()
 const presenting = usePresenting()
+const { access } = useAccess()
 const { pinned, lately, used } = useShelf()
 const shown = (problem: string): string => pretty(problem, bench.bench.setup.choices.signed.ownSign)
 const text = ref(shown(bench.problem))
@@ -182,7 +183,12 @@ defineExpose({
       />
       <button type="submit" class="stone-button main">{{ t('ask.layOut') }}</button>
     </form>
-    <form v-if="bench.bench.mode !== 'show' && !compares" class="answer" novalidate @submit.prevent="readIt">
+    <form
+      v-if="(bench.bench.mode !== 'show' || access.single) && !compares"
+      class="answer"
+      novalidate
+      @submit.prevent="readIt"
+    >
       <label for="read" class="learner"
         ><span class="sr-only">{{ t('ask.answer') }}</span
         ><span aria-hidden="true">=</span></label

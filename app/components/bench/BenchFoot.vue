@@ -29,10 +29,10 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
 
 <template>
   <section class="foot" :class="{ presenting }" :aria-label="t('foot.label')">
-    <StoneCourse />
+    <StoneCourse :predicting="stepping && predicts && !bench.replaying" />
     <div class="controls">
       <template v-if="stepping">
-        <button type="button" class="stone-button" :aria-label="t('foot.back')" @click="back">
+        <button type="button" class="stone-button" data-undo :aria-label="t('foot.back')" @click="back">
           <svg class="glyph" viewBox="0 0 24 24" aria-hidden="true"><path d="M17 4L7 12L17 20ZM4 4h2v16H4Z" /></svg>
         </button>
         <button type="button" class="stone-button main" :aria-label="t('foot.nextStep')" @click="forward">

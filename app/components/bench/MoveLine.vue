@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { REPRESENTATIONS } from '../../../core/door'
+import { inClassWords, packOf, REPRESENTATIONS } from '../../../core/door'
 
 const bench = useBench()
 const { t } = useI18n()
@@ -8,7 +8,10 @@ const box = ref<HTMLInputElement | null>(null)
 function go(): void {
   if (text.value.trim() && bench.type(text.value)) text.value = ''
 }
-const example = computed(() => REPRESENTATIONS[bench.bench.setup.representation].example)
+const example = computed(() => {
+  const { representation, choices } = bench.bench.setup
+  return inClassWords(REPRESENTATIONS[representation].example, packOf(choices.words))
+})
 defineExpose({ focus: () => box.value?.focus() })
 </script>
 

@@ -5,8 +5,10 @@ const bench = useBench()
 const { t } = useI18n()
 const { figures } = useFigures()
 const course = ref<HTMLElement | null>(null)
+/** While the next step is to be predicted, what is to come would give it away. */
+const { predicting } = defineProps<{ predicting: boolean }>()
 const upcoming = computed(() =>
-  bench.upcoming.map((acts) =>
+  (predicting ? [] : bench.upcoming).map((acts) =>
     acts
       .map((act) =>
         labelOf(act, packOf(bench.bench.setup.choices.words), handsOf(bench.bench.setup), bench.bench.setup.units),

@@ -86,7 +86,7 @@ const steps = computed(() => props.panel.plan.steps.filter((s) => (s.moves[id.va
     </div>
     <footer class="learner">
       <strong>{{ figures(printExact(panel.reads)) }}</strong>
-      <span class="quiet">{{ steps }} steps</span>
+      <span class="quiet">{{ steps }} moves</span>
     </footer>
   </section>
 </template>

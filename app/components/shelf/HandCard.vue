@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { inClassWords } from '../../../core/door'
 import { CARDS } from './cards'
 import type { ShelfId } from './thumbs'
 
 /** How hands work one material: pictures of before and after, read in twenty seconds. */
 const props = defineProps<{ id: ShelfId }>()
-const { spanish } = useNames()
+const { spanish, pack } = useNames()
 /** What is said beside the pictures in Spanish, where a card is told in it. */
 const told = shallowRef<Readonly<Record<string, readonly (readonly [string, string])[]>> | null>(null)
 watch(
@@ -20,7 +21,7 @@ const own = computed(() =>
 )
 const steps = computed(() =>
   CARDS[props.id].map((step, i) => {
-    const [title, text] = own.value?.[i] ?? [step.title, step.text]
+    const [title, text] = own.value?.[i] ?? [inClassWords(step.title, pack.value), inClassWords(step.text, pack.value)]
     return { ...step, title, text }
   }),
 )

@@ -105,7 +105,7 @@ function onlyKind(s: ColumnsState, pieces: readonly Pieces[]): { readonly index:
   const counts = countsOf(pieces, s.width, s.decimals)
   const index = onlyPlace(counts)
   if (index === undefined)
-    throw new Refusal('The sheet exchanges one of a column for ten of the next, and no other way.')
+    throw new Refusal('On the sheet one of a column is exchanged for ten of the next, and no other way.')
   return { index, count: counts[index]! }
 }
 

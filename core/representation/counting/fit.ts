@@ -43,6 +43,8 @@ export function fitCounting(problem: Problem, limits: Limits): Fit {
   return fit
 }
 
+/** So many steps are kept without anything to remember besides: two hands, and no ten in the head. */
+const AT_HAND = 10
 /** The most a count in steps goes up to. */
 const FARTHEST = 1000
 
@@ -56,5 +58,6 @@ function fitSteps(problem: Problem, limits: Limits): Fit {
   const steps = term!.operation === '*' ? first : reached
   if (compare(steps, exact(limits.steps!)) > 0) return no(`That is ${steps} steps; ${limits.why}.`)
   const farthest = term!.operation === '*' ? reached : first
-  return compare(farthest, exact(FARTHEST)) > 0 ? no(`${farthest} is too far to count to in steps.`) : FITS
+  if (compare(farthest, exact(FARTHEST)) > 0) return no(`${farthest} is too far to count to in steps.`)
+  return compare(steps, exact(AT_HAND)) > 0 ? { fits: true, stretched: true } : FITS
 }

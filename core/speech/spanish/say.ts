@@ -81,7 +81,7 @@ export function sayAct(act: Act, before: Exact, { problem, pack, hands, where = 
     case 'split':
       return `${capital(say(act.whole, pack))} son ${listInSpanish(act.parts.map((n) => say(n, pack)))}.`
     case 'gather':
-      return `${capital(listInSpanish(act.parts.map((n) => say(n, pack))))} ${pack.equals} ${say(act.whole, pack)}.`
+      return `${capital(act.parts.map((n) => say(n, pack)).join(` ${pack.plus} `))} ${pack.equals} ${say(act.whole, pack)}.`
     case 'rewrite':
       return `${capital(sumInWords(act.left, pack))} ${pack.equals} ${sumInWords(act.right, pack)}.`
     case 'begin': {

@@ -10,12 +10,33 @@ import type { WordPack } from '../pack'
 /** The words of the Bench in Spanish: addressed to one learner, in the forms of Spain (practice, section 1; common practice, no source). */
 
 const EXCHANGES: Readonly<Record<Words['exchange'], WordPack['exchange']>> = {
-  exchange: { verb: 'cambia', breaks: 'cambia', link: 'por', noun: 'cambio', done: 'cambiada' },
-  regroup: { verb: 'reagrupa', breaks: 'reagrupa', link: 'como', noun: 'reagrupamiento', done: 'reagrupada' },
-  trade: { verb: 'canjea', breaks: 'canjea', link: 'por', noun: 'canje', done: 'canjeada' },
-  swap: { verb: 'intercambia', breaks: 'intercambia', link: 'por', noun: 'intercambio', done: 'intercambiada' },
-  rename: { verb: 'renombra', breaks: 'renombra', link: 'como', noun: 'cambio de nombre', done: 'renombrada' },
-  bundle: { verb: 'ata', breaks: 'desata', link: 'en', noun: 'atado', done: 'desatada' },
+  exchange: { verb: 'cambia', breaks: 'cambia', link: 'por', noun: 'cambio', done: 'cambiada', doing: 'cambiando' },
+  regroup: {
+    verb: 'reagrupa',
+    breaks: 'reagrupa',
+    link: 'como',
+    noun: 'reagrupamiento',
+    done: 'reagrupada',
+    doing: 'reagrupando',
+  },
+  trade: { verb: 'canjea', breaks: 'canjea', link: 'por', noun: 'canje', done: 'canjeada', doing: 'canjeando' },
+  swap: {
+    verb: 'intercambia',
+    breaks: 'intercambia',
+    link: 'por',
+    noun: 'intercambio',
+    done: 'intercambiada',
+    doing: 'intercambiando',
+  },
+  rename: {
+    verb: 'renombra',
+    breaks: 'renombra',
+    link: 'como',
+    noun: 'cambio de nombre',
+    done: 'renombrada',
+    doing: 'renombrando',
+  },
+  bundle: { verb: 'ata', breaks: 'desata', link: 'en', noun: 'atado', done: 'desatada', doing: 'desatando' },
 }
 const EQUALS: Readonly<Record<Words['equals'], string>> = {
   equals: 'es igual a',

@@ -37,6 +37,9 @@ export function usePlacedHand(given: {
     { immediate: true },
   )
 
+  // What was said to be in the hand is there no longer.
+  watch(hand, (now) => now === null && say(''))
+
   function pick(spot: Spot, ids: readonly number[], count: number): void {
     hand.value = { spot, ids, count }
     say(t('mat.picked', { pieces: `${count} ${nameOf(spot.place, count)}` }))
