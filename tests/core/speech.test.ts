@@ -2,7 +2,8 @@ import type { Act } from '../../core/act/act'
 import type { Owed } from '../../core/representation/representation'
 import { sayOwed } from '../../core/speech/owed'
 import { EXCHANGE_WORDS, WORD_SETS } from '../../core/choices'
-import { inEnglish, packOf } from '../../core/speech/words'
+import { inClassWords } from '../../core/speech/classWords'
+import { packOf } from '../../core/speech/words'
 import { exact, ZERO } from '../../core/number/exact'
 import { AMERICAN, BRITISH, inWords } from '../../core/number/words'
 import { plan } from '../../core/index'
@@ -55,8 +56,8 @@ test('a prediction says the way it goes and the columns that change', () => {
 
 test('an American room hears zero where a British one hears nought', () => {
   const text = 'Nought pieces cannot be moved: 3 - 5 is below nought, and noughts stay.'
-  expect(inEnglish(text, packOf('exchange'))).toBe(text)
-  expect(inEnglish(text, packOf('regroup'))).toBe('Zero pieces cannot be moved: 3 - 5 is below zero, and zeros stay.')
+  expect(inClassWords(text, packOf('exchange'))).toBe(text)
+  expect(inClassWords(text, packOf('regroup'))).toBe('Zero pieces cannot be moved: 3 - 5 is below zero, and zeros stay.')
 })
 
 test('every choice of words says an exchange in plain English, and words are chosen one by one', () => {
