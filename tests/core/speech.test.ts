@@ -57,7 +57,9 @@ test('a prediction says the way it goes and the columns that change', () => {
 test('an American room hears zero where a British one hears nought', () => {
   const text = 'Nought pieces cannot be moved: 3 - 5 is below nought, and noughts stay.'
   expect(inClassWords(text, packOf('exchange'))).toBe(text)
-  expect(inClassWords(text, packOf('regroup'))).toBe('Zero pieces cannot be moved: 3 - 5 is below zero, and zeros stay.')
+  expect(inClassWords(text, packOf('regroup'))).toBe(
+    'Zero pieces cannot be moved: 3 - 5 is below zero, and zeros stay.',
+  )
 })
 
 test('every choice of words says an exchange in plain English, and words are chosen one by one', () => {
