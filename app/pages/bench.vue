@@ -416,7 +416,7 @@ onBeforeUnmount(() => (presenting.value = false))
     grid-template-columns: minmax(0, 1fr) 224px;
   }
 }
-/* In a small window the whole bench scrolls: the mat keeps half of what is seen, and nothing lies over anything. */
+/* In a small window, as at 200 % zoom, the whole bench scrolls: pieces stay as large as they were, and nothing lies over anything. */
 @media (max-width: 700px), (max-height: 560px) {
   .bench {
     height: auto;
@@ -426,10 +426,10 @@ onBeforeUnmount(() => (presenting.value = false))
   .work,
   .work.paired {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: max(54dvh, 215px);
+    grid-template-rows: max(54dvh, 480px);
   }
   .work.paired {
-    grid-template-rows: max(108dvh, 430px);
+    grid-template-rows: max(108dvh, 860px);
   }
   .page-side {
     grid-row: 2;
@@ -439,10 +439,10 @@ onBeforeUnmount(() => (presenting.value = false))
   }
   .bench > .work > .mat-side {
     grid-row: 3;
-    height: max(54dvh, 215px);
+    height: max(54dvh, 480px);
   }
   .bench > .work.paired > .mat-side {
-    height: max(108dvh, 430px);
+    height: max(108dvh, 860px);
   }
   .bench > .work > .page-side {
     grid-row: 6;

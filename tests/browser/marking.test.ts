@@ -78,6 +78,10 @@ test('what was typed is there again; a line that cannot be read is told, and not
   await click('Mark the page')
   // Two habits give these answers; both are named, and the next question tells them apart.
   await text(driver, '[aria-label="What the answers say"]', 'Not told apart yet')
+  // Whoever comes back from another place finds the result.
+  await driver.get(`${here.app.url}/today`)
+  await driver.get(`${here.app.url}/marking`)
+  await text(driver, '[aria-label="What the answers say"]', 'Not told apart yet')
   await click('The next question')
   await text(driver, '[aria-label="The next question"]', /: (stopped exchanging at a nought|exchanged across a nought)/)
   await click('Put it on the page')

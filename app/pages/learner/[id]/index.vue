@@ -54,6 +54,7 @@ async function forgetHere(): Promise<void> {
   // A page that is being marked, and a story that was typed, do not say whose they are either.
   for (const key of ['sett.marking', 'sett.marking-class', 'sett.own-story', 'sett.story-desk', 'sett.stories-away'])
     localStorage.removeItem(key)
+  sessionStorage.removeItem('sett.marked')
   const { [id]: _gone, ...sittings } = placings.value
   placings.value = sittings
   lessons.value = lessonsWithout(lessons.value, id)
