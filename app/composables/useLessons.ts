@@ -2,7 +2,7 @@ import type { RecordPage, RecordSummary } from '../../shared/listing'
 import type { Lesson } from '../../shared/lessons'
 import { daysFrom } from '../../shared/days'
 import { request } from '../utils/request'
-import type { Waiting } from '../utils/waiting'
+import type { Queued } from '../utils/queued'
 
 /** For each turn of a lesson the record of its work, if there is one and it has not been deleted. */
 export async function workedIn({ learners, turns }: Lesson): Promise<readonly (RecordSummary | null)[]> {
@@ -19,7 +19,7 @@ export async function workedIn({ learners, turns }: Lesson): Promise<readonly (R
 }
 
 /** A lesson's problems as the Bench takes them, from one of them on. */
-export const turnsOf = (lesson: Lesson, from = 0): readonly Waiting[] =>
+export const turnsOf = (lesson: Lesson, from = 0): readonly Queued[] =>
   lesson.turns.slice(from).map(({ learner, problem, material, way, mode }) => ({
     problem,
     learner,

@@ -1,11 +1,11 @@
-import type { Waiting } from '../utils/waiting'
+import type { Queued } from '../utils/queued'
 import type { Over } from '../stores/bench/settings'
 
 /** Takes problems to the Bench, to be worked one after another. */
 export function useSetToWork() {
   const bench = useBench()
   /** Asks the first there and keeps the others for after it; what is wrong where it cannot be asked, else nothing. */
-  async function turnByTurn(turns: readonly Waiting[]): Promise<string> {
+  async function turnByTurn(turns: readonly Queued[]): Promise<string> {
     if (turns.length === 0) return ''
     const refused = bench.begin(turns)
     if (refused) return refused.message

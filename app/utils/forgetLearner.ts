@@ -1,6 +1,6 @@
 import type { PrintPlan } from '../composables/usePrintPlan'
 import type { Lesson } from '../../shared/lessons'
-import type { Waiting } from './waiting'
+import type { Queued } from './queued'
 
 /** What this browser still holds of lessons, without one learner; a lesson to which nobody comes any more goes. */
 export function lessonsWithout(
@@ -17,7 +17,7 @@ export function lessonsWithout(
 }
 
 /** Problems that wait at the Bench, without those for one learner. */
-export const waitingWithout = (queue: readonly Waiting[], learner: string): readonly Waiting[] =>
+export const waitingWithout = (queue: readonly Queued[], learner: string): readonly Queued[] =>
   queue.filter((w) => w.learner !== learner)
 
 /** A print that is being put together, without one learner; what it had before too. */

@@ -5,7 +5,7 @@ import {
   type RepresentationId,
   type WorkRecord,
 } from '../../core/door'
-import type { Waiting } from './waiting'
+import type { Queued } from './queued'
 
 /** How things are kept in the browser as text, and read again with doubt: what is no such thing any more is let go. */
 
@@ -17,7 +17,7 @@ export interface Draft {
   /** Whose it is, from its first move on; null where nobody was chosen, absent in what an earlier Sett kept. */
   readonly learner?: string | null
   /** The turn of a lesson that it is, as it was asked. */
-  readonly turn?: Waiting | null
+  readonly turn?: Queued | null
 }
 
 function parsed(text: string): unknown {

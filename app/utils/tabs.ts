@@ -1,5 +1,5 @@
 import { keptDraft, keptDrafts, type Draft } from './kept'
-import { keptLine } from './waiting'
+import { keptLine } from './queued'
 
 /**
  * Every window has a draft of its own, so that two never write over each other’s. A window is known by a name in its session, and

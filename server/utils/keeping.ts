@@ -44,7 +44,7 @@ export async function daily(storeNow: () => Store, now = new Date()): Promise<vo
   const made = isDue
     ? await aside('backUp', { path, keep: keeping.backups, at: now.getTime(), kind: 'daily' })
     : undefined
-  await eraseLeftovers(store)
+  await eraseLeftovers(storeNow())
   await alone(storeNow, undefined, async (store) => {
     if (made && made.damaged > 0)
       store.note({

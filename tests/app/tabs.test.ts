@@ -1,6 +1,6 @@
 import { inherit } from '../../app/utils/tabs'
 import { keptDraft, keptDrafts, type Draft } from '../../app/utils/kept'
-import { keptLine } from '../../app/utils/waiting'
+import { keptLine } from '../../app/utils/queued'
 
 /** Drafts of several windows in one browser. */
 

@@ -1,18 +1,18 @@
 import { openWindow, serverSays, stored } from './nuxt'
 import { useBench } from '../../app/stores/bench'
 import { useClassroom } from '../../app/stores/classroom'
-import type { Waiting } from '../../app/utils/waiting'
+import type { Queued } from '../../app/utils/queued'
 
 /** A lesson at the Bench: whose work is whose, what is saved by itself, and what is left. */
 
 type BenchStore = ReturnType<typeof useBench>
 const settled = (): Promise<void> => new Promise((done) => setTimeout(done, 0))
 
-const WREN: Waiting = { problem: '3 + 4', learner: 'wren', lesson: 'monday', material: 'blocks', mode: 'alone' }
-const PIP: Waiting = { problem: '52 - 37', learner: 'pip', lesson: 'monday', material: 'blocks', mode: 'alone' }
-const ALL: Waiting = { problem: '9 - 2', learner: null, lesson: 'monday', material: 'blocks', mode: 'show' }
+const WREN: Queued = { problem: '3 + 4', learner: 'wren', lesson: 'monday', material: 'blocks', mode: 'alone' }
+const PIP: Queued = { problem: '52 - 37', learner: 'pip', lesson: 'monday', material: 'blocks', mode: 'alone' }
+const ALL: Queued = { problem: '9 - 2', learner: null, lesson: 'monday', material: 'blocks', mode: 'show' }
 
-function inLesson(...turns: readonly Waiting[]): BenchStore {
+function inLesson(...turns: readonly Queued[]): BenchStore {
   stored.clear()
   openWindow()
   const bench = useBench()

@@ -94,4 +94,25 @@ describe('the focus is never lost', () => {
     await driver.wait(until.elementLocated(By.css('#go-on')), 20_000).catch(() => click('Done'))
     await driver.wait(async () => (await driver.findElements(By.css('.grid td b'))).length > 0, 20_000)
   })
+
+  test('with one thing at a time nothing unseen takes the focus, and Show has Undo and a box for the answer', async () => {
+    await fresh({ 'sett.mode': 'show', 'sett.cards-seen': '["blocks"]' })
+    await press('e')
+    await byRole(driver, 'button', 'Show everything again')
+    await press(Key.ARROW_RIGHT, Key.ARROW_RIGHT)
+    await click('Back one step')
+    await byRole(driver, 'textbox', 'Answer')
+    await noViolations(driver)
+    const reached = new Set<string>()
+    for (let i = 0; i < 30; i++) {
+      await press(Key.TAB)
+      const [name, isSeen] = await driver.executeScript<[string, boolean]>(`
+        const e = document.activeElement, b = e.getBoundingClientRect()
+        return [e.id || e.getAttribute('aria-label') || e.innerText, e === document.body || (e.checkVisibility({ visibilityProperty: true, opacityProperty: true }) && b.width > 1 && b.height > 1)]`)
+      expect([name, isSeen]).toEqual([name, true])
+      reached.add(name)
+    }
+    expect(reached).toContain('read')
+    await press('e')
+  })
 })

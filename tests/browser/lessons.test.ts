@@ -150,6 +150,15 @@ test('a lesson is changed in every part, and what is changed is kept by itself; 
   await click(/8 \+ 6: take out/)
   await click('Add a problem')
   await driver.wait(async () => (await lessons())[0]!.turns.length === lesson!.turns.length, 20_000)
+  // The order goes both ways.
+  const alone = async (): Promise<string[]> =>
+    (await lessons())[0]!.turns.filter((t) => t.mode === 'alone').map((t) => t.problem)
+  const [first, second] = await alone()
+  const named = (by: string): string => `Move ${first!.replace(' - ', ' − ')} ${by}`
+  await click(named('down'))
+  await driver.wait(async () => (await alone())[0] === second, 20_000, 'the first has gone down')
+  await click(named('up'))
+  await driver.wait(async () => (await alone())[0] === first, 20_000, 'and up again')
   await noViolations(driver)
 })
 
@@ -172,6 +181,23 @@ test('what somebody else has changed meanwhile is not written over, and what was
   )
   await click('Take mine instead')
   await driver.wait(async () => Object.values((await lessons())[0]!.notes).includes('asked for the drawn tens'), 20_000)
+})
+
+test('learners, steps and minutes are changed after planning, and what was worked stays', async () => {
+  const [before] = await lessons()
+  const worked = before!.turns.filter((t) => t.done)
+  expect(worked.length).toBeGreaterThan(0)
+  await driver.get(`${app.url}/lesson/${before!.id}`)
+  await click('Change learners, steps or minutes')
+  const minutes = await driver.findElement(By.css('.planner input[type="number"]'))
+  await minutes.sendKeys(Key.chord(Key.CONTROL, 'a'), '25')
+  await noViolations(driver)
+  await click('Plan again')
+  await driver.wait(async () => (await lessons())[0]!.minutes === 25, 20_000)
+  const [after] = await lessons()
+  expect(after!.turns.filter((t) => t.done)).toEqual(worked)
+  expect(after!.turns.length).toBeGreaterThan(before!.turns.length)
+  expect(after!.words).toBe(before!.words)
 })
 
 /** Goes with the Tab key to what is called so. */

@@ -90,7 +90,7 @@ describe('what is put back, and what stays ended', () => {
     const store = demo()
     const { name } = await makeBackup(store.path, 14)
     const copy = new Database(join(backupsOf(store.path), name))
-    copy.exec('DROP TABLE sign_in; ALTER TABLE person DROP COLUMN in_groups')
+    copy.exec('DROP TABLE told_step; DROP TABLE sign_in; ALTER TABLE person DROP COLUMN in_groups')
     for (const table of ['record', 'trial']) copy.exec(`ALTER TABLE ${table} DROP COLUMN body_sum`)
     copy.exec('DROP INDEX record_to_look_at; ALTER TABLE record DROP COLUMN looked')
     for (const index of ['record_days', 'trial_days', 'rehearsal_days', 'slip_by_learner', 'trial_slip_by_learner'])

@@ -1,6 +1,6 @@
 import { attempt, parseProblem, printProblem, type Problem, type Refusal } from '../../../core/door'
 import { fetchAll } from '../../utils/materials'
-import { keptLine, type Line, NO_LINE, type Waiting } from '../../utils/waiting'
+import { keptLine, type Line, NO_LINE, type Queued } from '../../utils/queued'
 import { windowKey } from '../../utils/tabs'
 import { useClassroom } from '../classroom'
 import type { BenchLying } from './lying'
@@ -18,12 +18,12 @@ export function benchQueue({ bench, lent }: BenchLying, ask: (text: string, over
 
   /** What was set beforehand for this window: what is on its bench of it, and what comes after. */
   const line = useLocalStorage<Line>(windowKey('sett.queue'), NO_LINE, { shallow: true, serializer: keptLine })
-  const queue = computed<readonly Waiting[]>({
+  const queue = computed<readonly Queued[]>({
     get: () => line.value.next,
     set: (next) => (line.value = { ...line.value, next }),
   })
   /** The turn that is on the bench, of those set beforehand. */
-  const turn = computed<Waiting | null>({
+  const turn = computed<Queued | null>({
     get: () => line.value.now,
     set: (now) => (line.value = { ...line.value, now }),
   })
@@ -37,7 +37,7 @@ export function benchQueue({ bench, lent }: BenchLying, ask: (text: string, over
   }
 
   /** Asks a problem that was set beforehand, of whoever's turn it is; what comes after it waits. */
-  function turnTo(now: Waiting, next: readonly Waiting[]): Refusal | null {
+  function turnTo(now: Queued, next: readonly Queued[]): Refusal | null {
     const { problem, learner, lesson: _, ...over } = now
     const refused = ask(problem, over)
     if (refused) return refused
@@ -47,7 +47,7 @@ export function benchQueue({ bench, lent }: BenchLying, ask: (text: string, over
   }
 
   /** Asks the first of some problems and keeps the others for after it; why the first cannot be asked, else null. */
-  const begin = ([first, ...rest]: readonly Waiting[]): Refusal | null => (first ? turnTo(first, rest) : null)
+  const begin = ([first, ...rest]: readonly Queued[]): Refusal | null => (first ? turnTo(first, rest) : null)
 
   /** The next problem of those set beforehand; else the same kind of problem with other numbers, whose setter is fetched for it. */
   async function another(): Promise<Refusal | null> {

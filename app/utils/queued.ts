@@ -3,7 +3,7 @@ import { isRepresentation, isWay, type Mode, type RepresentationId, type WayId }
 /** Problems that wait to be worked, as this browser keeps them. */
 
 /** A problem that was set beforehand; in a lesson also whose turn it is, and how it is to be worked. */
-export interface Waiting {
+export interface Queued {
   readonly problem: string
   readonly mode?: Mode
   readonly way?: WayId
@@ -15,15 +15,15 @@ export interface Waiting {
 }
 /** What is on the bench of those set beforehand, if anything, and what comes after it. */
 export interface Line {
-  readonly now: Waiting | null
-  readonly next: readonly Waiting[]
+  readonly now: Queued | null
+  readonly next: readonly Queued[]
 }
 export const NO_LINE: Line = { now: null, next: [] }
 
 const MODES: readonly Mode[] = ['show', 'together', 'alone']
 
 /** What an earlier Sett kept, or somebody by hand, read with doubt: a problem alone is text. */
-function waiting(kept: unknown): Waiting | null {
+function waiting(kept: unknown): Queued | null {
   if (typeof kept === 'string') return { problem: kept }
   const { problem, learner, lesson, material, way, mode } = (kept ?? {}) as Record<string, unknown>
   if (typeof problem !== 'string') return null
@@ -36,7 +36,7 @@ function waiting(kept: unknown): Waiting | null {
     ...(MODES.includes(mode as Mode) ? { mode: mode as Mode } : {}),
   }
 }
-const several = (kept: unknown): readonly Waiting[] =>
+const several = (kept: unknown): readonly Queued[] =>
   Array.isArray(kept) ? kept.flatMap((one) => waiting(one) ?? []) : []
 
 export const keptLine = {
