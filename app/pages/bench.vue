@@ -83,8 +83,9 @@ async function whispered(text: string): Promise<void> {
   quieten()
   speak(text)
 }
-/** Says in the strip that the problem is set, also where it was set before and nothing lay there. */
-async function started(): Promise<void> {
+/** Where nothing is seen to change, the strip says that the problem is set. */
+async function started(same: boolean): Promise<void> {
+  if (!same) return
   // The bench has cleared the last notice by then.
   await nextTick()
   notice.value = t('bench.started', { problem: pretty(bench.problem) })

@@ -175,10 +175,10 @@ async function benchFor(problem: string, material: string): Promise<string> {
   // Whoever set the problem had the mouse; the first press of a switch takes over, at the mat.
   await driver.wait(async () => (await lit()) === null, 20_000)
   await press(Key.SPACE)
-  await driver.wait(
-    async () => (await lit())?.names.some((name) => / on the mat$|^Store|^Put one|rod/.test(name)) === true,
-    20_000,
-  )
+  await driver.wait(async () => (await lit()) !== null, 20_000)
+  const begins = `const f = document.querySelector('.scan-frame').getBoundingClientRect(), m = document.querySelector('#mat').getBoundingClientRect()
+    return f.left >= m.left - 10 && f.right <= m.right + 10 && f.top >= m.top - 10 && f.bottom <= m.bottom + 10`
+  expect(await driver.executeScript(begins)).toBe(true)
   return wren.id
 }
 

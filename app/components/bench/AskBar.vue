@@ -19,7 +19,8 @@ import {
 const MaterialShelf = defineAsyncComponent(withAll(() => import('../shelf/MaterialShelf.vue')))
 const WayShelf = defineAsyncComponent(withAll(() => import('../shelf/WayShelf.vue')))
 
-const emit = defineEmits<{ started: [] }>()
+/** `same`: the problem was there already, and nothing lay on the mat. */
+const emit = defineEmits<{ started: [same: boolean] }>()
 const bench = useBench()
 const { t } = useI18n()
 const { title, called, way: wayName, reason } = useNames()
@@ -77,11 +78,12 @@ async function all(): Promise<boolean> {
 }
 async function ask(): Promise<void> {
   if (!(await all())) return
+  const before = bench.bench.log.length === 0 ? bench.problem : null
   refused.value = bench.ask(text.value)
   if (refused.value) select(refused.value)
   else {
     done()
-    emit('started')
+    emit('started', bench.problem === before)
   }
 }
 /** Puts the cursor on the trouble. */
