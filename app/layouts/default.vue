@@ -135,7 +135,12 @@ main:focus {
   padding: 0.5rem 1rem;
 }
 /* In a narrow window the places stand in rows: none is out of sight. */
-@media (max-width: 1060px) {
+@media (max-width: 1100px) {
+  nav a {
+    padding-inline: 0.45rem;
+  }
+}
+@media (max-width: 900px) {
   .frame {
     grid-template-rows: auto minmax(0, 1fr);
   }

@@ -108,19 +108,22 @@ function answered(text: string): void {
 const back = (): void => keep({ ...sitting.value, asked: sitting.value.asked.slice(0, -1) })
 
 const allKnown = computed(() => now.value.here.every((h) => h.step === null))
-/** Takes the result over; steps that a strand is not sure of are left as they are. */
-const accept = (): void =>
-  emit('accept', [
-    ...toldByPlacement(
-      all,
-      now.value.here.filter((h) => h.sure >= ENOUGH),
-    ),
-  ])
+/** What can be taken over: of several strands those of which something is known. */
+const usable = computed(() =>
+  now.value.here.length === 1 ? now.value.here : now.value.here.filter((h) => h.sure >= ENOUGH),
+)
+const accept = (): void => emit('accept', [...toldByPlacement(all, usable.value)])
 /** From here on a strand’s result is taken over: likelier than not. */
 const ENOUGH = 0.5
 /** How certain a result is, in words. */
 const sureness = (sure: number): string =>
-  sure >= PLACING.sure ? 'certain' : sure >= 0.7 ? 'likely' : sure >= ENOUGH ? 'more likely than not' : 'not known yet'
+  sure >= PLACING.sure
+    ? 'certain'
+    : sure >= 0.7
+      ? 'likely'
+      : sure >= ENOUGH
+        ? 'more likely than not'
+        : 'not certain yet'
 const percent = (share: number): string => `${Math.round(100 * share)} of 100`
 </script>
 
@@ -179,7 +182,7 @@ const percent = (share: number): string => `${Math.round(100 * share)} of 100`
           </li>
         </ul>
         <div class="in-row">
-          <button type="button" class="stone-button main" @click="accept">
+          <button type="button" class="stone-button main" :disabled="usable.length === 0" @click="accept">
             {{ now.next ? 'Stop and use this result' : 'Use this result' }}
           </button>
           <button type="button" class="stone-button bare" @click="again">Start again</button>
