@@ -14,16 +14,14 @@ export const useCourses = defineStore('courses', () => {
   const byId = (id: string): Course | undefined => all.value.find((c) => c.id === id)
   const course = computed<Course>(() => byId(here.value?.chosen ?? '') ?? COURSES[0]!)
   /** The steps as the class calls them. */
-  const steps = computed<readonly Step[]>(() => {
-    const pack = packOf(classroom.words)
-    return shownSteps(course.value).map((s) => ({ ...s, title: inClassWords(s.title, pack) }))
-  })
+  const named = (title: string): string => inClassWords(title, packOf(classroom.words))
+  const steps = computed<readonly Step[]>(() => shownSteps(course.value).map((s) => ({ ...s, title: named(s.title) })))
   const stepOf = (id: string): Step | undefined =>
     steps.value.find((s) => s.id === id) ?? course.value.steps.find((s) => s.id === id)
 
   /** Titles that several steps have. */
   const shared = computed(() => {
-    const titles = course.value.steps.map((s) => s.title)
+    const titles = course.value.steps.map((s) => named(s.title))
     return new Set(titles.filter((t, i) => titles.indexOf(t) !== i))
   })
   /** A step by its title, with its strand where another has the same one; stories are no step, and a step of another course goes by its id. */

@@ -163,7 +163,8 @@ test('a moment is chosen in the timeline, shown step by step, told with a word, 
 test('the Daybook is narrowed by step and help; the search is kept and found again', async () => {
   await driver.get(`${app.url}/daybook`)
   await enter('button', 'Find')
-  await narrow('Step', 'Tens and ones, one exchange (taking away)')
+  // Steps are called in the words of whoever is at the bench: Wren’s are chosen above.
+  await narrow('Step', 'Tens and ones, one trade (taking away)')
   await narrow('Most help', 'spoken hint')
   const rows = (): Promise<string[]> =>
     driver.executeScript<string[]>("return [...document.querySelectorAll('tbody tr')].map((r) => r.innerText)")

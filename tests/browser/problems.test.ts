@@ -34,7 +34,10 @@ test('how many fit is seen as limits change, and every problem is within them', 
   await choose('Across a nought', 'yes')
   await choose('Columns that exchange', '2')
   await text(driver, '.how-many', /^(?!1,620)[\d,]+ problems fit/)
-  await driver.wait(async () => (await listed()).every((p) => featuresIn(p).acrossNought), 20_000)
+  await driver.wait(async () => {
+    const all = await listed()
+    return all.length === 10 && all.every((p) => featuresIn(p).acrossNought)
+  }, 20_000)
   const set = await listed()
   expect(set).toHaveLength(10)
   for (const p of set) expect([p, featuresIn(p).exchanges]).toEqual([p, 2])
@@ -69,9 +72,13 @@ test('they are worked at the Bench one after another, and put on the marking pag
   await driver.wait(async () => new URL(await driver.getCurrentUrl()).pathname === '/bench', 10_000)
   const box = await byRole(driver, 'textbox', 'Problem')
   expect(((await box.getAttribute('value')) ?? '').replaceAll('−', '-')).toBe(again[0])
-  expect(JSON.parse((await driver.executeScript<string>("return localStorage.getItem('sett.queue')"))!)).toEqual(
-    again.slice(1).map((problem) => ({ problem })),
-  )
+  expect(
+    JSON.parse(
+      (await driver.executeScript<string>(
+        "return localStorage.getItem('sett.queue.' + sessionStorage.getItem('sett.tab'))",
+      ))!,
+    ).next,
+  ).toEqual(again.slice(1).map((problem) => ({ problem })))
 })
 
 test('fractions, signs and division have limits of their own, also on a telephone', async () => {
