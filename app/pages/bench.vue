@@ -11,7 +11,6 @@ import { focusHome } from '../composables/useReturnFocus'
 
 const FirstCard = defineAsyncComponent(() => import('../components/shelf/FirstCard.vue'))
 const MaterialShelf = defineAsyncComponent(withAll(() => import('../components/shelf/MaterialShelf.vue')))
-const UnsavedWork = defineAsyncComponent(() => import('../components/bench/UnsavedWork.vue'))
 const SaveDialog = defineAsyncComponent(() => import('../components/bench/SaveDialog.vue'))
 const KeysDialog = defineAsyncComponent(() => import('../components/bench/KeysDialog.vue'))
 
@@ -29,7 +28,6 @@ const { predicts, asked, forward, back, play } = showing
 const saving = ref(false)
 /** Unsaved work that is being saved, of that which was put aside. */
 const savingAside = shallowRef<Draft | null>(null)
-const unsaved = ref(false)
 const keys = ref(false)
 const besides = ref(false)
 const { access, toggleEasy } = useAccess()
@@ -91,50 +89,19 @@ async function started(same: boolean): Promise<void> {
   notice.value = t('bench.started', { problem: pretty(bench.problem) })
 }
 function save(): void {
-  savingAside.value = null
-  if (bench.bench.log.length > 0) saving.value = true
+  if (bench.bench.log.length > 0) saveOf(null)
 }
-function saveAside(draft: Draft): void {
+/** Asks how some work came out: what lies on the bench, or unsaved work that was put aside. */
+function saveOf(draft: Draft | null): void {
   savingAside.value = draft
   saving.value = true
 }
-const HELP = {
-  independent: 'save.independent',
-  pointed: 'save.pointed',
-  spoken: 'save.spoken',
-  shown: 'save.shown',
-  'hand-over-hand': 'save.handOverHand',
-} as const
 const saved = (problem: string): void => void tell(t('bench.saved'), t('bench.savedMore', { problem }))
-const failing = async (work: () => Promise<void>): Promise<void> => {
-  try {
-    await work()
-    trouble.value = ''
-  } catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
-/** What is told of the turn that was saved by itself last. */
-const toldTurn = computed(() => {
-  const turn = bench.savedTurn
-  return turn
-    ? t('bench.turnSaved', {
-        name: classroom.nameOf(turn.learner),
-        problem: pretty(turn.draft.work.problem),
-        outcome: t(turn.outcome.right ? 'save.right' : 'save.notRight'),
-        help: t(HELP[turn.outcome.help]),
-      })
-    : ''
-})
-/** Whose work is not saved yet, by name. */
-const unsavedOf = computed(() =>
-  [...new Set(bench.asides.map((d) => (d.learner && classroom.nameOf(d.learner)) || t('unsaved.nobody')))].join(', '),
-)
 async function next(): Promise<void> {
   if (bench.turn?.lesson && bench.queue.length === 0) {
     const { lesson } = bench.turn
     await bench.endTurn()
-    bench.leaveQueue()
+    bench.endQueue()
     return void (await navigateTo(`/lesson/${lesson}`))
   }
   const refused = await bench.another()
@@ -228,30 +195,7 @@ onBeforeUnmount(() => (presenting.value = false))
   <div class="bench" :class="{ presenting, stepping, single: access.single }">
     <h1 class="sr-only">{{ t('places.bench') }}</h1>
     <AskBar ref="ask" @started="started" />
-    <p v-if="trouble" class="aside" role="alert">{{ trouble }}</p>
-    <p v-else-if="bench.replaying" class="aside" role="status">
-      <span>{{ t('bench.replaying', { at: bench.replaying.at, of: bench.replaying.benches.length - 1 }) }}</span>
-      <button type="button" class="stone-button" @click="bench.look(0)">{{ t('bench.backToStart') }}</button>
-    </p>
-    <p v-else-if="bench.abandoned" class="aside" role="status">
-      <span>{{ t(bench.abandoned.now?.lesson ? 'bench.lessonLeft' : 'bench.queueLeft') }}</span>
-      <button type="button" class="stone-button" @click="bench.backToQueue()">{{ t('bench.undo') }}</button>
-      <button type="button" class="stone-button bare" @click="bench.abandoned = null">{{ t('bench.close') }}</button>
-    </p>
-    <p v-else-if="bench.turnTrouble" class="aside" role="alert">
-      <span>{{ t('bench.turnUnsaved', { why: bench.turnTrouble }) }}</span>
-    </p>
-    <p v-else-if="bench.savedTurn" class="aside" role="status">
-      <span>{{ toldTurn }}</span>
-      <button type="button" class="stone-button" @click="failing(bench.undoSave)">{{ t('bench.undoSave') }}</button>
-      <button v-if="bench.savedTurn.draft.id === bench.id" type="button" class="stone-button bare" @click="save">
-        {{ t('bench.changeSave') }}
-      </button>
-    </p>
-    <p v-if="bench.asides.length > 0 && !presenting && !bench.replaying" class="aside" role="status">
-      <span>{{ t('bench.unsaved', { n: bench.asides.length, whose: unsavedOf }, bench.asides.length) }}</span>
-      <button type="button" class="stone-button" @click="unsaved = true">{{ t('bench.showUnsaved') }}</button>
-    </p>
+    <BenchNotices v-model:trouble="trouble" @save="saveOf" />
     <div class="work" :class="{ paired: bench.second }">
       <div id="mat" class="mat-side" tabindex="-1">
         <MatSide
@@ -295,7 +239,6 @@ onBeforeUnmount(() => (presenting.value = false))
     <button v-if="access.single" type="button" class="stone-button all-again" @click="toggleEasy">
       {{ t('bench.everything') }}
     </button>
-    <UnsavedWork v-if="unsaved" v-model:open="unsaved" @save="saveAside" />
     <SaveDialog v-if="saving" v-model:open="saving" :draft="savingAside" @saved="saved" />
     <KeysDialog v-if="keys" v-model:open="keys" />
     <MaterialShelf
@@ -326,15 +269,8 @@ onBeforeUnmount(() => (presenting.value = false))
 .bench > .foot {
   grid-row: 5;
 }
-.aside {
+.bench > .notices {
   grid-row: 2;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.3rem 0.8rem;
-  padding: 4px 14px;
-  background: var(--paper-2);
-  border-bottom: 1.5px solid var(--edge);
 }
 .work {
   display: grid;

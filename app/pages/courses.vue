@@ -9,15 +9,7 @@ const classroom = useClassroom()
 const courses = useCourses()
 const session = useSession()
 const { all, look, standings, next: nextOf, known: isKnownOf, tell, laid: laidOf, trouble } = useStandings()
-const failed = ref('')
-const tried = async (work: () => Promise<unknown>): Promise<void> => {
-  failed.value = ''
-  try {
-    await work()
-  } catch (error) {
-    failed.value = (error as Error).message
-  }
-}
+const { trouble: failed, tried } = useTrouble()
 await tried(() => courses.load())
 watch(
   () => [classroom.learnerId, courses.course.id] as const,

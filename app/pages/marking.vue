@@ -16,7 +16,6 @@ import {
   type RepresentationId,
   withDefaults as withChoices,
 } from '../../core/door'
-import { StorageSerializers } from '@vueuse/core'
 import type { KeptMarking, AnsweredAlone } from '../../shared/marking'
 import type { RowMark } from '../components/marking/PageSheet.vue'
 import { emptyRow, filledRows, isEmptyRow, MOST_ROWS, rowsWith, type AnswerRow } from '../utils/answerRows'
@@ -68,27 +67,20 @@ const texts = computed(() =>
     ...(kept.value.above && above.trim() !== '' ? { above } : {}),
   })),
 )
-/** The page as it was marked last in this window, with its identifier and what was said of it: whoever comes back finds its result. */
-const marked = useSessionStorage<{ page: string; whose: string; id: string; said: string } | null>(
-  'sett.marked',
-  null,
-  {
-    serializer: StorageSerializers.object,
-  },
-)
-const pageNow = (): string => JSON.stringify([texts.value, kept.value.with, kept.value.slips])
-onMounted(async () => {
-  const last = marked.value
-  if (last?.page !== pageNow()) return
-  if (classroom.nameOf(last.whose)) whose.value = last.whose
-  await nextTick()
-  await markPage()
-  pageId = last.id
-  said.value = last.said
-})
 /** A page is kept once, however often the key is pressed; changed, or for another learner, it is another one. */
 let pageId: string = crypto.randomUUID()
-watch(said, (now) => marked.value && (marked.value = { ...marked.value, id: pageId, said: now }))
+const { keepMarked } = useMarkedPage(
+  () => JSON.stringify([texts.value, kept.value.with, kept.value.slips]),
+  async (last) => {
+    if (classroom.nameOf(last.whose)) whose.value = last.whose
+    // Another learner's page is another page: what that does is done first.
+    await nextTick()
+    await markPage()
+    pageId = last.id
+    said.value = last.said
+    keepMarked(last)
+  },
+)
 watch(whose, () => {
   pageId = crypto.randomUUID()
   said.value = ''
@@ -133,7 +125,7 @@ async function markPage(): Promise<void> {
     })
     diagnosis.value = said[0]!
     marks.value = marksOf(said[0]!)
-    marked.value = { page: pageNow(), whose: whose.value, id: pageId, said: '' }
+    keepMarked({ whose: whose.value, id: pageId, said: '' })
     const first = reads.find((r) => r && 'ok' in r)
     if (first && 'ok' in first) kept.value.family = familyOf(first.ok.problem, kept.value.with)
   } catch (error) {
@@ -203,6 +195,7 @@ async function keep(): Promise<void> {
     })
     keptTurn.value++
     said.value = `Kept with ${classroom.nameOf(whose.value)}.`
+    keepMarked({ whose: whose.value, id: pageId, said: said.value })
   } catch (error) {
     trouble.value = (error as Error).message
   }

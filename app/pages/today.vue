@@ -28,6 +28,7 @@ try {
 }
 const now = computed(() => lessons.value.filter((l) => l.day === day))
 const later = computed(() => lessons.value.filter((l) => l.day !== day))
+const ACTION = { planned: 'Begin', 'under way': 'Go on', done: 'Repeat' } as const
 const isDone = (l: Lesson): boolean => stateOf(l) === 'done'
 const stateIn = (l: Lesson): string =>
   stateOf(l) === 'under way'
@@ -175,7 +176,7 @@ useHead({ title: 'Today – Sett' })
           <span class="quiet">{{ l.minutes }} minutes{{ stateIn(l) }}</span>
           <span class="in-row">
             <button type="button" class="stone-button" @click="beginLesson(l)">
-              {{ stateOf(l) === 'under way' ? 'Go on' : 'Begin' }}
+              {{ ACTION[stateOf(l)] }}
             </button>
             <NuxtLink class="stone-button bare" :to="`/lesson/${l.id}`" :aria-label="`The lesson of ${namesOf(l)}`"
               >Look at it</NuxtLink

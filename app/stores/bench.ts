@@ -43,7 +43,8 @@ export const useBench = defineStore('bench', () => {
   const { draft, asides, takeAside, deleteAside, deleted, undelete } = benchDrafts()
   const classroom = useClassroom()
   const lying = benchLying(settings)
-  const { bench, id, startedAt, clock, refusal, savedLength, whose, picked, hint, replaying, lent, lend } = lying
+  const { bench, id, startedAt, clock, refusal, savedLength, whose, handled, picked, hint, replaying, lent, lend } =
+    lying
 
   const problem = computed(() => printProblem(bench.value.setup.problem))
   const stones = computed(() => listed(bench.value.now.stones))
@@ -74,16 +75,19 @@ export const useBench = defineStore('bench', () => {
     startedAt: startedAt.value,
     work: recordOf(bench.value),
     learner: whose.value,
+    byHand: handled.value,
     turn: turn.value,
   })
 
+  /** Whether somebody worked what lies there: what was only stepped through in Show is nobody's work. */
+  const isWork = (): boolean => bench.value.mode !== 'show' || handled.value
+
   function lay(opened: Bench): void {
-    // What was only stepped through in Show is nobody's work; what a hand did there otherwise is.
-    const isWork = bench.value.mode !== 'show' || stones.value.some((s) => s.step !== 'planned')
-    if (unsaved.value && isWork && !lent.value)
+    if (unsaved.value && isWork() && !lent.value)
       asides.value = [...asides.value.filter((d) => d.id !== id.value), draftNow()]
     bench.value = opened
     whose.value = null
+    handled.value = false
     id.value = crypto.randomUUID()
     startedAt.value = new Date().toISOString()
     clock.value = performance.now()
@@ -100,6 +104,8 @@ export const useBench = defineStore('bench', () => {
     deleted.value = null
     queue.value = waitingWithout(queue.value, learner)
     if (turn.value?.learner === learner) turn.value = null
+    line.abandoned.value = null
+    turns.forget()
     if (whose.value !== null && whose.value !== learner) return
     savedLength.value = bench.value.log.length
     ask(problem.value)
@@ -163,7 +169,8 @@ export const useBench = defineStore('bench', () => {
     return null
   }
 
-  function make(on: RepresentationId | 'bench', move: string): boolean {
+  /** A move of a hand, or one that Sett makes for it (`bySett`). */
+  function make(on: RepresentationId | 'bench', move: string, bySett = false): boolean {
     leaveReplay()
     const at = Math.max(bench.value.log.last?.at ?? 0, Math.round(performance.now() - clock.value))
     const done = attempt(() => enter(bench.value, { at, on, move }))
@@ -175,6 +182,7 @@ export const useBench = defineStore('bench', () => {
     refusal.value = null
     hint.value = false
     if (bench.value.log.length === 0) whose.value = classroom.learnerId
+    handled.value ||= !bySett
     bench.value = done.ok
     keep()
     if (result.value.finished) void saveTurn()
@@ -204,7 +212,7 @@ export const useBench = defineStore('bench', () => {
   const { undo, redo, advance, jump } = benchSteps(lying, {
     next: () => next.value,
     byMove: () => byMove.value,
-    make,
+    make: (on, move) => make(on, move, true),
   })
 
   /** Starts the same problem again, in another mode or way if asked. */
@@ -232,6 +240,7 @@ export const useBench = defineStore('bench', () => {
   /** Saves what is on the bench, or unsaved work that was put aside. @throws ServerRefusal */
   async function save(learnerId: string, given: Outcome, one: Draft = draftNow()): Promise<void> {
     await saveWork(one, learnerId, given)
+    turns.savedAs({ ...one, learner: learnerId }, learnerId, given)
     if (one.id !== id.value) return void takeAside(one.id)
     whose.value = learnerId
     savedLength.value = one.work.moves.length
@@ -250,7 +259,7 @@ export const useBench = defineStore('bench', () => {
     () => classroom.learnerId,
     (now) => {
       if (lent.value || now === null || now === whose.value || bench.value.log.length === 0) return
-      if (whose.value !== null) again()
+      if (whose.value !== null && isWork()) again()
       else {
         whose.value = now
         keep()
@@ -268,6 +277,7 @@ export const useBench = defineStore('bench', () => {
     clock.value = performance.now() - (log.last?.at ?? 0)
     savedLength.value = saved ? log.length : 0
     whose.value = from.learner ?? null
+    handled.value = from.byHand ?? true
     turn.value = from.turn ?? null
     if (whose.value !== null && classroom.nameOf(whose.value)) classroom.learnerId = whose.value
     mode.value = opened.ok.mode
@@ -352,6 +362,7 @@ export const useBench = defineStore('bench', () => {
     another,
     resumeTurn: line.resumeTurn,
     abandoned: line.abandoned,
+    endQueue: line.endQueue,
     leaveQueue: line.leaveQueue,
     backToQueue: line.backToQueue,
     endTurn: turns.endTurn,

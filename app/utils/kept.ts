@@ -16,6 +16,8 @@ export interface Draft {
   readonly work: WorkRecord
   /** Whose it is, from its first move on; null where nobody was chosen, absent in what an earlier Sett kept. */
   readonly learner?: string | null
+  /** Whether hands did some of it; in Show Sett may have done it all. Absent in what an earlier Sett kept. */
+  readonly byHand?: boolean
   /** The turn of a lesson that it is, as it was asked. */
   readonly turn?: Queued | null
 }

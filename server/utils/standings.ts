@@ -52,9 +52,7 @@ export async function standingOf(store: Store, learnerId: string, now = Date.now
   const told = new Map(store.toldOf(learnerId).map(({ step, ...said }) => [step, said]))
   return {
     learnerId,
-    standings: standingsOf(steps, done, finder)
-      .map((s) => ({ ...s, told: told.get(s.step) ?? null }))
-      .filter((s) => isKnown([s])),
+    standings: standingsOf(steps, done, finder, told).filter((s) => isKnown([s])),
     had: [...new Set(done.map((d) => d.problem))].slice(0, TOLD),
     marked,
     seenAt: done[0]?.startedAt ?? null,

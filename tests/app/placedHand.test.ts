@@ -98,3 +98,13 @@ test.each([[{ zone: 'store', place: 0 }], [{ zone: 'mat', place: 0 }], [{ zone: 
     expect(h.moves.length + h.refused.length).toBe(1)
   },
 )
+
+test('what was said to be in the hand is taken back as soon as it is let go, also where nothing was moved', async () => {
+  const h = over('lay 5 tens')
+  h.tapSpot({ zone: 'mat', place: 1 })
+  await nextTick()
+  expect(h.said.at(-1)).toContain('1 ten in the hand')
+  h.letGo({ zone: 'mat', place: 1 })
+  await nextTick()
+  expect([h.hand.value, h.moves, h.said.at(-1)]).toEqual([null, [], ''])
+})

@@ -88,6 +88,67 @@ test('a save of its own is taken back: the work is unsaved again, and the turn o
   expect(bench.savedTurn).toBeNull()
 })
 
+test('what was taken back is not saved by itself again, and waits with the unsaved work', async () => {
+  const bench = inLesson(WREN, PIP)
+  const asked = serverSays()
+  work(bench, 'lay 3 ones', 'set 4 ones', 'push 4 ones', 'read 7')
+  await settled()
+  await bench.undoSave()
+  await bench.another()
+  expect(asked.filter((a) => a.url === '/api/records')).toHaveLength(1)
+  expect(drafts(bench)).toEqual([['wren', '3 + 4', 'monday']])
+})
+
+test('help and note that the teacher has given stay when what comes after is saved', async () => {
+  const bench = inLesson(WREN, PIP)
+  const asked = serverSays()
+  work(bench, 'lay 3 ones', 'set 4 ones', 'push 4 ones', 'read 6')
+  await settled()
+  await bench.save('wren', { right: false, help: 'spoken', note: 'counted one twice' })
+  bench.undo()
+  work(bench, 'read 7')
+  await settled()
+  const outcomes = asked.filter((a) => a.url === '/api/records').map((a) => (a.body as { outcome: object }).outcome)
+  expect(outcomes.at(-1)).toEqual({ right: true, help: 'spoken', note: 'counted one twice' })
+})
+
+test('a lesson that could not be told is told again with the work, which waits until then', async () => {
+  const bench = inLesson(WREN, PIP)
+  const asked = serverSays({}, new TypeError('gone'))
+  work(bench, 'lay 3 ones', 'set 4 ones', 'push 4 ones', 'read 7')
+  await settled()
+  expect([bench.unsaved, bench.turnTrouble]).toEqual([true, expect.stringContaining('does not answer')])
+  await bench.another()
+  expect(asked.slice(2).map((a) => a.url)).toEqual(['/api/records', '/api/lessons/monday/done'])
+  expect([bench.asides, bench.turnTrouble]).toEqual([[], ''])
+})
+
+test('a lesson that is gone keeps nobody from saving', async () => {
+  const bench = inLesson(WREN, PIP)
+  serverSays({}, new Response('{"detail":"There is no such lesson."}', { status: 404 }))
+  work(bench, 'lay 3 ones', 'set 4 ones', 'push 4 ones', 'read 7')
+  await settled()
+  expect([bench.unsaved, bench.turnTrouble]).toEqual([false, ''])
+})
+
+test('in Show only what hands did is somebody’s work: stepping is let go, and goes on where another learner is chosen', async () => {
+  stored.clear()
+  openWindow()
+  const [bench, room] = [useBench(), useClassroom()]
+  room.learnerId = 'wren'
+  bench.ask('33 + 4', { mode: 'show', material: 'abacus' })
+  for (let i = 0; i < 3; i++) bench.advance()
+  const { length } = bench.bench.log
+  room.learnerId = 'pip'
+  await settled()
+  expect([bench.bench.log.length, bench.whose]).toEqual([length, 'pip'])
+  bench.ask('52 - 37', { mode: 'show', material: 'blocks' })
+  expect(bench.asides).toEqual([])
+  work(bench, 'lay 52', 'take 1 one')
+  bench.ask('20 + 4')
+  expect(drafts(bench)).toEqual([['pip', '52 - 37', undefined]])
+})
+
 test('where the server does not answer, the turn is told as unsaved, and waits', async () => {
   const bench = inLesson(WREN, PIP)
   serverSays(new TypeError('gone'), new TypeError('gone'))

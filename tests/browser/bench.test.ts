@@ -189,7 +189,11 @@ test('Show steps, goes back, jumps, asks for a prediction and plays', async () =
   await text(driver, lines, '45 − 30 = 15')
   await (await byRole(driver, 'button', /^lay 52/)).click()
   await spot('5 tens on the mat')
+  // What is to come would give away what is asked.
+  const toCome = async (): Promise<number> => (await driver.findElements(By.css('.course .stone.hollow'))).length
+  expect(await toCome()).toBeGreaterThan(0)
   await press('p')
+  await driver.wait(async () => (await toCome()) === 0, 20_000, 'what is to come is hidden')
   await press(Key.ARROW_RIGHT)
   await press(Key.ARROW_RIGHT)
   await (await byRole(driver, 'button', 'the same')).click()

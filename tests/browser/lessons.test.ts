@@ -60,7 +60,18 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
   const steps = await driver.findElements(By.css('.at select'))
   await steps[0]!.findElement(By.xpath('./option[contains(., "Add over ten")]')).click()
   await noViolations(driver)
+  // Not for a time that has passed.
+  const day = await driver.findElement(By.css('.planner input[type="date"]'))
+  const proposed = await day.getAttribute('value')
+  const setDay = (to: string): Promise<void> =>
+    driver.executeScript("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input'))", day, to)
+  await setDay('2020-01-07')
+  await click('Plan lesson')
+  await text(driver, '.trouble', 'Choose a step for Pip.')
   await steps[1]!.findElement(By.xpath('./option[contains(., "Add within 10")]')).click()
+  await click('Plan lesson')
+  await text(driver, '.trouble', 'That time has passed.')
+  await setDay(proposed!)
   await click('Plan lesson')
   await at(/^\/lesson\/[0-9a-f-]{36}$/)
   await text(driver, '.sheet', /Shown to all[\s\S]*Together[\s\S]*Alone, in turn/)
@@ -102,7 +113,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
   expect(await problem()).toBe(turn!.problem)
   await (await byRole(driver, 'textbox', 'Type a move')).sendKeys('read 1', Key.ENTER)
   // It is saved by itself under whoever’s turn it is, and can be changed.
-  await text(driver, '.aside', /^Saved for (Wren|Pip): /)
+  await text(driver, '.notices', /^Saved for (Wren|Pip): /)
   await noViolations(driver)
   await click('Change')
   await (await byRole(driver, 'radio', 'Right')).click()
@@ -114,7 +125,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
   }, 20_000)
   // Leaving is a choice of its own, and is undone.
   await click('Leave lesson')
-  await text(driver, '.aside', 'You have left the lesson.')
+  await text(driver, '.notices', 'You have left the lesson.')
   await click('Undo')
   await byRole(driver, 'button', 'Leave lesson')
   await follow('Today')

@@ -81,6 +81,9 @@ test('a group of four is noted by keyboard: right, not yet, help, a tally, taken
   await driver.get(`${app.url}/daybook`)
   await text(driver, '.table', /at the table/)
   await text(driver, '.table', 'rubbed her eyes')
+  // Nobody said how it was worked, and nobody measured how long it took.
+  const attempt = (await driver.findElement(By.xpath('//tr[contains(., "at the table")]'))).getText()
+  expect(await attempt).not.toMatch(/Alone|Together|\b0 s\b/)
   await noViolations(driver)
 })
 
@@ -142,10 +145,14 @@ test('progress is read by its table alone, a goal is set, a suggestion is taken 
   const table = await driver.findElement(By.css('table')).getText()
   expect(table).toMatch(/10 2 2 \(20 of 100\) [\d.]+ 2 0 8 0 0 held/)
   expect(table).toMatch(/10 9 9 \(90 of 100\) [\d.]+ 9 0 1 0 0 written/)
+  // Only what is drawn is explained.
+  const page = (): Promise<string> => driver.findElement(By.css('.place')).getText()
+  expect(await page()).not.toContain('the aim line')
   // Set by keyboard alone.
   await (await byRole(driver, 'spinbutton', 'Right without help, of 100')).sendKeys(Key.chord(Key.CONTROL, 'a'), '90')
   await (await byRole(driver, 'button', 'Set the goal')).sendKeys(Key.ENTER)
   await text(driver, '.side', '90 of 100 of “Tens and ones, one exchange (taking away)” right without help by')
+  await text(driver, '.place', 'Dashed: the aim line.')
   await text(driver, '.suggestions', 'Move on to the next step')
   await text(driver, '.suggestions', /80 of 100 or more without help in 3 sessions running: 8 of 10 on/i)
   await (await driver.findElement(By.css('.suggestions input'))).sendKeys('ready', Key.ENTER)

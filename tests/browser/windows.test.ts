@@ -44,9 +44,27 @@ describe('in every window', () => {
       expect(seen).toMatchObject({ hidden: [], covered: [] })
       expect(seen.share).toBeGreaterThanOrEqual(0.5)
       expect(seen.wide).toBeLessThanOrEqual(w)
+      // Pieces are no smaller than on a desk, so that at 200 % zoom they have grown.
+      await (await byRole(driver, 'textbox', 'Type a move')).sendKeys('lay 2', Key.ENTER)
+      await byRole(driver, 'button', '2 ones on the mat')
+      const across = await driver.executeScript<number>(
+        "return Math.min(...[...document.querySelectorAll('#mat .piece')].map((e) => e.getBoundingClientRect().width))",
+      )
+      expect(across).toBeGreaterThanOrEqual(20)
       await noViolations(driver)
     },
   )
+
+  test.each([
+    ['/progress', 'Learners'],
+    ['/problems', 'Courses'],
+    ['/spinner', 'Bench'],
+    ['/lesson/new', 'Today'],
+  ])('on %s the place that one is in is shown', async (path, place) => {
+    await driver.get(app.url + path)
+    const here = await driver.findElements(By.css('header nav [aria-current]'))
+    expect(await Promise.all(here.map((e) => e.getText()))).toEqual([place])
+  })
 
   test('presenting at 1920 × 1080: step, back, play, the next problem and the words stay, and numerals are 64 px at the least', async () => {
     await size(1920, 1080)
@@ -173,19 +191,19 @@ test('two windows keep their own work, and neither calls the other’s left unsa
   const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), '46 + 27', Key.ENTER)
   await move('lay 46')
-  expect(await driver.findElements(By.css('.aside'))).toHaveLength(0)
+  expect(await driver.findElements(By.css('.notices p'))).toHaveLength(0)
   const second = await driver.getWindowHandle()
   await driver.switchTo().window(first)
   await move('break ten')
   await driver.navigate().refresh()
   await byRole(driver, 'button', '12 ones on the mat')
-  expect(await driver.findElements(By.css('.aside'))).toHaveLength(0)
+  expect(await driver.findElements(By.css('.notices p'))).toHaveLength(0)
   // The second window goes; what lay there comes to the first when that opens anew.
   await driver.switchTo().window(second)
   await driver.close()
   await driver.switchTo().window(first)
   await driver.navigate().refresh()
-  await text(driver, '.aside', '1 piece of unsaved work')
+  await text(driver, '.notices', '1 piece of unsaved work')
   await byRole(driver, 'button', '12 ones on the mat')
 })
 

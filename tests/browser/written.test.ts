@@ -244,7 +244,7 @@ test('unsaved work stands as it was after the spinner, and what was done by hand
   await text(driver, stones, 'lay 52')
   await byRole(driver, 'button', 'Next number, ones: empty')
   await click('Follows')
-  await text(driver, '.aside', '1 piece of unsaved work')
+  await text(driver, '.notices', '1 piece of unsaved work')
   await click('Review')
   await click(/^Open 52 − 37 of/)
   await byRole(driver, 'button', 'Next number, ones: empty')

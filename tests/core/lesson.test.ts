@@ -113,3 +113,12 @@ test.each([
   expect(() => planLesson(wish)).toThrow(Refusal)
   expect(() => planLesson(wish)).toThrow(says)
 })
+
+test('twelve minutes hold what twelve minutes hold: handing over takes its time, however quickly the moves were made', () => {
+  const quick = two.map((l) => ({ ...l, ms: 12_000 }))
+  const { turns, takes } = planLesson({ learners: quick, minutes: 12, seed: 1 })
+  expect(turns.length).toBeLessThanOrEqual(15)
+  expect(takes).toBeLessThanOrEqual(12)
+  const slow = two.map((l) => ({ ...l, ms: 120_000 }))
+  expect(planLesson({ learners: slow, minutes: 12, seed: 1 }).turns.length).toBeLessThan(turns.length)
+})

@@ -109,6 +109,20 @@ describe('people', () => {
     expect((await call(helper, 'GET', '/api/rehearsals?of=teacher')).status).toBe(404)
     expect((await call(helper, 'GET', `/api/standings?learners=${wren},${pip}`)).status).toBe(404)
     expect((await call(helper, 'GET', `/api/standings?learners=${wren}`)).status).toBe(200)
+    // What they saved too soon they take back, as long as the lesson goes on; older work is a teacher's to delete.
+    const [one] = all.records.filter((r) => r.learnerId === wren)
+    expect((await call(helper, 'DELETE', `/api/records/${one!.id}`)).status).toBe(403)
+    const {
+      learnerId,
+      startedAt: _,
+      ...work
+    } = (await call(helper, 'GET', `/api/records/${one!.id}`)).body as never as {
+      learnerId: string
+      startedAt: string
+    }
+    const mine = { ...work, learnerId, id: randomUUID(), startedAt: new Date().toISOString() }
+    expect((await call(helper, 'POST', '/api/records', mine)).status).toBe(200)
+    expect((await call(helper, 'DELETE', `/api/records/${mine.id}`)).status).toBe(204)
     // Of a lesson they see what is for those given to them.
     const turn = (learner: string | null) => ({
       learner,

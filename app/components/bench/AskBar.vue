@@ -2,10 +2,7 @@
 import { focusHome } from '../../composables/useReturnFocus'
 import {
   attempt,
-  heldBy,
-  holdersOf,
   type Mode,
-  offersFor,
   parseProblem,
   pretty,
   numberText,
@@ -24,10 +21,9 @@ const emit = defineEmits<{ started: [same: boolean] }>()
 const bench = useBench()
 const { t } = useI18n()
 const { title, called, way: wayName, reason } = useNames()
-const classroom = useClassroom()
 const presenting = usePresenting()
 const { access } = useAccess()
-const { pinned, lately, used } = useShelf()
+const { used } = useShelf()
 const shown = (problem: string): string => pretty(problem, bench.bench.setup.choices.signed.ownSign)
 const text = ref(shown(bench.problem))
 const refused = shallowRef<Refusal | null>(null)
@@ -57,14 +53,11 @@ const wanted = computed(() => ('ok' in typed.value ? typed.value.ok : onMat.valu
 const differs = computed(() =>
   'ok' in typed.value ? printProblem(typed.value.ok) !== bench.problem : text.value.trim() !== shown(bench.problem),
 )
-/** The nearest materials that hold what is typed: the one in hand, those pinned and used lately, then the others. */
-const nearest = computed<readonly RepresentationId[]>(() => {
-  if (!differs.value || 'refused' in typed.value || !allHere.value) return []
-  const fits: readonly RepresentationId[] = heldBy(wanted.value, bench.bench.setup.choices)
-  const first = [bench.material, ...pinned.value, ...lately.value, ...fits]
-  const avoid = classroom.learner?.choices.avoid ?? []
-  return [...new Set(first)].filter((id) => fits.includes(id) && !avoid.includes(id)).slice(0, 3)
-})
+const { nearest, instead } = useAskOffers(
+  () => ('ok' in typed.value ? typed.value.ok : null),
+  () => differs.value,
+  () => refused.value !== null,
+)
 
 /** What is typed may want any material. Where they cannot be fetched, that is told; what lies on the mat stays. */
 async function all(): Promise<boolean> {
@@ -99,12 +92,6 @@ function done(): void {
   shelf.value = null
   void nextTick(() => focusHome()?.focus())
 }
-/** The materials that would hold what was asked, when this one cannot. */
-const instead = computed<readonly RepresentationId[]>(() => {
-  if (!refused.value || 'refused' in typed.value || !allHere.value) return []
-  const here = offersFor(typed.value.ok, bench.bench.setup.choices).find((o) => o.representation === bench.material)
-  return here && !here.fits ? holdersOf(typed.value.ok, bench.material, bench.bench.setup.choices).slice(0, 2) : []
-})
 /** Asks for one of the things that could have been meant. */
 function mean(plainly: string): void {
   text.value = plainly

@@ -74,26 +74,17 @@ function bringBack(): void {
   taken.value = null
   set({ turns: lesson.value.turns.toSpliced(at, 0, turn) })
 }
-/** Moves a turn to the place of another one of its part. */
-function move(from: number, to: number): void {
-  const { turns } = lesson.value
-  if (from === to || turns[from]?.mode !== turns[to]?.mode) return
-  refused.value = {}
-  const without = turns.toSpliced(from, 1)
-  set({ turns: without.toSpliced(to, 0, turns[from]!) })
-}
-/** The place of the turn before or after one in its part; where there is none, its own. */
-function besideOf(at: number, by: -1 | 1): number {
-  const { turns } = lesson.value
-  const isOfPart = (t: Turn): boolean => t.mode === turns[at]!.mode
-  const found = by < 0 ? turns.slice(0, at).findLastIndex(isOfPart) : turns.findIndex((t, i) => i > at && isOfPart(t))
-  return found < 0 ? at : found
-}
-const dragged = ref<number | null>(null)
-function drop(at: number): void {
-  if (dragged.value !== null) move(dragged.value, at)
-  dragged.value = null
-}
+const MOVES = [
+  [-1, 'up', '↑'],
+  [1, 'down', '↓'],
+] as const
+const { move, besideOf, dragged, drop } = useTurnOrder(
+  () => lesson.value.turns,
+  (turns) => {
+    refused.value = {}
+    set({ turns })
+  },
+)
 /** One more problem of a part: of the step and for the learner of the one before it, or of the lesson's first. */
 function add(mode: Turn['mode']): void {
   const { turns, learners } = lesson.value
@@ -161,22 +152,15 @@ const told = (record: RecordSummary): string => `${record.right ? 'right' : 'not
               </td>
               <td class="no-print">
                 <button
+                  v-for="[by, name, sign] in MOVES"
+                  :key="name"
                   type="button"
                   class="stone-button bare"
-                  :aria-label="`Move ${pretty(turn.problem)} up`"
-                  :disabled="besideOf(at, -1) === at"
-                  @click="move(at, besideOf(at, -1))"
+                  :aria-label="`Move ${pretty(turn.problem)} ${name}`"
+                  :disabled="besideOf(at, by) === at"
+                  @click="move(at, besideOf(at, by))"
                 >
-                  ↑
-                </button>
-                <button
-                  type="button"
-                  class="stone-button bare"
-                  :aria-label="`Move ${pretty(turn.problem)} down`"
-                  :disabled="besideOf(at, 1) === at"
-                  @click="move(at, besideOf(at, 1))"
-                >
-                  ↓
+                  {{ sign }}
                 </button>
                 <button
                   type="button"

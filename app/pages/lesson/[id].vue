@@ -15,7 +15,7 @@ const { turnByTurn } = useSetToWork()
 const lesson = shallowRef<Lesson | null>(null)
 const worked = shallowRef<readonly (RecordSummary | null)[]>([])
 const notes = ref<readonly string[]>([])
-const trouble = ref('')
+const { trouble, tried } = useTrouble()
 const status = ref('')
 const mayChange = computed(() => session.may('teacher'))
 
@@ -23,14 +23,6 @@ const mayChange = computed(() => session.may('teacher'))
 const overtaken = shallowRef<Lesson | null>(null)
 /** What is not kept yet stays in this browser, so that nothing is lost where the server is away. */
 const unsaved = useLocalStorage<Record<string, Lesson>>('sett.lessons', {})
-const failing = async (work: () => Promise<void>): Promise<void> => {
-  try {
-    await work()
-    trouble.value = ''
-  } catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
 async function open(): Promise<void> {
   lesson.value = null
   await courses.load()
@@ -47,13 +39,13 @@ async function open(): Promise<void> {
   if (isNewer) await keep()
   if (lesson.value) worked.value = await workedIn(lesson.value)
 }
-await failing(open)
+await tried(open)
 
 let keeping: Promise<void> = Promise.resolve()
 /** Keeps what stands now, after what is being kept: each change is made from the version before it. */
 function keep(): Promise<void> {
   keeping = keeping.then(() =>
-    failing(async () => {
+    tried(async () => {
       const now = lesson.value
       if (!now || !unsaved.value[now.id]) return
       const kept = await request<Lesson>(`/api/lessons/${now.id}`, { method: 'PUT', body: now })
@@ -93,7 +85,7 @@ async function planned(plan: Lesson, told: readonly string[]): Promise<void> {
   if (!trouble.value) await navigateTo(`/lesson/${plan.id}`, { replace: true })
 }
 watch(id, async (now) => {
-  if (now !== lesson.value?.id) await failing(open)
+  if (now !== lesson.value?.id) await tried(open)
 })
 async function begin(from: number): Promise<void> {
   await keep()
@@ -110,11 +102,11 @@ function replanned(plan: Lesson, told: readonly string[]): void {
 const goesOn = computed(() => (lesson.value ? goesOnAt(lesson.value) : 0))
 const removing = ref(false)
 async function remove(): Promise<void> {
-  await failing(async () => {
+  await tried(async () => {
     const { [id.value]: _, ...rest } = unsaved.value
     unsaved.value = rest
     await request(`/api/lessons/${id.value}`, { method: 'DELETE' })
-    if (bench.lesson === id.value) bench.leaveQueue()
+    if (bench.lesson === id.value) bench.endQueue()
     await navigateTo('/today')
   })
 }

@@ -20,6 +20,8 @@ export function benchLying({ mode, way, material }: BenchSettings) {
   const savedLength = ref(0)
   /** Whose work it is, from its first move on; null where nobody was chosen. */
   const whose = ref<string | null>(null)
+  /** Whether hands did some of it, and not Sett all by itself. */
+  const handled = ref(false)
   /** The stone that hovering or focusing has picked out; the newest otherwise. */
   const picked = ref<number | null>(null)
   const hint = ref(false)
@@ -36,6 +38,7 @@ export function benchLying({ mode, way, material }: BenchSettings) {
       clock: clock.value,
       saved: savedLength.value,
       whose: whose.value,
+      handled: handled.value,
       replaying: replaying.value,
       settings: [mode.value, way.value, material.value] as const,
     }
@@ -48,6 +51,7 @@ export function benchLying({ mode, way, material }: BenchSettings) {
       clock.value = was.clock
       savedLength.value = was.saved
       whose.value = was.whose
+      handled.value = was.handled
       replaying.value = was.replaying
       ;[mode.value, way.value, material.value] = was.settings
       freshlySeen()
@@ -60,6 +64,21 @@ export function benchLying({ mode, way, material }: BenchSettings) {
     picked.value = null
     hint.value = false
   }
-  return { bench, id, startedAt, clock, refusal, savedLength, whose, picked, hint, replaying, lent, lend, freshlySeen }
+  return {
+    bench,
+    id,
+    startedAt,
+    clock,
+    refusal,
+    savedLength,
+    whose,
+    handled,
+    picked,
+    hint,
+    replaying,
+    lent,
+    lend,
+    freshlySeen,
+  }
 }
 export type BenchLying = ReturnType<typeof benchLying>

@@ -15,6 +15,8 @@ const printed = (text: string): string => {
 export function benchQueue({ bench, lent }: BenchLying, ask: (text: string, over?: Over) => Refusal | null) {
   const classroom = useClassroom()
   const used = ref<string[]>([])
+  /** What was left last, to go back to. */
+  const abandoned = shallowRef<Line | null>(null)
 
   /** What was set beforehand for this window: what is on its bench of it, and what comes after. */
   const line = useLocalStorage<Line>(windowKey('sett.queue'), NO_LINE, { shallow: true, serializer: keptLine })
@@ -47,7 +49,10 @@ export function benchQueue({ bench, lent }: BenchLying, ask: (text: string, over
   }
 
   /** Asks the first of some problems and keeps the others for after it; why the first cannot be asked, else null. */
-  const begin = ([first, ...rest]: readonly Queued[]): Refusal | null => (first ? turnTo(first, rest) : null)
+  function begin([first, ...rest]: readonly Queued[]): Refusal | null {
+    abandoned.value = null
+    return first ? turnTo(first, rest) : null
+  }
 
   /** The next problem of those set beforehand; else the same kind of problem with other numbers, whose setter is fetched for it. */
   async function another(): Promise<Refusal | null> {
@@ -68,12 +73,12 @@ export function benchQueue({ bench, lent }: BenchLying, ask: (text: string, over
     return now !== null && turnTo(now, next) === null
   }
 
-  /** What was left last, to go back to. */
-  const abandoned = shallowRef<Line | null>(null)
-  /** Leaves the problems set beforehand; what is on the bench stays. */
+  /** Ends the problems set beforehand, as where all are done or their lesson is removed; what is on the bench stays. */
+  const endQueue = (): void => void (line.value = NO_LINE)
+  /** Leaves them before they are done: they can be gone back to. */
   function leaveQueue(): void {
     abandoned.value = line.value
-    line.value = NO_LINE
+    endQueue()
   }
   /** Goes on with what was left last. */
   function backToQueue(): void {
@@ -81,6 +86,6 @@ export function benchQueue({ bench, lent }: BenchLying, ask: (text: string, over
     abandoned.value = null
     if (turn.value) asked(bench.value.setup.problem)
   }
-  return { queue, turn, lesson, begin, another, asked, resumeTurn, abandoned, leaveQueue, backToQueue }
+  return { queue, turn, lesson, begin, another, asked, resumeTurn, abandoned, endQueue, leaveQueue, backToQueue }
 }
 export type BenchQueue = ReturnType<typeof benchQueue>

@@ -19,7 +19,6 @@ export interface Done {
   readonly ms?: number
 }
 
-/** Where a learner stands on a step. */
 /** What somebody said of a step, or a placement found: whether the learner knows it, when, and who said so. */
 export interface Said {
   readonly knows: boolean
@@ -28,6 +27,7 @@ export interface Said {
   readonly at: string
   readonly by: string
 }
+/** Where a learner stands on a step. */
 export interface StepStanding {
   readonly step: string
   readonly worked: number
@@ -43,8 +43,8 @@ export interface StepStanding {
   readonly ms: number | null
   /** When it was worked last; null where it has not been. */
   readonly last: string | null
-  /** What was said of it; null where nothing was. */
-  readonly told: Said | null
+  /** What was said of it, and whether work since then has shown otherwise; null where nothing was said. */
+  readonly told: (Said & { readonly overruled: boolean }) | null
 }
 
 /** To which step work belongs, found once for each problem: of steps about a material the first it is within, else the first of the others. */
@@ -80,11 +80,15 @@ function firstWithin(steps: readonly Step[], text: string): string | undefined {
   return 'ok' in found ? found.ok : undefined
 }
 
-/** Where a learner stands on each step, from what has been worked. The first step that a problem is within counts: narrower ones come first. */
+/**
+ * Where a learner stands on each step, from what has been worked and what was said of steps, by their ids. The first step that a problem is
+ * within counts: narrower ones come first.
+ */
 export function standingsOf(
   steps: readonly Step[],
   done: readonly Done[],
   finder = new StepFinder(steps),
+  said: ReadonlyMap<string, Said> = new Map(),
 ): readonly StepStanding[] {
   const byStep = new Map<string, Done[]>()
   for (const one of done) {
@@ -94,7 +98,7 @@ export function standingsOf(
     byStep.set(id, list)
     list.push(one)
   }
-  return steps.map((step) => standingOn(step, byStep.get(step.id) ?? []))
+  return steps.map((step) => standingOn(step, byStep.get(step.id) ?? [], said.get(step.id)))
 }
 
 const shareOf = (done: readonly Done[]): number => done.filter((d) => d.alone).length / done.length
@@ -110,20 +114,35 @@ function daysOf(done: readonly Done[]): readonly (readonly Done[])[] {
   return [...days].sort(([a], [b]) => (a < b ? 1 : -1)).map(([, list]) => list)
 }
 
-function standingOn({ id, moveOn = MOVING_ON, materials }: Step, all: readonly Done[]): StepStanding {
+function standingOn(step: Step, all: readonly Done[], said: Said | undefined): StepStanding {
+  const { id, materials } = step
   const days = daysOf(all)
-  const latest = days.slice(0, moveOn.sessions)
+  const holds = holdsIn(step, days)
   return {
     step: id,
     worked: all.length,
     right: all.filter((d) => d.alone).length,
     days: days.length,
-    holds: latest.length === moveOn.sessions && latest.every((list) => shareOf(list) >= moveOn.share),
+    holds,
     material: materialNow(materials, days),
-    told: null,
+    told: said ? { ...said, overruled: isOverruled(step, all, holds, said) } : null,
     last: all.reduce<string | null>((l, { startedAt }) => (l === null || startedAt > l ? startedAt : l), null),
     ms: median(all.flatMap((d) => (d.ms ? [d.ms] : []))),
   }
+}
+
+function holdsIn({ moveOn = MOVING_ON }: Step, days: readonly (readonly Done[])[]): boolean {
+  const latest = days.slice(0, moveOn.sessions)
+  return latest.length === moveOn.sessions && latest.every((list) => shareOf(list) >= moveOn.share)
+}
+
+/**
+ * Whether work since something was said has shown otherwise: a step said not to be known holds by it, or one said to be known has been
+ * worked on as many days as moving on asks, and does not hold.
+ */
+function isOverruled({ moveOn = MOVING_ON }: Step, all: readonly Done[], holds: boolean, { knows, at }: Said): boolean {
+  const since = daysOf(all.filter((d) => d.startedAt > at)).length
+  return knows ? !holds && since >= moveOn.sessions : holds && since > 0
 }
 
 /** What to work it with next: what it was worked with last; after three days running below half the one before that, which is more concrete. */
@@ -158,17 +177,8 @@ function below(steps: readonly Step[], tops: readonly string[]): ReadonlySet<str
   return found
 }
 
-/** Whether what was worked since has shown otherwise: a step that was said to be known is worked for as long as moving on asks, and does not hold. */
-const isOutdated = ({ told, last, days, holds }: StepStanding): boolean =>
-  told!.knows && !holds && last !== null && last > told!.at && days >= MOVING_ON.sessions
-
 /** Whether a step is said to be known, or not to be known yet; undefined where nothing is said that still counts. */
-function saidOf(standing: StepStanding): boolean | undefined {
-  const { told, holds, last } = standing
-  if (!told || isOutdated(standing)) return undefined
-  // What came to hold by later work needs nobody's word against it.
-  return !told.knows && holds && last !== null && last > told.at ? undefined : told.knows
-}
+const saidOf = ({ told }: StepStanding): boolean | undefined => (told && !told.overruled ? told.knows : undefined)
 
 /**
  * Steps that are secure, or assumed to be: they hold, are said to be known, or lie below one that is known or has been begun. One that is
@@ -184,23 +194,29 @@ export function laidSteps(steps: readonly Step[], standings: readonly StepStandi
 }
 
 /**
- * What comes next: the step that is said not to be known yet, if that was said after any work; else one that has been begun and does not
- * hold; else the first whose ground is laid, of a strand that is known if there is one. Null where all are laid, or nothing is known of the learner at all.
+ * What comes next: the step that is said not to be known yet, if that was said after any work, or is what was worked last; else one that has
+ * been begun and does not hold; else the first whose ground is laid, of a strand that is known if there is one. Null where all are laid, or
+ * nothing is known of the learner at all.
  */
 export function nextStep(steps: readonly Step[], standings: readonly StepStanding[]): Step | null {
   if (!isKnown(standings)) return null
   const laid = laidSteps(steps, standings)
   const by = new Map(standings.map((s) => [s.step, s]))
   const left = steps.filter((s) => !laid.has(s.id))
-  const said = left.filter((s) => by.get(s.id) && saidOf(by.get(s.id)!) === false)
+  const of = ({ id }: Step): StepStanding | undefined => by.get(id)
+  const said = left.filter((s) => of(s) && saidOf(of(s)!) === false)
   const lastWork = standings.reduce((latest, { last }) => (last !== null && last > latest ? last : latest), '')
-  const fresh = said.find((s) => by.get(s.id)!.told!.at > lastWork || (by.get(s.id)!.last ?? '') === lastWork)
-  if (fresh) return fresh
+  const isAtIt = (s: Step): boolean => of(s)!.told!.at > lastWork || of(s)!.last === lastWork
   const open = left.filter((s) => s.restsOn.every((id) => laid.has(id)))
-  const begun = open.find((s) => (by.get(s.id)?.worked ?? 0) > 0)
-  const strands = new Set(steps.filter((s) => by.get(s.id) && isKnown([by.get(s.id)!])).map((s) => s.strand))
-  const near = open.find((s) => strands.has(s.strand) && s.restsOn.length > 0)
-  return begun ?? said[0] ?? near ?? open[0] ?? null
+  const strands = new Set(steps.filter((s) => of(s) && isKnown([of(s)!])).map((s) => s.strand))
+  return (
+    said.find(isAtIt) ??
+    open.find((s) => (of(s)?.worked ?? 0) > 0) ??
+    said[0] ??
+    open.find((s) => strands.has(s.strand) && s.restsOn.length > 0) ??
+    open[0] ??
+    null
+  )
 }
 
 /** Whether anything is known of where a learner stands: something was worked, or said. */
