@@ -3,7 +3,61 @@ import { build } from 'esbuild'
 import { addComponent } from 'nuxt/kit'
 import words from '@intlify/unplugin-vue-i18n/vite'
 
-const CONTROLS = ['Button', 'Checkbox', 'DataTable', 'Dialog', 'InputText', 'Select', 'Textarea', 'Toast']
+/** PrimeVue's controls that are used, by the names of their files. */
+const CONTROLS = [
+  'AutoComplete',
+  'Button',
+  'Checkbox',
+  'DataTable',
+  'Dialog',
+  'InputText',
+  'Menu',
+  'Message',
+  'ProgressBar',
+  'Select',
+  'SelectButton',
+  'Skeleton',
+  'Stepper',
+  'StepPanel',
+  'StepPanels',
+  'Step',
+  'StepList',
+  'Textarea',
+  'Toast',
+]
+/** Icons by their names, as `IconSun`; each is an SVG of its own. */
+const ICONS = [
+  'ArrowLeft',
+  'ArrowRight',
+  'ArrowUp',
+  'CalendarDays',
+  'Check',
+  'ChevronDown',
+  'ChevronLeft',
+  'ChevronRight',
+  'Download',
+  'Ellipsis',
+  'Eye',
+  'LayoutGrid',
+  'Map',
+  'Maximize',
+  'Mic',
+  'Minus',
+  'Play',
+  'Plus',
+  'Printer',
+  'Redo2',
+  'RotateCcw',
+  'Search',
+  'Settings',
+  'Square',
+  'Sun',
+  'Trash2',
+  'Undo2',
+  'Users',
+  'Volume2',
+  'X',
+]
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -18,9 +72,10 @@ export default defineNuxtConfig({
   },
   modules: [
     '@pinia/nuxt',
-    // PrimeVue's controls by their own names in templates (app/controls.ts).
+    // PrimeVue's controls and the icons by their names in templates.
     () => {
-      for (const name of CONTROLS) addComponent({ name, export: name, filePath: '~/controls' })
+      for (const name of CONTROLS) addComponent({ name, filePath: `primevue/${name.toLowerCase()}` })
+      for (const name of ICONS) addComponent({ name: `Icon${name}`, export: name, filePath: '@lucide/vue' })
     },
     '@vueuse/nuxt',
     'nuxt-security',
@@ -56,7 +111,6 @@ export default defineNuxtConfig({
     '@fontsource/andika/latin-700.css',
     '@fontsource/atkinson-hyperlegible/latin-400.css',
     '@fontsource/atkinson-hyperlegible/latin-700.css',
-    'primeicons/primeicons.css',
     '~/assets/main.css',
   ],
   imports: { imports: [{ name: 'useI18n', from: 'petite-vue-i18n' }] },
@@ -104,7 +158,7 @@ export default defineNuxtConfig({
         { src: '/sett-edge.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
       ],
       shortcuts: [
-        { name: 'Note at the table', url: '/note' },
+        { name: 'Note at the table', url: '/learners/notes' },
         { name: 'Bench', url: '/bench' },
       ],
     },
@@ -148,10 +202,10 @@ export default defineNuxtConfig({
     compressPublicAssets: true,
   },
   vite: {
-    // The words of the Bench are compiled beforehand, so that no compiler of messages has to be fetched.
+    // Words are compiled beforehand, so that no compiler of messages has to be fetched.
     plugins: [
       words({
-        include: ['en', 'es'].map((id) => fileURLToPath(new URL(`app/locales/${id}.json`, import.meta.url))),
+        include: [fileURLToPath(new URL('app/locales/**/*.json', import.meta.url))],
         runtimeOnly: true,
         compositionOnly: true,
         dropMessageCompiler: true,

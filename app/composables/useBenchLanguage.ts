@@ -12,8 +12,12 @@ export function useBenchLanguage() {
     async (language) => {
       try {
         if (language === 'es') {
-          const [words] = await Promise.all([import('../locales/es.json'), fetchSpanish()])
-          if (!availableLocales.includes('es')) setLocaleMessage('es', words.default)
+          const [bench, frame] = await Promise.all([
+            import('../locales/es/bench.json'),
+            import('../locales/es/frame.json'),
+            fetchSpanish(),
+          ])
+          if (!availableLocales.includes('es')) setLocaleMessage('es', { ...frame.default, ...bench.default })
         }
       } catch {
         // Without its words a Bench stays in English; they are asked for again when it is opened the next time.

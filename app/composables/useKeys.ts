@@ -2,7 +2,10 @@ type Handler = (event: KeyboardEvent) => void
 
 const inText = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
-  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  (target.isContentEditable ||
+    ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+    // A list of PrimeVue's is searched by the letters that are typed.
+    target.role === 'combobox')
 
 const inOverlay = (): boolean => document.querySelector('[role="dialog"], .p-menu-overlay, .p-select-overlay') !== null
 

@@ -1,17 +1,9 @@
 import { useToast } from 'primevue/usetoast'
 
-/** Short messages in the head of the screen, where they cover no control. Their stand is only fetched when there is something to say. */
-const wanted = ref(false)
-let opened: Promise<void> | undefined
-let stands: () => void = () => {}
-
+/** Short messages at the head of the page: what was done, and what comes of it. */
 export function useNotice() {
   const toast = useToast()
-  async function tell(summary: string, detail: string, life = 5000): Promise<void> {
-    opened ??= new Promise((done) => (stands = done))
-    wanted.value = true
-    await opened
+  const tell = (summary: string, detail: string, life = 5000): void =>
     toast.add({ severity: 'secondary', summary, detail, life })
-  }
-  return { wanted: readonly(wanted), stands: (): void => stands(), tell }
+  return { tell }
 }

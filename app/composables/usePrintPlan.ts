@@ -62,7 +62,7 @@ export function usePrintPlan() {
   /** Leads to Paper with these sheets, and with these problems where some are given. */
   async function print(sheets: readonly ChosenSheet[], change: Partial<PrintPlan> = {}): Promise<void> {
     replace({ lesson: null, ...change, sheets })
-    await navigateTo('/paper')
+    await navigateTo('/plan/print')
   }
   return { plan: kept, put, replace, bringBack, print }
 }

@@ -16,6 +16,7 @@ const nothing = (step: Step): StepStanding => ({
   worked: 0,
   right: 0,
   days: 0,
+  met: 0,
   holds: false,
   material: step.materials[0]!,
   ms: null,

@@ -3,120 +3,64 @@ const classroom = useClassroom()
 const { t } = useI18n()
 useBenchLanguage()
 const presenting = usePresenting()
-const { wanted, stands } = useNotice()
 const { access } = useAccess()
+const { wanted: findWanted, open: openFind } = useFind()
 const SwitchScanner = defineAsyncComponent(() => import('../components/access/SwitchScanner.vue'))
 const SteadyTouch = defineAsyncComponent(() => import('../components/access/SteadyTouch.vue'))
-/** The switch box is pressed by hands, whoever is at the bench. */
+const FindBox = defineAsyncComponent(() => import('../components/frame/FindBox.vue'))
 const route = useRoute()
-/** The places of the site, each with all pages that belong to it; its first is where its link leads. */
-const PLACES = [
-  ['today', ['/today', '/lesson']],
-  ['courses', ['/courses', '/course', '/problems']],
-  ['cupboard', ['/cupboard']],
-  ['paper', ['/paper', '/embosser']],
-  ['bench', ['/bench', '/board', '/missing', '/spinner', '/stall', '/chains', '/braille', '/stories', '/notches']],
-  ['daybook', ['/daybook']],
-  ['learners', ['/learners', '/learner', '/progress', '/timeline', '/report', '/note']],
-  ['rehearse', ['/rehearse', '/facts']],
-  ['marking', ['/marking']],
-] as const
-const isHere = (paths: readonly string[]): boolean =>
-  paths.some((p) => route.path === p || route.path.startsWith(`${p}/`))
+/** The start and signing in stand by themselves. */
+const framed = computed(() => classroom.classroom !== null && placeOf(route.path) !== undefined && !presenting.value)
+const atBench = computed(() => route.path === '/bench')
 /** A learner who works with switches is not led away from the Bench by them. */
-const learnerWorks = computed(() => route.path === '/bench' && classroom.learner !== null)
-const scans = computed(() => access.value.switches > 0 && route.path !== '/switch-box')
+const learnerWorks = computed(() => atBench.value && classroom.learner !== null)
+/** The switch box is pressed by hands, whoever is at the bench. */
+const scans = computed(() => access.value.switches > 0 && route.path !== '/settings/switch-box')
+
+useKeys({ '/': () => !atBench.value && framed.value && openFind() })
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey) || event.altKey || !framed.value) return
+  event.preventDefault()
+  openFind()
+})
 </script>
 
 <template>
-  <div class="frame" :class="{ presenting }">
-    <a class="skip" href="#main">{{ t('places.skip') }}</a>
-    <header v-if="!presenting" :data-scan="learnerWorks ? 'never' : 'last'">
-      <NuxtLink class="name" to="/" :aria-label="t('places.start')">
-        <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
-          <g fill="currentColor">
-            <rect x="2" y="5" width="17" height="10" rx="1.5" />
-            <rect x="21" y="5" width="9" height="10" rx="1.5" />
-            <rect x="2" y="17" width="9" height="10" rx="1.5" />
-          </g>
-          <rect x="13" y="17" width="17" height="10" rx="1.5" fill="var(--clay)" />
-        </svg>
-        Sett
-      </NuxtLink>
-      <nav v-if="classroom.classroom" :aria-label="t('places.label')">
-        <NuxtLink
-          v-for="[place, paths] in PLACES"
-          :key="place"
-          :to="paths[0]!"
-          :class="{ here: isHere(paths) }"
-          :aria-current="isHere(paths) ? 'true' : undefined"
-          >{{ t(`places.${place}`) }}</NuxtLink
-        >
-      </nav>
-      <span class="gap" />
-      <ClassMenu v-if="classroom.classroom" />
-    </header>
-    <main id="main" tabindex="-1"><slot /></main>
+  <div class="frame" :class="{ framed, 'at-bench': atBench }">
+    <a class="skip" href="#main">{{ t('frame.skip') }}</a>
+    <PlaceRail v-if="framed" :narrow="atBench" :data-scan="learnerWorks ? 'never' : 'last'" />
+    <div class="paper">
+      <PlaceHead v-if="framed && !atBench" data-scan="last" />
+      <main id="main" tabindex="-1"><slot /></main>
+    </div>
     <SwitchScanner v-if="scans" :access="access" />
     <SteadyTouch v-if="access.hold > 0 || access.again > 0" :hold="access.hold" :again="access.again" />
-    <Toast v-if="wanted" position="top-center" @vue:mounted="stands" />
+    <FindBox v-if="findWanted" v-model:open="findWanted" />
+    <Toast position="top-center" />
   </div>
 </template>
 
 <style scoped>
 .frame {
   display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  grid-template-rows: 52px minmax(0, 1fr);
+  grid-template: minmax(0, 1fr) / minmax(0, 1fr);
   height: 100%;
 }
-.frame.presenting {
-  grid-template-rows: minmax(0, 1fr);
+.frame.framed {
+  grid-template-columns: 92px minmax(0, 1fr);
 }
-header {
-  display: flex;
-  align-items: center;
-  gap: 1.25rem;
-  padding: 0 1rem;
-  border-bottom: 1.5px solid var(--edge);
+.frame.framed.at-bench {
+  grid-template-columns: 64px minmax(0, 1fr);
 }
-.name {
-  display: inline-flex;
-  align-items: center;
-  gap: 0.5rem;
-  min-height: 44px;
-  min-width: 44px;
-  justify-content: center;
-  font-weight: 700;
-  font-size: 1.2rem;
-  text-decoration: none;
-}
-nav {
-  display: flex;
-  height: 100%;
+.paper {
+  position: relative;
+  display: grid;
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
   min-width: 0;
-  overflow-x: auto;
-  scrollbar-width: none;
-}
-nav a {
-  display: flex;
-  align-items: center;
-  padding: 0 0.9rem;
-  text-decoration: none;
-  border-bottom: 4px solid transparent;
-  border-top: 4px solid transparent;
-}
-nav a:hover {
-  background: var(--paper-2);
-}
-nav a.here {
-  border-bottom-color: var(--clay);
-  font-weight: 700;
-}
-.gap {
-  flex: 1;
+  min-height: 0;
 }
 main {
+  grid-row: 2;
   min-height: 0;
   overflow: auto;
 }
@@ -134,54 +78,17 @@ main:focus {
   background: var(--sheet);
   padding: 0.5rem 1rem;
 }
-/* In a narrow window the places stand in rows: none is out of sight. */
-@media (max-width: 1100px) {
-  nav a {
-    padding-inline: 0.45rem;
+/* On telephones the places stand in a bar at the foot. */
+@media (max-width: 700px) {
+  .frame.framed,
+  .frame.framed.at-bench {
+    grid-template: minmax(0, 1fr) auto / minmax(0, 1fr);
   }
-}
-@media (max-width: 900px) {
-  .frame {
-    grid-template-rows: auto minmax(0, 1fr);
+  .frame.framed > .rail {
+    grid-row: 2;
   }
-  header {
-    flex-wrap: wrap;
-    row-gap: 0;
-    padding-block: 2px;
-  }
-  nav {
-    order: 3;
-    flex-basis: 100%;
-    flex-wrap: wrap;
-    height: auto;
-    overflow: visible;
-  }
-  nav a {
-    min-height: 44px;
-    padding-inline: 0.7rem;
-  }
-}
-@media (max-width: 600px) {
-  header {
-    gap: 0.3rem;
-    padding: 0 0.5rem;
-  }
-  .name {
-    font-size: 0;
-    gap: 0;
-  }
-  nav a {
-    padding: 0 0.55rem;
-  }
-}
-@media (max-width: 430px) {
-  header {
-    gap: 0;
-    padding: 0 0.2rem;
-  }
-  nav a {
-    padding: 0 0.36rem;
-    font-size: 0.95rem;
+  .frame.framed > .paper {
+    grid-row: 1;
   }
 }
 </style>

@@ -94,7 +94,7 @@ useHead({ title: 'Sign in – Sett' })
   </div>
 </template>
 
-<style scoped src="../components/people/people.css"></style>
+<style scoped src="../components/settings/people.css"></style>
 <style scoped>
 .page {
   max-width: 26rem;

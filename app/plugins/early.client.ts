@@ -19,7 +19,7 @@ export default defineNuxtPlugin({
       for (const touched of ['pointermove', 'pointerdown', 'keydown', 'focusin'])
         addEventListener(touched, later, { once: true, passive: true })
     void import('../layouts/default.vue')
-    void import('../pages/bench.vue')
+    void import('../pages/bench/index.vue')
     void import('../components/bench/MatOf.vue')
   },
 })

@@ -371,6 +371,7 @@ export const useBench = defineStore('bench', () => {
     undoSave,
     save,
     resume,
+    draft: computed(() => draft.value),
     drafted: computed(() => draft.value !== null),
     restore,
     replaying,

@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import * as vue from 'vue'
-import en from '../../app/locales/en.json'
+import en from '../../app/locales/en/bench.json'
 
 /** What Nuxt puts within reach of stores and composables, for tests of them in Node: Vue's own, a browser's storage, the words of the Bench. */
 

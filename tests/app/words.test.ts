@@ -1,7 +1,9 @@
-import { CARDS } from '../../app/components/shelf/cards'
-import en from '../../app/locales/en.json'
-import cards from '../../app/locales/es.cards.json'
-import es from '../../app/locales/es.json'
+import { CARDS } from '../../app/components/bench/shelf/cards'
+import benchEn from '../../app/locales/en/bench.json'
+import frameEn from '../../app/locales/en/frame.json'
+import cards from '../../app/components/bench/shelf/cards.es.json'
+import benchEs from '../../app/locales/es/bench.json'
+import frameEs from '../../app/locales/es/frame.json'
 
 import { isToldIn, REPRESENTATION_IDS } from '../../core/index'
 
@@ -10,7 +12,8 @@ import { isToldIn, REPRESENTATION_IDS } from '../../core/index'
 const gaps = (said: string): readonly string[] => [...new Set(said.match(/\{\w+\}/g))].sort()
 
 describe('The words of the Bench', () => {
-  const [english, spanish] = [new Map(Object.entries(en)), new Map(Object.entries(es))]
+  const english = new Map(Object.entries({ ...frameEn, ...benchEn }))
+  const spanish = new Map(Object.entries({ ...frameEs, ...benchEs }))
 
   test('every language has the same keys, and no text is empty', () => {
     expect([...spanish.keys()].sort()).toEqual([...english.keys()].sort())

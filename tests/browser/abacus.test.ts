@@ -112,7 +112,7 @@ test('a chain worked alone by keyboard, with one slip, is named and recorded', a
   await byRole(driver, 'textbox', 'Note')
   await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
   await text(driver, '.p-toast', 'is in the Daybook')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'tbody tr', '8 + 7 + 1')
   await text(driver, 'tbody tr', SLIPS.tenNotReturned)
   await text(driver, 'tbody tr', 'not right')
@@ -259,9 +259,9 @@ test('a bench may work its abacus otherwise than the room, and goes back to it',
 })
 
 test('chains for a rule are set, counted, and worked one after another', async () => {
-  await driver.get(`${app.url}/chains`)
+  await driver.get(`${app.url}/bench/chains`)
   await driver.executeScript('localStorage.clear()')
-  await driver.get(`${app.url}/chains`)
+  await driver.get(`${app.url}/bench/chains`)
   await text(driver, '[role="status"]', '12 chains of 172 that there are.')
   await noViolations(driver)
   // Where a number may undo the one before it, there are more.
@@ -279,7 +279,7 @@ test('chains for a rule are set, counted, and worked one after another', async (
   expect(await asked()).toBe(chain(first!))
   await click('Next problem')
   await driver.wait(async () => (await asked()) === chain(second!), 20_000)
-  await driver.get(`${app.url}/chains`)
+  await driver.get(`${app.url}/bench/chains`)
   const greatest = await byRole(driver, 'spinbutton', 'to').catch(() =>
     driver.findElement(By.xpath('//label[normalize-space(text())="to"]/input')),
   )
@@ -294,9 +294,9 @@ test('chains for a rule are set, counted, and worked one after another', async (
 })
 
 test('rehearsing: answers are kept over a restart, and what was missed shows in the grid', async () => {
-  await driver.get(`${app.url}/rehearse`)
+  await driver.get(`${app.url}/practice`)
   await driver.executeScript('localStorage.clear()')
-  await driver.get(`${app.url}/rehearse`)
+  await driver.get(`${app.url}/practice`)
   await noViolations(driver)
   await click(/^\+6 where 6 shows/)
   await choose('ten complement')
@@ -311,7 +311,7 @@ test('rehearsing: answers are kept over a restart, and what was missed shows in 
   const { data } = app
   await app.kill()
   app = here.app = await serve({ data })
-  await driver.get(`${app.url}/rehearse`)
+  await driver.get(`${app.url}/practice`)
   await byRole(driver, 'button', /^\+6 where 6 shows, both complements: missed last time, 0 of 1 right/)
   // A file of the answers brings them back after they were deleted.
   const file = fileWith(await (await fetch(`${app.url}/api/rehearsals/file?of=teacher`)).text())
@@ -330,7 +330,7 @@ test('rehearsing beads by keyboard: moved rightly it is taken as right at once',
   await driver.executeScript(
     'localStorage.clear(); localStorage.setItem("sett.rehearse", JSON.stringify({kinds:["beads"],rules:["five"],digits:2,limit:0,ruled:true,way:1}))',
   )
-  await driver.get(`${app.url}/rehearse`)
+  await driver.get(`${app.url}/practice`)
   await click(/^\+2 where 4 shows/)
   await focus(await rod('Ones'))
   // A fifth lower bead is not there: it is said, and nothing is lost.

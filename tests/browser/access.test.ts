@@ -22,37 +22,37 @@ afterEach(async () => {
 })
 const PAGES = [
   '/today',
-  '/courses',
-  '/cupboard',
-  '/paper',
+  '/plan/steps',
+  '/plan/materials',
+  '/plan/print',
   '/bench',
-  '/daybook',
+  '/learners/records',
   '/learners',
-  '/rehearse',
-  '/facts',
-  '/marking',
-  '/note',
-  '/progress',
-  '/report',
-  '/timeline',
-  '/stories',
-  '/problems',
-  '/board',
-  '/missing',
-  '/spinner',
-  '/chains',
-  '/stall',
-  '/notches',
-  '/room',
-  '/people',
-  '/keeping',
-  '/braille',
-  '/embosser',
-  '/switch-box',
-  '/learner/WREN',
-  '/learner/WREN/suits',
-  '/learner/WREN/voice',
-  '/lesson/new',
+  '/practice',
+  '/practice/facts',
+  '/learners/marking',
+  '/learners/notes',
+  '/learners/progress',
+  '/learners/reports',
+  '/learners/timeline',
+  '/plan/stories',
+  '/plan/problems',
+  '/bench/compare',
+  '/bench/missing',
+  '/bench/spinner',
+  '/bench/chains',
+  '/bench/shop',
+  '/settings/touch-points',
+  '/settings',
+  '/settings/people',
+  '/settings/backups',
+  '/bench/braille',
+  '/plan/print/embosser',
+  '/settings/switch-box',
+  '/learners/WREN',
+  '/learners/WREN/suits',
+  '/learners/WREN/voice',
+  '/plan/lessons/new',
   '/sign-in',
 ]
 async function open(path: string): Promise<void> {
@@ -152,7 +152,7 @@ test('a key says what lies there now: the problem, the material, the number, the
 })
 
 test('braille: a problem as dots in two codes and in columns, embossed in another window, refused where it cannot be', async () => {
-  await open('/braille')
+  await open('/bench/braille')
   const typed = await byRole(driver, 'textbox', 'Lines and problems, one a line')
   await typed.sendKeys(Key.chord(Key.CONTROL, 'a'), '47 + 38', Key.TAB)
   await text(driver, '.lines', '47 + 38')
@@ -169,7 +169,7 @@ test('braille: a problem as dots in two codes and in columns, embossed in anothe
   )
   const braille = await driver.getWindowHandle()
   await driver.switchTo().newWindow('tab')
-  await open('/embosser')
+  await open('/plan/print/embosser')
   const machine = await driver.getWindowHandle()
   await driver.switchTo().window(braille)
   await (await byRole(driver, 'button', 'To the embosser')).sendKeys(Key.ENTER)

@@ -92,7 +92,7 @@ test('a new teacher works 52 − 37 by mouse, saves it, and finds it after the s
 
   await app.kill()
   app = await serve({ data: app.data })
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'table', 'Tea-lights in boxes of ten.')
   await text(driver, 'table', 'pointed')
   await accessible()
@@ -167,7 +167,7 @@ test('by keyboard alone: ask, work, read, save and set the next, five in a row w
     await driver.wait(async () => (await value('problem')) !== problem, 20_000)
     await text(driver, say, 'take away')
   }
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, '.top', '5 worked · 5 right')
 
   async function done(): Promise<boolean> {

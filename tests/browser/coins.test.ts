@@ -40,7 +40,7 @@ test('a heap counted Alone with “kept counting by the last value” is found i
   await byRole(driver, 'textbox', 'Note')
   await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
   await text(driver, '.p-toast', 'is in the Daybook')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'tbody tr', 'kept counting by the last value')
 })
 
@@ -97,7 +97,7 @@ test('a disc of 25 mm is 25 mm by the device’s own measure, once a card has be
 })
 
 test('a class counts in its own money', async () => {
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   const choice = await driver.wait(
     async () =>
       (await driver.findElements(By.xpath('//label[contains(., "The coins are")]/select/option[3]')))[0] ?? null,
@@ -116,7 +116,7 @@ test('a class counts in its own money', async () => {
 })
 
 test('the stall: two things are bought, paid and given change for at the bench, one problem after another', async () => {
-  await driver.get(`${app.url}/stall`)
+  await driver.get(`${app.url}/bench/shop`)
   await click(/^paper lantern/)
   await click(/^length of ribbon/)
   await noViolations(driver)
@@ -132,7 +132,7 @@ test('the stall: two things are bought, paid and given change for at the bench, 
 })
 
 test('the stall: a thing of the class’s own, a wrong price refused, a heap dropped for a rule, and which coins it could be', async () => {
-  await driver.get(`${app.url}/stall`)
+  await driver.get(`${app.url}/bench/shop`)
   await (await byRole(driver, 'textbox', 'Another thing')).sendKeys('button', Key.TAB, '700', Key.ENTER)
   await text(driver, '.stall', /A price is an amount up to/)
   await (await byRole(driver, 'textbox', 'Price')).sendKeys(Key.chord(Key.CONTROL, 'a'), '12', Key.ENTER)
@@ -159,7 +159,7 @@ async function inPence(): Promise<void> {
 
 test('the stall: an amount paid without a kind, every way to pay it, and a heap put together by hand that is not enough', async () => {
   await inPence()
-  await driver.get(`${app.url}/stall`)
+  await driver.get(`${app.url}/bench/shop`)
   const amount = await byRole(driver, 'textbox', 'To pay')
   await amount.sendKeys(Key.chord(Key.CONTROL, 'a'), '1.7.5', Key.ENTER)
   await text(driver, '[aria-label="Paying"]', 'Say what is to be paid')
@@ -174,7 +174,7 @@ test('the stall: an amount paid without a kind, every way to pay it, and a heap 
   await byRole(driver, 'button', 'Give 5p')
   expect(await driver.findElements(By.css('[aria-label="Give 10p"]'))).toHaveLength(0)
 
-  await driver.get(`${app.url}/stall`)
+  await driver.get(`${app.url}/bench/shop`)
   await click('One more 50p')
   for (let n = 0; n < 2; n++) await click('One more 20p')
   await click('One 20p less')
@@ -190,7 +190,7 @@ test('the stall: an amount paid without a kind, every way to pay it, and a heap 
 })
 
 test('a class’s own coins and paper money are kept, and lie on the bench', async () => {
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   const set = await byRole(driver, 'combobox', 'The coins are')
   await set.sendKeys('our own')
   await (await byRole(driver, 'combobox', 'Paper money')).sendKeys('lies there')

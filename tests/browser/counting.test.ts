@@ -58,7 +58,7 @@ async function saveAndFind(problem: string, slip: string): Promise<void> {
   await byRole(driver, 'textbox', 'Note')
   await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
   await text(driver, '.p-toast', 'is in the Daybook')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'tbody tr', problem)
   await text(driver, 'tbody tr', slip)
   await text(driver, 'tbody tr', 'not right')
@@ -128,7 +128,7 @@ test('the work goes along into another material, and a problem too large says wh
 })
 
 test('notches are moved by keyboard, kept, and put back', async () => {
-  await driver.get(`${app.url}/notches`)
+  await driver.get(`${app.url}/settings/touch-points`)
   await byRole(driver, 'heading', 'Notches')
   const notch = await byRole(driver, 'slider', 'Notch 1 of 7')
   const before = await notch.getAttribute('aria-valuenow')

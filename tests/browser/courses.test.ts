@@ -18,7 +18,7 @@ const choose = async (label: string, option: string): Promise<void> => {
   await select.findElement(By.xpath(`./option[normalize-space(.)="${option}"]`)).click()
 }
 const open = async (): Promise<void> => {
-  await driver.get(`${app.url}/courses`)
+  await driver.get(`${app.url}/plan/steps`)
   await byRole(driver, 'heading', 'Courses')
   await text(driver, '.next', 'Next for Wren')
 }
@@ -162,7 +162,7 @@ test('the map is narrowed, made larger, and follows the course that the room tak
 })
 
 test('a school copies a course, changes a step, hides one, is told what is wrong, and keeps it', async () => {
-  await driver.get(`${app.url}/course`)
+  await driver.get(`${app.url}/plan/courses`)
   await text(driver, '.place', 'This course comes with Sett')
   await noViolations(driver)
   await click('Copy')
@@ -206,7 +206,7 @@ test('a school copies a course, changes a step, hides one, is told what is wrong
   expect(steps.find((s) => s.id === 'add-2-2-ten')!.say).toEqual(['under', 'tenForOne', 'Ten reeds make a bundle.'])
   const ids = steps.map((s) => s.id)
   expect(ids.indexOf('take-across')).toBeLessThan(ids.indexOf('take-3-3-two'))
-  await driver.get(`${app.url}/courses`)
+  await driver.get(`${app.url}/plan/steps`)
   await choose('The room’s course', 'Ones first, ours')
   // A step of the same name is shown before and after, so the stone itself is waited for.
   await driver.wait(

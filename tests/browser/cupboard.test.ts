@@ -11,7 +11,7 @@ beforeAll(() => {
 })
 afterEach(() => size(1280, 800))
 const open = async (query = ''): Promise<void> => {
-  await driver.get(`${app.url}/cupboard${query}`)
+  await driver.get(`${app.url}/plan/materials${query}`)
   await byRole(driver, 'heading', 'Cupboard')
 }
 const fill = async (name: string, value: string): Promise<void> =>
@@ -68,7 +68,7 @@ test('two who fill the cupboard at once do not lose what the other has counted',
 
 test('from a lesson to its kit in two steps, by keyboard too; what has no pieces says so', async () => {
   const [lesson] = await lessonsAround<{ readonly id: string }>(app.url)
-  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   const link = await byRole(driver, 'link', 'Count the pieces')
   await driver.executeScript('arguments[0].focus()', link)
   await link.sendKeys(Key.ENTER)

@@ -75,14 +75,14 @@ describe('the focus is never lost', () => {
     await (await byRole(driver, 'button', 'Undo')).sendKeys(Key.ENTER)
     await byRole(driver, 'button', '0 tens on the mat')
     await driver.wait(async () => !(await lost()), 2000, 'the focus is lost after undoing')
-    await driver.get(`${app.url}/daybook`)
+    await driver.get(`${app.url}/learners/records`)
     await (await byRole(driver, 'button', /^Delete /)).sendKeys(Key.ENTER)
     await settle()
     await driver.wait(async () => !(await lost()), 2000, 'the focus is lost after deleting')
   })
 
   test('rehearsing: the question has the focus, and the grid keeps its rules to itself until it is answered', async () => {
-    await driver.get(`${app.url}/rehearse`)
+    await driver.get(`${app.url}/practice`)
     await click('Begin')
     expect(await active('e.id')).toMatch(/question|typed/)
     expect(await driver.findElements(By.css('.grid td b'))).toHaveLength(0)

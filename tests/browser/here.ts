@@ -27,7 +27,7 @@ export function inChromium({ demo = true }: { readonly demo?: boolean } = {}) {
       here.driver.executeScript(`const e = document.activeElement; return ${script}`),
     /** A bench with nothing kept from before. */
     async fresh(settings: Record<string, string> = {}): Promise<void> {
-      await here.driver.get(`${here.app.url}/room`)
+      await here.driver.get(`${here.app.url}/settings`)
       await here.driver.executeScript(
         'localStorage.clear(); for (const [k, v] of Object.entries(arguments[0])) localStorage.setItem(k, v)',
         settings,

@@ -33,7 +33,7 @@ const enter = async (role: string, name: string | RegExp): Promise<void> =>
   (await byRole(driver, role, name)).sendKeys(Key.ENTER)
 
 test('what suits a learner is set by keyboard; the bench goes by it and the shelf says why', async () => {
-  await driver.get(`${app.url}/learner/${await idOf('Wren')}/suits`)
+  await driver.get(`${app.url}/learners/${await idOf('Wren')}/suits`)
   await byRole(driver, 'heading', 'What suits Wren')
   await noViolations(driver)
   await (await byRole(driver, 'textbox', 'Groups, with commas between')).sendKeys('Red table, Wednesday')
@@ -124,10 +124,10 @@ test('a class list comes in from a zip’s files: bad lines are listed, code nam
 
 test('somebody who does not come any more is put away, is not offered, and is brought back', async () => {
   const id = await idOf('Moth')
-  await driver.get(`${app.url}/learner/${id}/suits`)
+  await driver.get(`${app.url}/learners/${id}/suits`)
   await enter('button', 'Put Moth away')
   await text(driver, '.kept-said', 'Moth is put away; nothing is lost.')
-  await driver.get(`${app.url}/note`)
+  await driver.get(`${app.url}/learners/notes`)
   await byRole(driver, 'checkbox', 'Wren')
   expect(await driver.findElements(By.xpath('//label[normalize-space(.)="Moth"]'))).toHaveLength(0)
   await driver.get(`${app.url}/learners`)
@@ -140,7 +140,7 @@ test('somebody who does not come any more is put away, is not offered, and is br
 
 test('a moment is chosen in the timeline, shown step by step, told with a word, and printed in the report', async () => {
   const id = await idOf('Wren')
-  await driver.get(`${app.url}/timeline?learner=${id}`)
+  await driver.get(`${app.url}/learners/timeline?learner=${id}`)
   await text(driver, '.days', '52 − 37')
   await enter('button', 'Show 52 − 37 step by step here and in reports')
   await text(driver, '.strip', 'Take away thirty-seven.')
@@ -148,20 +148,20 @@ test('a moment is chosen in the timeline, shown step by step, told with a word, 
   await (await byRole(driver, 'textbox', 'A word to it')).sendKeys('On her own.', Key.TAB)
   await text(driver, '.place > [role="status"]', 'The word is kept.')
   await noViolations(driver)
-  await driver.get(`${app.url}/report?learner=${id}`)
+  await driver.get(`${app.url}/learners/reports?learner=${id}`)
   await enter('button', 'Make the report')
   await text(driver, '.strips', /52 − 37: On her own\./)
   await text(driver, '.strips', 'Take away thirty-seven.')
   await noViolations(driver)
   // Let go again, and the record stays.
-  await driver.get(`${app.url}/timeline?learner=${id}`)
+  await driver.get(`${app.url}/learners/timeline?learner=${id}`)
   await enter('button', 'Show 52 − 37 step by step here and in reports')
   await driver.wait(async () => (await driver.findElements(By.css('.strip'))).length === 0, 20_000)
   await text(driver, '.days', '52 − 37')
 })
 
 test('the Daybook is narrowed by step and help; the search is kept and found again', async () => {
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await enter('button', 'Find')
   // Steps are called in the words of whoever is at the bench: Wren’s are chosen above.
   await narrow('Step', 'Tens and ones, one trade (taking away)')
@@ -190,12 +190,12 @@ test('the Daybook is narrowed by step and help; the search is kept and found aga
 test('with the system’s own colours and on paper the figures stay to be read', async () => {
   const id = await idOf('Wren')
   await prefers('forced-colors', 'active')
-  for (const path of ['/learners', `/progress?learner=${id}`, `/timeline?learner=${id}`]) {
+  for (const path of ['/learners', `/learners/progress?learner=${id}`, `/learners/timeline?learner=${id}`]) {
     await driver.get(app.url + path)
     await driver.wait(async () => (await driver.findElements(By.css('.place h1'))).length === 1, 20_000)
     await noViolations(driver)
   }
-  await driver.get(`${app.url}/progress?learner=${id}`)
+  await driver.get(`${app.url}/learners/progress?learner=${id}`)
   await text(driver, '.told', /tries on/)
   const pdf = await (
     driver as unknown as { sendAndGetDevToolsCommand: (c: string, p: object) => Promise<{ data: string }> }
@@ -206,7 +206,12 @@ test('with the system’s own colours and on paper the figures stay to be read',
 test('at 390 × 844 nothing is out of reach', async () => {
   await size(390, 844)
   const id = await idOf('Wren')
-  for (const path of ['/learners', `/timeline?learner=${id}`, `/learner/${id}/suits`, `/progress?learner=${id}`]) {
+  for (const path of [
+    '/learners',
+    `/learners/timeline?learner=${id}`,
+    `/learners/${id}/suits`,
+    `/learners/progress?learner=${id}`,
+  ]) {
     await driver.get(app.url + path)
     await driver.wait(async () => (await driver.findElements(By.css('.place h1'))).length === 1, 20_000)
     expect([path, await driver.executeScript('return document.documentElement.scrollWidth')]).toEqual([path, 390])

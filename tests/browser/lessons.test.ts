@@ -103,7 +103,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ ...lesson, day: today }),
   })
-  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await click('From the beginning')
   await at(/^\/bench/)
   for (const next of lesson!.turns.slice(1, first + 1)) {
@@ -141,7 +141,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
 
 test('a lesson is changed in every part, and what is changed is kept by itself; a problem that nothing holds is told', async () => {
   const [lesson] = await lessons()
-  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await text(driver, '.sheet', 'Alone, in turn')
   const boxes = await driver.findElements(By.css('[aria-label^="Problem for"]'))
   const box = boxes[1]!
@@ -175,7 +175,7 @@ test('a lesson is changed in every part, and what is changed is kept by itself; 
 
 test('what somebody else has changed meanwhile is not written over, and what was changed here is not lost', async () => {
   const [lesson] = await lessons()
-  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await text(driver, '.sheet', 'Alone, in turn')
   const answer = await fetch(`${app.url}/api/lessons/${lesson!.id}`, {
     method: 'PUT',
@@ -198,7 +198,7 @@ test('learners, steps and minutes are changed after planning, and what was worke
   const [before] = await lessons()
   const worked = before!.turns.filter((t) => t.done)
   expect(worked.length).toBeGreaterThan(0)
-  await driver.get(`${app.url}/lesson/${before!.id}`)
+  await driver.get(`${app.url}/plan/lessons/${before!.id}`)
   await click('Change learners, steps or minutes')
   const minutes = await driver.findElement(By.css('.planner input[type="number"]'))
   await minutes.sendKeys(Key.chord(Key.CONTROL, 'a'), '25')
@@ -267,7 +267,7 @@ test('by touch at 1024 x 768 a lesson is planned and begun', async () => {
     await tools.sendDevToolsCommand('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [box] })
     await tools.sendDevToolsCommand('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
   }
-  await driver.get(`${app.url}/lesson/new`)
+  await driver.get(`${app.url}/plan/lessons/new`)
   await tap('checkbox', 'Wren')
   await text(driver, '.planner', 'At which step')
   await tap('button', 'Plan lesson')
@@ -296,7 +296,7 @@ test.each([
 ])('%s at %d x %d: nothing is out of reach', async (path, width, height) => {
   await size(width, height)
   const [lesson] = await lessons()
-  await driver.get(app.url + (path === 'lesson' ? `/lesson/${lesson!.id}` : path))
+  await driver.get(app.url + (path === 'lesson' ? `/plan/lessons/${lesson!.id}` : path))
   await byRole(driver, 'heading', /./)
   await driver.wait(async () => (await driver.findElements(By.css('main .place'))).length > 0, 20_000)
   const over = await driver.executeScript('return document.documentElement.scrollWidth - window.innerWidth')
@@ -307,7 +307,7 @@ test.each([
 
 test('a lesson that is removed is gone from Today', async () => {
   const [lesson] = await lessons()
-  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await click('Remove')
   await click('Remove this lesson')
   await at(/^\/today$/)

@@ -67,7 +67,7 @@ test('94 ÷ 6 Alone by touch, with the card: a remainder not smaller than the di
   await byRole(driver, 'textbox', 'Note')
   await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
   await text(driver, '.p-toast', 'is in the Daybook')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'tbody tr', 'left a remainder that is not smaller than the divisor')
   await noViolations(driver)
 })
@@ -173,7 +173,7 @@ test('how many plates of six: they are filled one by one, and the last one not f
 })
 
 test('facts are rehearsed from the grid: a wrong one is marked, and asked again by choosing it', async () => {
-  await driver.get(`${app.url}/facts`)
+  await driver.get(`${app.url}/practice/facts`)
   await click('7 × 8: not asked yet')
   await (await byRole(driver, 'textbox', '7 times 8')).sendKeys('54', Key.ENTER)
   await text(driver, '[aria-label="Rehearsing"]', 'It is 56.')
@@ -190,7 +190,7 @@ test('facts are rehearsed from the grid: a wrong one is marked, and asked again 
 })
 
 test('a room’s own names for the four steps, and a square left empty, are kept and used', async () => {
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   const box = await byRole(driver, 'textbox', /The step “divide” is called/)
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), 'share', Key.TAB)
   await driver.findElement(By.xpath('//label[contains(., "Where no group fits first")]/select/option[2]')).click()

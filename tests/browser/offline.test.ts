@@ -34,7 +34,7 @@ async function there(): Promise<readonly Row[]> {
 const script = <T>(code: string): Promise<T> => driver.executeScript<T>(code)
 
 test('what Sett needs to open is kept once it was opened, and can be put on a home screen', async () => {
-  await driver.get(`${app.url}/note`)
+  await driver.get(`${app.url}/learners/notes`)
   await driver.wait(
     () =>
       driver.executeAsyncScript<boolean>(
@@ -71,7 +71,7 @@ test('what Sett needs to open is kept once it was opened, and can be put on a ho
 test(`without a server it opens and notes ${TRIES} tries; killed and opened again it has them; all reach the server once`, async () => {
   const before = (await there()).length
   await app.kill()
-  await driver.get(`${app.url}/note`)
+  await driver.get(`${app.url}/learners/notes`)
   for (const name of ['Wren', 'Pip']) {
     const box = await byRole(driver, 'checkbox', name)
     if (!(await box.isSelected())) await box.sendKeys(Key.SPACE)
@@ -87,7 +87,7 @@ test(`without a server it opens and notes ${TRIES} tries; killed and opened agai
   await killBrowser(profile)
   await driver.quit().catch(() => undefined)
   driver = await browser(1280, 800, profile)
-  await driver.get(`${app.url}/note`)
+  await driver.get(`${app.url}/learners/notes`)
   await text(driver, '.place header', `${TRIES} tries are kept in this browser and not in the Daybook yet.`)
   await text(driver, '.table li:nth-child(2)', `of ${TRIES / 2} right without help`)
   // The server comes back, and is killed once more while they stream in.

@@ -19,7 +19,7 @@ beforeAll(() => {
 afterEach(() => size(1280, 800))
 
 const open = async (query = ''): Promise<void> => {
-  await driver.get(`${app.url}/paper${query}`)
+  await driver.get(`${app.url}/plan/print${query}`)
   await byRole(driver, 'heading', 'Paper')
   // From here on files are caught that the page gives.
   await driver.executeScript(`
@@ -33,7 +33,7 @@ const add = async (name: string): Promise<void> => {
   await (await byRole(driver, 'button', 'Add it')).sendKeys(Key.ENTER)
 }
 const fresh = async (query = ''): Promise<void> => {
-  await driver.get(`${app.url}/paper`)
+  await driver.get(`${app.url}/plan/print`)
   await driver.executeScript(`localStorage.removeItem('sett.paper')`)
   await open(query)
 }
@@ -64,10 +64,10 @@ const readPdf = (bytes: Buffer, pictures = false): { readonly read: ReadPdf; rea
 
 test('from a lesson to its kit and its printed set', async () => {
   const [lesson] = await lessonsAround<{ id: string; turns: { learner: string | null; problem: string }[] }>(app.url)
-  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await (await byRole(driver, 'link', 'Count the pieces')).click()
   await text(driver, '.kits', 'base-ten blocks')
-  await driver.get(`${app.url}/lesson/${lesson!.id}`)
+  await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await (await byRole(driver, 'link', 'Print')).click()
   await byRole(driver, 'heading', 'Paper')
   await driver.executeScript(`
@@ -185,7 +185,7 @@ test('a printed sheet is found again in Marking, by its letters and by a photogr
     )
   }
   const inMarking = async (): Promise<void> => {
-    await driver.get(`${app.url}/marking`)
+    await driver.get(`${app.url}/learners/marking`)
     await driver.executeScript(`localStorage.removeItem('sett.marking')`)
     await driver.navigate().refresh()
     await (await driver.wait(async () => (await driver.findElements(By.css('summary')))[0], 20_000))!.click()
@@ -217,7 +217,7 @@ test('a printed sheet is found again in Marking, by its letters and by a photogr
 
 test('what was worked goes from the Daybook onto paper; on a narrow screen all of it can be reached', async () => {
   await size(390, 844)
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   const print = await driver.wait(
     async () => (await driver.findElements(By.css('a[aria-label^="On paper"]')))[0],
     20_000,
@@ -231,7 +231,7 @@ test('what was worked goes from the Daybook onto paper; on a narrow screen all o
 })
 
 test('the mat as it lies at the Bench goes on paper, and on swell paper where fingers can tell it apart', async () => {
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   await driver.executeScript(
     `localStorage.clear(); for (const [k, v] of Object.entries({ 'sett.material': 'blocks', 'sett.cards-seen': '["blocks"]' })) localStorage.setItem(k, v)`,
   )

@@ -82,7 +82,7 @@ test('2 2/5 + 1 3/4 Alone: tops and bottoms added are found in the Daybook', asy
   await byRole(driver, 'textbox', 'Note')
   await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
   await text(driver, '.p-toast', 'is in the Daybook')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'tbody tr', 'added tops and bottoms')
   await noViolations(driver)
 })

@@ -44,7 +44,7 @@ test('the Daybook is read a page at a time, and found in by learner, problem, ma
         startedAt: `2025-03-01T09:${String(i).padStart(2, '0')}:00Z`,
       }),
     })
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await (await byRole(driver, 'combobox', 'Whose records')).click()
   await (await byRole(driver, 'option', 'Everybody')).click()
   await text(driver, '.top', 'The latest 50')
@@ -81,7 +81,7 @@ test('the Daybook is read a page at a time, and found in by learner, problem, ma
 })
 
 test('by keyboard alone: becoming the keeper, and inviting a helper for one learner', async () => {
-  await driver.get(`${app.url}/people`)
+  await driver.get(`${app.url}/settings/people`)
   await (await field('Your name')).sendKeys('Rowan', Key.TAB, 'too short', Key.TAB, 'too short', Key.TAB, Key.ENTER)
   await text(driver, '.page', 'at least 12 characters')
   await noViolations(driver)
@@ -116,9 +116,9 @@ test('the helper comes in with the code, sees one learner, and is kept out of th
   await click('Go in')
   await at('/bench')
   await size(1280, 800)
-  await driver.get(`${app.url}/people`)
+  await driver.get(`${app.url}/settings/people`)
   await at('/bench')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'tbody', 'Pip')
   const rows = await (await driver.findElement(By.css('tbody'))).getText()
   expect(rows).not.toContain('Wren')
@@ -130,7 +130,7 @@ test('a session that has ended leads to the sign-in, with what lies on the bench
   await (await byRole(driver, 'textbox', 'Type a move')).sendKeys('lay 5 tens', Key.ENTER)
   await driver.manage().deleteAllCookies()
   await driver.executeScript("localStorage.setItem('sett.learner', 'null')")
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await at('/sign-in')
   await put('Name', 'rowan')
   await put('Passphrase', 'no such words at all')
@@ -138,11 +138,11 @@ test('a session that has ended leads to the sign-in, with what lies on the bench
   await text(driver, '.page', 'do not go together')
   await put('Passphrase', PASS)
   await (await field('Passphrase')).sendKeys(Key.ENTER)
-  await at('/daybook')
+  await at('/learners/records')
 })
 
 test('a backup is made and put back, and it is written down who did it', async () => {
-  await driver.get(`${app.url}/keeping`)
+  await driver.get(`${app.url}/settings/backups`)
   await byRole(driver, 'heading', 'Who did what')
   await noViolations(driver)
   await click('Make a backup now')
@@ -165,7 +165,7 @@ test('a backup is made and put back, and it is written down who did it', async (
   await put('Name', 'Rowan')
   await put('Passphrase', PASS)
   await click('Sign in')
-  await at('/keeping')
+  await at('/settings/backups')
   expect(await count()).toBe(before)
   await text(driver, '.log', 'restored a backup')
   await put('Months that records are kept (0 for good)', '12')
@@ -175,7 +175,7 @@ test('a backup is made and put back, and it is written down who did it', async (
 })
 
 test('everything kept of a learner is one page and one file, and is erased for good only by its name', async () => {
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   await (await byRole(driver, 'link', 'What is kept of Moth')).click()
   await text(driver, 'h1', 'Kept of Moth')
   await noViolations(driver)
@@ -193,7 +193,7 @@ test('everything kept of a learner is one page and one file, and is erased for g
   await click('Erase it for good')
   await text(driver, 'h1', 'Moth is erased')
   await noViolations(driver)
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   await byRole(driver, 'link', 'What is kept of Teal')
   expect(await (await driver.findElement(By.css('.learners'))).getText()).not.toContain('Moth')
 })

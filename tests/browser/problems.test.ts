@@ -13,9 +13,9 @@ beforeAll(() => {
 afterEach(() => size(1280, 800))
 
 const open = async (): Promise<void> => {
-  await driver.get(`${app.url}/problems`)
+  await driver.get(`${app.url}/plan/problems`)
   await driver.executeScript("localStorage.removeItem('sett.problems')")
-  await driver.get(`${app.url}/problems`)
+  await driver.get(`${app.url}/plan/problems`)
   await text(driver, '.how-many', /problems? fit/)
 }
 const choose = async (list: string, option: string): Promise<void> =>

@@ -31,7 +31,7 @@ const rows = async (): Promise<{ kind: string; problem: string; right: boolean; 
   ((await (await fetch(`${app.url}/api/records?limit=200`)).json()) as { records: never[] }).records
 const noted = async () => (await rows()).filter((r) => r.kind === 'table')
 async function open(): Promise<void> {
-  await driver.get(`${app.url}/note`)
+  await driver.get(`${app.url}/learners/notes`)
   await byRole(driver, 'heading', 'At the table')
   // A sitting that an earlier test left goes on until it is ended.
   const [end] = await driver.findElements(By.xpath('//button[normalize-space(.)="End the sitting"]'))
@@ -78,7 +78,7 @@ test('a group of four is noted by keyboard: right, not yet, help, a tally, taken
     ].sort(),
   )
   await text(driver, '.place header', 'Everything is in the Daybook.')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, '.table', /at the table/)
   await text(driver, '.table', 'rubbed her eyes')
   // Nobody said how it was worked, and nobody measured how long it took.
@@ -102,7 +102,7 @@ test('without a server nothing is lost and nothing comes twice: tries wait in th
   // On whatever page the browser is opened again, they go on their way.
   await driver.get(`${app.url}/today`)
   await driver.wait(async () => (await noted()).length === before + 12, 25_000)
-  await driver.get(`${app.url}/note`)
+  await driver.get(`${app.url}/learners/notes`)
   await text(driver, '.place header', 'Everything is in the Daybook.')
   expect((await noted()).length).toBe(before + 12)
 })
@@ -136,7 +136,7 @@ test('progress is read by its table alone, a goal is set, a suggestion is taken 
     body: JSON.stringify({ trials }),
   })
   expect(sent.status).toBe(200)
-  await driver.get(`${app.url}/progress?learner=${learnerId}`)
+  await driver.get(`${app.url}/learners/progress?learner=${learnerId}`)
   const of = await byRole(driver, 'combobox', 'Of')
   await of.sendKeys('Tens and ones, one exchange')
   await text(driver, '.told', '60 tries on 6 days. Right without help: 2 of 10 on the first day, 9 of 10 on the last.')
@@ -175,7 +175,7 @@ test('progress is read by its table alone, a goal is set, a suggestion is taken 
 })
 
 test('a report is made from the figures, changed by a word, and given out as text and as PDF', async () => {
-  await driver.get(`${app.url}/progress`)
+  await driver.get(`${app.url}/learners/progress`)
   await (await byRole(driver, 'link', 'Report')).sendKeys(Key.ENTER)
   await byRole(driver, 'heading', 'Report')
   await (await byRole(driver, 'combobox', 'Learner')).sendKeys('Wren')
@@ -203,9 +203,9 @@ test('a report is made from the figures, changed by a word, and given out as tex
 test('at 390 × 844 nothing is out of reach', async () => {
   await size(390, 844)
   for (const [path, name] of [
-    ['/note', 'At the table'],
-    ['/progress', 'Progress'],
-    ['/report', 'Report'],
+    ['/learners/notes', 'At the table'],
+    ['/learners/progress', 'Progress'],
+    ['/learners/reports', 'Report'],
   ] as const) {
     await driver.get(app.url + path)
     await byRole(driver, 'heading', name)

@@ -35,7 +35,7 @@ test('−3 − 5 Alone: the operation sign counted as the number’s own is foun
   await byRole(driver, 'textbox', 'Note')
   await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
   await text(driver, '.p-toast', 'is in the Daybook')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'tbody tr', 'took the operation sign for the number’s own sign')
   await noViolations(driver)
 })
@@ -151,7 +151,7 @@ test('an arrow is drawn with the mouse, both ways, and lands on the mark it is p
 })
 
 test('the rule of signs is written step by step, a false line struck; the room’s choices are heard', async () => {
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   for (const [label, option] of [
     ['A number’s own sign is written', 'small and raised'],
     ['Told as a story of', 'tokens owned and owed'],

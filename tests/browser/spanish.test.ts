@@ -23,7 +23,7 @@ beforeAll(() => {
 })
 
 test('the room chooses the language, and hears how it will sound', async () => {
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   const choice = await byRole(driver, 'combobox', 'The Bench speaks')
   await choice.sendKeys('Español')
   await text(driver, '.preview', 'Cambia una decena por diez unidades.')
@@ -33,7 +33,7 @@ test('the room chooses the language, and hears how it will sound', async () => {
 
 test('52 − 37 is worked in Spanish with a wrong answer and a half-done move, and saved', async () => {
   await speak('es')
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   await driver.executeScript(
     `localStorage.clear(); localStorage.setItem('sett.material', 'blocks'); localStorage.setItem('sett.cards-seen', '["blocks"]'); localStorage.setItem('sett.mode', 'together')`,
   )

@@ -14,11 +14,11 @@ beforeAll(() => {
 })
 afterEach(() => size(1280, 800))
 const open = async (problem = '15 - 8'): Promise<void> => {
-  await driver.get(`${app.url}/stories`)
+  await driver.get(`${app.url}/plan/stories`)
   await driver.executeScript(
     `localStorage.removeItem('sett.stories'); localStorage.removeItem('sett.own-story'); localStorage.removeItem('sett.story-desk')`,
   )
-  await driver.get(`${app.url}/stories?problem=${encodeURIComponent(problem)}`)
+  await driver.get(`${app.url}/plan/stories?problem=${encodeURIComponent(problem)}`)
   await byRole(driver, 'heading', 'Stories')
 }
 const story = (): Promise<string> =>
@@ -86,7 +86,7 @@ test('“more” that misleads, worked Alone by keyboard from its words to the a
   await noViolations(driver)
   await press('Save to the Daybook')
   await byRole(driver, 'button', 'Work it in stages')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, '.daybook', 'chose by a key word')
   await (await byRole(driver, 'button', 'Find')).click()
   const find = await byRole(driver, 'combobox', 'Slip')
@@ -268,7 +268,7 @@ test('a printed page of stories is found by its code, marked, and kept; what run
   })
   expect(put.ok).toBe(true)
   // Marking leads here.
-  await driver.get(`${app.url}/marking`)
+  await driver.get(`${app.url}/learners/marking`)
   await (await driver.wait(async () => (await driver.findElements(By.css('summary')))[0], 20_000))!.click()
   await (await byRole(driver, 'textbox', /^Code of a printed set/)).sendKeys(code, Key.ENTER)
   await text(driver, '.page-of', '3 stories.')
@@ -279,6 +279,6 @@ test('a printed page of stories is found by its code, marked, and kept; what run
   await text(driver, '.page-of', '1 of 3 answered are right.')
   await (await byRole(driver, 'button', 'Keep it in the Daybook')).sendKeys(Key.ENTER)
   await text(driver, '.page-of', '3 stories of')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, '.daybook', 'On paper.')
 })

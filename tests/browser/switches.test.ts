@@ -226,7 +226,7 @@ test('the switch box presses for another window, and a press that is too short o
   await benchFor('7 + 2', 'counters')
   const bench = await driver.getWindowHandle()
   await driver.switchTo().newWindow('tab')
-  await driver.get(`${app.url}/switch-box`)
+  await driver.get(`${app.url}/settings/switch-box`)
   await byRole(driver, 'heading', 'Switch box')
   await noViolations(driver)
   const box = await driver.getWindowHandle()

@@ -28,7 +28,7 @@ const played = (): Promise<number> =>
   )
 
 test('a word and a sentence are recorded, heard, recorded again and deleted', async () => {
-  await driver.get(`${app.url}/learner/${wren}/voice`)
+  await driver.get(`${app.url}/learners/${wren}/voice`)
   await text(driver, '.covered', /^0 of \d+ sentences of Wren’s last problems/)
   const first = await byRole(driver, 'button', /^Record .+, said \d+ times$/)
   const name = (await first.getAttribute('aria-label'))!

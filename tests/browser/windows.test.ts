@@ -56,10 +56,10 @@ describe('in every window', () => {
   )
 
   test.each([
-    ['/progress', 'Learners'],
-    ['/problems', 'Courses'],
-    ['/spinner', 'Bench'],
-    ['/lesson/new', 'Today'],
+    ['/learners/progress', 'Learners'],
+    ['/plan/problems', 'Courses'],
+    ['/bench/spinner', 'Bench'],
+    ['/plan/lessons/new', 'Today'],
   ])('on %s the place that one is in is shown', async (path, place) => {
     await driver.get(app.url + path)
     const here = await driver.findElements(By.css('header nav [aria-current]'))
@@ -98,19 +98,19 @@ describe('in every window', () => {
       for (const path of [
         '/bench',
         '/today',
-        '/course',
-        '/cupboard',
-        '/paper',
-        '/stories',
-        '/lesson/new',
-        '/daybook',
-        '/rehearse',
-        '/room',
-        '/board',
-        '/missing',
-        '/chains',
-        '/spinner',
-        '/notches',
+        '/plan/courses',
+        '/plan/materials',
+        '/plan/print',
+        '/plan/stories',
+        '/plan/lessons/new',
+        '/learners/records',
+        '/practice',
+        '/settings',
+        '/bench/compare',
+        '/bench/missing',
+        '/bench/chains',
+        '/bench/spinner',
+        '/settings/touch-points',
         '/no-such-page',
       ]) {
         await driver.get(`${app.url}${path}`)
@@ -208,7 +208,7 @@ test('two windows keep their own work, and neither calls the other’s left unsa
 })
 
 test('the room warns before unsaved changes are left; words are chosen one by one and heard at the bench', async () => {
-  await driver.get(`${app.url}/room`)
+  await driver.get(`${app.url}/settings`)
   await byRole(driver, 'heading', 'Room, words and learners')
   const pick = async (label: string, option: string): Promise<void> => {
     const list = await driver.findElement(By.xpath(`//label[contains(., "${label}")]//select`))

@@ -62,7 +62,7 @@ test('chips and columns by hand: the answer copied without marks is asked for th
   await byRole(driver, 'textbox', 'Note')
   await (await driver.findElement(By.css('[role="dialog"] button[type="submit"]'))).click()
   await text(driver, '.p-toast', 'is in the Daybook')
-  await driver.get(`${app.url}/daybook`)
+  await driver.get(`${app.url}/learners/records`)
   await text(driver, 'tbody tr', '52 − 37')
   await text(driver, 'tbody tr', SLIPS.copied)
 })
@@ -192,7 +192,7 @@ test('the split diagram and the friendly page show their way and are accessible'
 })
 
 test('several ways on one board, one exchanged for another, all of one answer', async () => {
-  await driver.get(`${app.url}/board?problem=304%20-%20178`)
+  await driver.get(`${app.url}/bench/compare?problem=304%20-%20178`)
   await text(driver, '.said', 'All four ways say 126.')
   await accessible()
   await pick(driver, 'Material of way 1', 'chips')
@@ -204,7 +204,7 @@ test('several ways on one board, one exchanged for another, all of one answer', 
 })
 
 test('missing digits: a wrong one is compared, the right one fits, and it is worked on chips', async () => {
-  await driver.get(`${app.url}/missing`)
+  await driver.get(`${app.url}/bench/missing`)
   const box = await byRole(driver, 'textbox', 'Missing digit 1')
   await box.sendKeys('4')
   await text(driver, '.said', '142 − 64 is 78, not 75.')
@@ -219,7 +219,7 @@ test('missing digits: a wrong one is compared, the right one fits, and it is wor
 })
 
 test('the spinner: a spin lies on the mat, its sentence on the page, and the column that changed is named', async () => {
-  await driver.get(`${app.url}/spinner`)
+  await driver.get(`${app.url}/bench/spinner`)
   await click('Spin')
   await text(driver, '[aria-label="Sentences so far"]', /\d+ [+−] \d0/)
   await click('Move the chips')

@@ -50,7 +50,7 @@ export async function charts(): Promise<Figure[]> {
   const app = await serve({ data })
   const driver = await browser()
   try {
-    await driver.get(`${app.url}/progress?learner=${learnerId}`)
+    await driver.get(`${app.url}/learners/progress?learner=${learnerId}`)
     await text(driver, '.told', `on ${SESSIONS} days`)
     await byRole(driver, 'button', 'A minute')
     const times = await driver.executeAsyncScript<number[]>(`

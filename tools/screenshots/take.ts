@@ -161,7 +161,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'courses',
-    path: '/courses',
+    path: '/plan/steps',
     act: async (d) => {
       await text(d, '.next', 'Tens and ones, one exchange')
       await (await byRole(d, 'button', /^Three digits, two exchanges/)).click()
@@ -171,7 +171,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'marking',
-    path: '/marking',
+    path: '/learners/marking',
     act: async (d) => {
       await (await byRole(d, 'textbox', 'Problem 1')).click()
       for (const [problem, answer] of [
@@ -192,7 +192,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'stories',
-    path: '/stories?problem=15%20-%208',
+    path: '/plan/stories?problem=15%20-%208',
     act: async (d) => {
       await (await byRole(d, 'button', 'Work it in stages')).click()
       await (await byRole(d, 'button', 'Held against each other')).click()
@@ -211,7 +211,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'progress',
-    path: '/progress',
+    path: '/learners/progress',
     act: async (d) => {
       await d.executeScript(TRIED, [2, 3, 3, 4, 6, 5, 7, 8, 8, 9])
       await d.navigate().refresh()
@@ -224,7 +224,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'note',
-    path: '/note',
+    path: '/learners/notes',
     act: async (d) => {
       for (const name of ['Pip', 'Fen', 'Ash']) await (await byRole(d, 'checkbox', name)).sendKeys(Key.SPACE)
       await (await byRole(d, 'textbox', 'What is asked')).sendKeys('52 − 37')
@@ -246,7 +246,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'timeline',
-    path: '/timeline',
+    path: '/learners/timeline',
     act: async (d) => {
       await (await byRole(d, 'button', 'Show 52 − 37 step by step here and in reports')).sendKeys(Key.ENTER)
       await text(d, '.strip', 'Take away')
@@ -271,7 +271,7 @@ const SHOTS: readonly Shot[] = [
       await press(d, Key.ENTER)
     },
   },
-  { name: 'daybook', path: '/daybook', act: async (d) => text(d, 'table', 'lantern') },
+  { name: 'daybook', path: '/learners/records', act: async (d) => text(d, 'table', 'lantern') },
   {
     name: 'first-screen',
     path: '/',
@@ -287,7 +287,7 @@ for (const shot of SHOTS) {
   const app: Running = await serve({ demo: !shot.empty })
   const driver = await browser(...(shot.size ?? [1280, 800]))
   try {
-    await driver.get(`${app.url}/room`)
+    await driver.get(`${app.url}/settings`)
     // A material's own card would lie over the page that the picture is of.
     await driver.executeScript(
       'localStorage.setItem("sett.cards-seen", arguments[0])',
@@ -295,7 +295,7 @@ for (const shot of SHOTS) {
     )
     await driver.get(app.url + shot.path)
     if (shot.path === '/bench') await byRole(driver, 'group', 'The mat')
-    if (shot.path === '/daybook') await pick(driver, 'Whose records', 'Everybody')
+    if (shot.path === '/learners/records') await pick(driver, 'Whose records', 'Everybody')
     await shot.act?.(driver)
     // Pieces travel for a quarter of a second.
     await new Promise((next) => setTimeout(next, 600))

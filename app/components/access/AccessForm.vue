@@ -92,8 +92,8 @@ onMounted(() => {
         lit</label
       >
       <p class="quiet">
-        Buttons 1 and 2 of a gamepad do as well. <NuxtLink to="/switch-box">The switch box</NuxtLink> stands in for two
-        switches.
+        Buttons 1 and 2 of a gamepad do as well. <NuxtLink to="/settings/switch-box">The switch box</NuxtLink> stands in
+        for two switches.
       </p>
     </template>
     <label v-for="[key, label, least, most] in TOUCH" :key="key"

@@ -13,8 +13,8 @@ import {
   type WayId,
 } from '../../../core/door'
 
-const MaterialShelf = defineAsyncComponent(withAll(() => import('../shelf/MaterialShelf.vue')))
-const WayShelf = defineAsyncComponent(withAll(() => import('../shelf/WayShelf.vue')))
+const MaterialShelf = defineAsyncComponent(withAll(() => import('./shelf/MaterialShelf.vue')))
+const WayShelf = defineAsyncComponent(withAll(() => import('./shelf/WayShelf.vue')))
 
 /** `same`: the problem was there already, and nothing lay on the mat. */
 const emit = defineEmits<{ started: [same: boolean] }>()
@@ -30,6 +30,7 @@ const refused = shallowRef<Refusal | null>(null)
 const box = ref<HTMLInputElement | null>(null)
 const read = ref('')
 const shelf = ref<'material' | 'way' | null>(null)
+const picker = ref<{ open: () => void } | null>(null)
 watch(
   () => [bench.problem, bench.id],
   () => {
@@ -147,12 +148,14 @@ defineExpose({
     box.value?.focus()
     box.value?.select()
   },
+  chooseLearner: () => picker.value?.open(),
   openShelf,
 })
 </script>
 
 <template>
   <section class="ask" :class="{ presenting }" :aria-label="t('ask.label')">
+    <LearnerPicker v-if="!presenting && !access.single" ref="picker" />
     <form class="problem" novalidate @submit.prevent="ask">
       <label class="sr-only" for="problem">{{ t('ask.problem') }}</label>
       <input

@@ -73,7 +73,7 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
           :disabled="!undoable"
           @click="bench.undo()"
         >
-          <i class="pi pi-undo" aria-hidden="true" />
+          <IconUndo2 />
         </button>
         <button
           type="button"
@@ -82,7 +82,7 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
           :disabled="bench.bench.undone.length === 0"
           @click="bench.redo()"
         >
-          <i class="pi pi-refresh" aria-hidden="true" />
+          <IconRedo2 />
         </button>
         <button type="button" class="stone-button" :disabled="!bench.next" @click="emit('offer')">
           {{ t('foot.offer') }}
@@ -116,14 +116,14 @@ defineExpose({ advise: () => more.value?.advise(), focusMoveLine: () => moveLine
       <NuxtLink
         v-if="bench.lesson && !presenting"
         class="stone-button"
-        :to="`/lesson/${bench.lesson}`"
+        :to="`/plan/lessons/${bench.lesson}`"
         :aria-label="t('foot.toLesson')"
       >
         {{ t('foot.lesson') }}
       </NuxtLink>
       <template v-if="!presenting">
         <button type="button" class="stone-button" :aria-label="t('foot.present')" @click="presenting = true">
-          <i class="pi pi-expand" aria-hidden="true" />
+          <IconMaximize />
         </button>
         <button type="button" class="stone-button" :aria-label="t('foot.help')" @click="emit('keys')">?</button>
       </template>

@@ -4,7 +4,7 @@ import { capital, hasMat } from '../../../core/door'
 /** Help where one is: the material’s card, then every key. */
 const open = defineModel<boolean>('open', { required: true })
 useReturnFocus()
-const HandCard = defineAsyncComponent(() => import('../shelf/HandCard.vue'))
+const HandCard = defineAsyncComponent(() => import('./shelf/HandCard.vue'))
 const bench = useBench()
 const { t } = useI18n()
 const { title } = useNames()

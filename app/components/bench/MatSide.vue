@@ -78,7 +78,7 @@ const matched = computed(() => {
         </span>
         <span class="gap" />
         <button type="button" class="stone-button bare" :aria-label="t('beside.away')" @click="bench.setBeside(null)">
-          <i class="pi pi-times" aria-hidden="true" />
+          <IconX />
         </button>
       </div>
       <MatOf

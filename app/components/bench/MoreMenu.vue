@@ -12,7 +12,7 @@ const { t } = useI18n()
 const advising = ref(false)
 const reading = ref(false)
 const framing = ref(false)
-const menu = ref<{ toggle: (event: Event) => void; prepare: () => void } | null>(null)
+const menu = ref<{ toggle: (event: Event) => void } | null>(null)
 /** The line that is lit, for another program; what was done is said. */
 const { copy } = useClipboard({ legacy: true })
 const said = ref('')
@@ -40,35 +40,35 @@ const items = computed(() => [
       { label: t('more.asMathml'), command: () => copyAs(toMathML) },
       { label: t('more.onPaper'), command: () => onPaper() },
       { label: t('more.matOnPaper'), command: () => matOnPaper() },
-      { label: t('more.braille'), command: () => navigateTo('/braille') },
+      { label: t('more.braille'), command: () => navigateTo('/bench/braille') },
       {
         label: t('more.story'),
-        command: () => navigateTo({ path: '/stories', query: { problem: bench.problem } }),
+        command: () => navigateTo({ path: '/plan/stories', query: { problem: bench.problem } }),
       },
       {
         label: t('more.compare'),
-        command: () => navigateTo({ path: '/board', query: { problem: bench.problem } }),
+        command: () => navigateTo({ path: '/bench/compare', query: { problem: bench.problem } }),
       },
     ],
   },
   {
     label: t('more.practice'),
     items: [
-      { label: t('more.missing'), command: () => navigateTo('/missing') },
-      { label: t('more.problems'), command: () => navigateTo('/problems') },
-      { label: t('more.spinner'), command: () => navigateTo('/spinner') },
-      { label: t('more.chains'), command: () => navigateTo('/chains') },
-      { label: t('more.stall'), command: () => navigateTo('/stall') },
-      { label: t('more.rules'), command: () => navigateTo('/rehearse') },
-      { label: t('more.facts'), command: () => navigateTo('/facts') },
+      { label: t('more.missing'), command: () => navigateTo('/bench/missing') },
+      { label: t('more.problems'), command: () => navigateTo('/plan/problems') },
+      { label: t('more.spinner'), command: () => navigateTo('/bench/spinner') },
+      { label: t('more.chains'), command: () => navigateTo('/bench/chains') },
+      { label: t('more.stall'), command: () => navigateTo('/bench/shop') },
+      { label: t('more.rules'), command: () => navigateTo('/practice') },
+      { label: t('more.facts'), command: () => navigateTo('/practice/facts') },
     ],
   },
   {
     label: t('more.settings'),
     items: [
       { label: t('more.abacus'), command: () => (framing.value = true) },
-      { label: t('more.notches'), command: () => navigateTo('/notches') },
-      { label: t('more.room'), command: () => navigateTo('/room') },
+      { label: t('more.notches'), command: () => navigateTo('/settings/touch-points') },
+      { label: t('more.room'), command: () => navigateTo('/settings') },
     ],
   },
 ])
@@ -76,14 +76,7 @@ defineExpose({ advise: () => (advising.value = true) })
 </script>
 
 <template>
-  <button
-    type="button"
-    class="stone-button"
-    aria-haspopup="menu"
-    @click="(e) => menu?.toggle(e)"
-    @pointerenter="menu?.prepare()"
-    @focus="menu?.prepare()"
-  >
+  <button type="button" class="stone-button" aria-haspopup="menu" @click="(e) => menu?.toggle(e)">
     {{ t('more.label') }}
   </button>
   <span class="sr-only" role="status">{{ said }}</span>

@@ -94,7 +94,7 @@ const CHOICES: readonly { readonly id: Separator; readonly label: string }[] = [
           :aria-label="`Say ${n.figures} aloud`"
           @click="voice.speak(n.words)"
         >
-          <i class="pi pi-volume-up" aria-hidden="true" />
+          <IconVolume2 />
         </button>
       </li>
     </ul>

@@ -52,7 +52,7 @@ const kinds = computed(() => {
       :aria-pressed="aloud"
       @click="aloud = !aloud"
     >
-      <i class="pi pi-volume-up" aria-hidden="true" />
+      <IconVolume2 />
     </button>
   </section>
 </template>

@@ -24,7 +24,7 @@ const emit = defineEmits<{ digit: [n: number]; back: [] }>()
       @mousedown.prevent
       @click="emit('back')"
     >
-      <i class="pi pi-arrow-left" aria-hidden="true" />
+      <IconArrowLeft />
     </button>
   </div>
 </template>

@@ -35,7 +35,9 @@ export interface StepStanding {
   readonly right: number
   /** Days on which it was worked. */
   readonly days: number
-  /** Held by the rule for moving on: in the last three days that it was worked, 8 of 10 or more right without help each day. */
+  /** Of its last days, how many in a row came out as moving on asks (8 of 10 or more right without help), up to as many as it asks for. */
+  readonly met: number
+  /** Held by the rule for moving on: as many days in a row as it asks for, three where the step says nothing else. */
   readonly holds: boolean
   /** What to work it with next. */
   readonly material: RepresentationId
@@ -117,12 +119,14 @@ function daysOf(done: readonly Done[]): readonly (readonly Done[])[] {
 function standingOn(step: Step, all: readonly Done[], said: Said | undefined): StepStanding {
   const { id, materials } = step
   const days = daysOf(all)
-  const holds = holdsIn(step, days)
+  const met = metIn(step, days)
+  const holds = met === (step.moveOn ?? MOVING_ON).sessions
   return {
     step: id,
     worked: all.length,
     right: all.filter((d) => d.alone).length,
     days: days.length,
+    met,
     holds,
     material: materialNow(materials, days),
     told: said ? { ...said, overruled: isOverruled(step, all, holds, said) } : null,
@@ -131,9 +135,10 @@ function standingOn(step: Step, all: readonly Done[], said: Said | undefined): S
   }
 }
 
-function holdsIn({ moveOn = MOVING_ON }: Step, days: readonly (readonly Done[])[]): boolean {
+function metIn({ moveOn = MOVING_ON }: Step, days: readonly (readonly Done[])[]): number {
   const latest = days.slice(0, moveOn.sessions)
-  return latest.length === moveOn.sessions && latest.every((list) => shareOf(list) >= moveOn.share)
+  const missed = latest.findIndex((list) => shareOf(list) < moveOn.share)
+  return missed < 0 ? latest.length : missed
 }
 
 /**

@@ -231,10 +231,10 @@ watch([() => props.state.bands.length, () => props.state.rows.length], () => (ch
     />
     <div v-if="writable && state.draft" class="pulls" role="group" :aria-label="t('sheet.pull')">
       <button type="button" class="stone-button" @mousedown.prevent @click="pull('left')">
-        <i class="pi pi-arrow-left" aria-hidden="true" /> {{ t('sheet.left') }}
+        <IconArrowLeft /> {{ t('sheet.left') }}
       </button>
       <button type="button" class="stone-button" @mousedown.prevent @click="pull('right')">
-        {{ t('sheet.right') }} <i class="pi pi-arrow-right" aria-hidden="true" />
+        {{ t('sheet.right') }} <IconArrowRight />
       </button>
     </div>
   </div>

@@ -83,7 +83,7 @@ const width = computed(() => (digits(first.value).length + digits(second.value).
         {{ l.label }}
       </button>
     </div>
-    <NuxtLink class="stone-button own" to="/notches">Move notches</NuxtLink>
+    <NuxtLink class="stone-button own" to="/settings/touch-points">Move notches</NuxtLink>
   </div>
 </template>
 

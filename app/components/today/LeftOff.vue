@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { pretty, type RepresentationId } from '../../../core/door'
+import type { Draft } from '../../utils/kept'
+
+/** Work that was begun and not finished: at the Bench, a page that is being marked. Each is gone on with or discarded by itself. */
+const { t } = useI18n()
+const bench = useBench()
+const classroom = useClassroom()
+const MOST = 3
+const drafts = computed(() => [...bench.asides].reverse().slice(0, MOST))
+const problem = (d: Draft): string => pretty(d.work.problem)
+function whatOf(d: Draft): string {
+  const name = d.learner ? classroom.nameOf(d.learner) : ''
+  return name ? t('today.withName', { problem: problem(d), name }) : t('today.withNobody', { problem: problem(d) })
+}
+const materialOf = (d: Draft): RepresentationId => d.work.representation
+function whenOf(d: Draft): string {
+  const day = dayOf(d.startedAt)
+  return t('today.notSaved', { when: `${dayInWords(day)}, ${timeOf(Date.parse(d.startedAt))}` })
+}
+/** What was discarded last, until it is brought back. */
+const discarded = ref('')
+function discard(d: Draft, what: string): void {
+  bench.deleteAside(d.id)
+  discarded.value = what
+}
+function undo(): void {
+  bench.undelete()
+  discarded.value = ''
+}
+async function goOn(d: Draft): Promise<void> {
+  bench.openAside(d.id)
+  await navigateTo('/bench')
+}
+</script>
+
+<template>
+  <section v-if="drafts.length || discarded" class="card">
+    <h2>{{ t('today.leftOff') }}</h2>
+    <ul>
+      <li v-for="d in drafts" :key="d.id">
+        <MaterialPicture :id="materialOf(d)" class="picture" />
+        <span class="said">
+          <b class="learner">{{ whatOf(d) }}</b>
+          <span class="quiet">{{ whenOf(d) }}</span>
+        </span>
+        <Button
+          severity="secondary"
+          :label="t('today.goOnShort')"
+          :aria-label="t('today.goOnWith', { what: whatOf(d) })"
+          @click="goOn(d)"
+        />
+        <Button
+          severity="secondary"
+          text
+          :label="t('today.discard')"
+          :aria-label="t('today.discardOf', { what: whatOf(d) })"
+          @click="discard(d, whatOf(d))"
+        />
+      </li>
+    </ul>
+    <p v-if="discarded" class="in-row" role="status">
+      {{ t('today.discarded', { what: discarded }) }}
+      <Button severity="secondary" :label="t('today.undo')" @click="undo" />
+    </p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  padding: 12px 0 0;
+}
+.picture {
+  width: 62px;
+  border-radius: 10px;
+}
+.said {
+  display: grid;
+  flex: 1 1 12rem;
+}
+</style>

@@ -1,0 +1,80 @@
+import { REPRESENTATION_IDS } from '../../core/door'
+import type { Lesson } from '../../shared/lessons'
+import type { Findable } from '../utils/findable'
+import { request } from '../utils/request'
+
+/** Lessons of so many days are found, from a week ago on. */
+const DAYS = { back: -7, ahead: 28 } as const
+
+/** Everything that Find knows; lessons and steps come when they are there. */
+export function useFindable() {
+  const classroom = useClassroom()
+  const courses = useCourses()
+  const session = useSession()
+  const { t } = useI18n()
+  const { title } = useNames()
+  const { chosen } = useTheme()
+  const lessons = shallowRef<readonly Lesson[]>([])
+  void courses.load().catch(() => undefined)
+  void request<Lesson[]>(`/api/lessons?from=${today(DAYS.back)}&to=${today(DAYS.ahead)}`).then(
+    (found) => (lessons.value = found),
+    () => undefined,
+  )
+  const pages = (): Findable[] =>
+    [...PLACES, SETTINGS].flatMap(({ id, to, tabs }) => [
+      { id: `page ${id}`, kind: 'page', label: t(`frame.${id}`), to } as const,
+      ...tabs
+        .filter(({ role }) => !role || session.may(role))
+        .map((tab) => ({
+          id: `page ${id} ${tab.id}`,
+          kind: 'page' as const,
+          label: t(`frame.${tab.id}`),
+          more: t(`frame.${id}`),
+          to: tab.to,
+        })),
+    ])
+  const actions = (): Findable[] => [
+    ...(session.may('teacher')
+      ? [{ id: 'new lesson', kind: 'action', label: t('find.newLesson'), to: '/plan/lessons/new' } as const]
+      : []),
+    { id: 'take notes', kind: 'action', label: t('frame.notes'), to: '/learners/notes' },
+    ...(['light', 'dark', 'contrast', 'system'] as const).map((looks) => ({
+      id: `looks ${looks}`,
+      kind: 'action' as const,
+      label: t(`find.${looks}`),
+      run: () => void (chosen.value = looks),
+    })),
+  ]
+  const items = computed<readonly Findable[]>(() => [
+    ...actions(),
+    ...pages(),
+    ...classroom.learners.map(({ id, codeName, groups }) => ({
+      id,
+      kind: 'learner' as const,
+      label: codeName,
+      more: groups.join(', '),
+      to: { path: '/learners/progress', query: { learner: id } },
+    })),
+    ...courses.steps.map((step) => ({
+      id: `step ${step.id}`,
+      kind: 'step' as const,
+      label: courses.titleOf(step.id),
+      more: step.strand,
+      to: { path: '/plan/steps', query: { step: step.id } },
+    })),
+    ...REPRESENTATION_IDS.map((id) => ({
+      id: `material ${id}`,
+      kind: 'material' as const,
+      label: title(id),
+      to: { path: '/bench', query: { material: id } },
+    })),
+    ...lessons.value.map(({ id, day, at, learners }) => ({
+      id,
+      kind: 'lesson' as const,
+      label: `${dayInWords(day)}, ${at}`,
+      more: learners.map(classroom.nameOf).join(', '),
+      to: `/plan/lessons/${id}`,
+    })),
+  ])
+  return { items }
+}
