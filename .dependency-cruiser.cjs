@@ -42,7 +42,7 @@ module.exports = {
     ),
     rule(
       'through-the-front-door',
-      { path: '^(app|server|shared|workers|demo)/', pathNot: '^app/(components/mats/|components/shelf/|mats\\.ts$)' },
+      { path: '^(app|server|shared|workers|demo)/', pathNot: '^app/(components/mats/|components/bench/shelf/|mats\\.ts$)' },
       {
         path: '^core/',
         pathNot: [
@@ -54,7 +54,7 @@ module.exports = {
     // A mat takes what its drawing needs from the folder of its own material.
     rule(
       'mats-know-their-materials',
-      { path: '^app/(components/mats/|components/shelf/|mats\\.ts$)' },
+      { path: '^app/(components/mats/|components/bench/shelf/|mats\\.ts$)' },
       {
         path: '^core/',
         pathNot: ['^core/door\\.ts$', '^core/(course|rehearse)/index\\.ts$', '^core/representation/'],

@@ -14,6 +14,7 @@ const CONTROLS = [
   'Menu',
   'Message',
   'ProgressBar',
+  'RadioButton',
   'Select',
   'SelectButton',
   'Skeleton',

@@ -136,3 +136,4 @@ export function waysFor(problem: Problem | string, representation: Representatio
   const read = toProblem(problem)
   return REPRESENTATIONS[representation].fits(read).fits ? waysOf(read, REPRESENTATIONS[representation]) : []
 }
+export { methodsOf, READY_SET_IDS, READY_SETS, type ReadySet, type ReadySetId } from './readySets'

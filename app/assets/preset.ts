@@ -9,6 +9,7 @@ import inputtext from '@primeuix/themes/aura/inputtext'
 import menu from '@primeuix/themes/aura/menu'
 import message from '@primeuix/themes/aura/message'
 import progressbar from '@primeuix/themes/aura/progressbar'
+import radiobutton from '@primeuix/themes/aura/radiobutton'
 import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
 import skeleton from '@primeuix/themes/aura/skeleton'
@@ -106,6 +107,7 @@ export const settPreset = definePreset(
       menu,
       message,
       progressbar,
+      radiobutton,
       select,
       selectbutton,
       skeleton,

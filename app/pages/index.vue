@@ -1,88 +1,238 @@
 <script setup lang="ts">
+import { Form, type FormSubmitEvent } from '@primevue/forms'
+import { zodResolver } from '@primevue/forms/resolvers/zod'
+import { z } from 'zod'
+import { attempt, methodsOf, parseProblem, READY_SETS, type ReadySetId } from '../../core/door'
+import type { Hands } from '../../shared/schemas'
+
+/** The first run: the class, its words, a first problem; then the Bench. Where a class is here already, Today. */
 const classroom = useClassroom()
 if (classroom.classroom) await navigateTo('/today', { replace: true })
-const stones = [
-  { act: 'lay 52', line: '52 = 50 + 2' },
-  { act: 'exchange 1 ten', line: '52 = 40 + 12' },
-  { act: 'take 7 ones', line: '52 − 7 = 45' },
-  { act: 'take 3 tens', line: '45 − 30 = 15' },
-]
-useHead({ title: 'Sett: every move of the hand becomes a true written line' })
+const { t } = useI18n()
+const bench = useBench()
+const step = ref('class')
+const STEPS = ['class', 'words', 'first'] as const
+
+const MOST_ROOM = 60
+const schema = z.object({
+  room: z.string().max(MOST_ROOM),
+  names: z.string().superRefine((text, { addIssue }) => {
+    const bad = badNameIn(text)
+    if (bad) addIssue({ code: 'custom', message: t('start.badName', { ...bad }) })
+  }),
+  problem: z.string().superRefine((text, { addIssue }) => {
+    const read = text.trim() === '' ? null : attempt(() => parseProblem(text))
+    if (read && 'refused' in read) addIssue({ code: 'custom', message: read.refused.message })
+  }),
+})
+type Fields = z.infer<typeof schema>
+const resolver = zodResolver(schema)
+const atFirst: Fields = { room: '', names: '', problem: '52 − 37' }
+const names = ref('')
+const count = computed(() => namesIn(names.value).length)
+const setId = ref<ReadySetId>('british')
+const set = computed(() => READY_SETS.find(({ id }) => id === setId.value)!)
+const sets = computed(() => READY_SETS.map(({ id }) => ({ id, label: t(`start.${id}`) })))
+
+const fileTrouble = ref('')
+async function fromFile(file: File | undefined): Promise<void> {
+  const found = file ? namesInFile(await file.text()) : ''
+  fileTrouble.value = found ? '' : t('start.unreadable')
+  if (found) names.value = names.value.trim() ? `${names.value.trim()}\n${found}` : found
+}
+
+const busy = ref(false)
+const trouble = ref('')
+/** Where something is wrong, the step that it is in comes to the front. */
+async function start({ valid, values, errors }: FormSubmitEvent): Promise<void> {
+  if (!valid) {
+    const { problem } = errors as unknown as Partial<Record<keyof Fields, readonly unknown[]>>
+    step.value = Object.keys(errors).length === 1 && problem ? 'first' : 'class'
+    return
+  }
+  const { room, problem } = values as Fields
+  busy.value = true
+  trouble.value = ''
+  try {
+    await classroom.setRoom({
+      name: room.trim() || t('start.roomAtFirst'),
+      words: set.value.words,
+      hands: structuredClone(methodsOf(set.value)) as Hands,
+    })
+    for (const name of namesIn(names.value))
+      await classroom.addLearner(name).catch((error: Error) => {
+        throw new Error(t('start.notAdded', { name, why: error.message }), { cause: error })
+      })
+    classroom.learnerId = classroom.learners[0]?.id ?? null
+    const asked = bench.ask(problem.trim() || atFirst.problem)
+    if (asked) trouble.value = asked.message
+    else await navigateTo('/bench')
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+  busy.value = false
+}
+useHead({ title: () => `${t('start.title')} – Sett` })
 </script>
 
 <template>
   <div class="start">
-    <div class="words">
-      <h1>Every move of the hand becomes a true written line.</h1>
-      <ol class="course" aria-label="How 52 − 37 is laid">
-        <li v-for="s in stones" :key="s.act">
-          <span class="act">{{ s.act }}</span><span class="line learner">{{ s.line }}</span>
-        </li>
-      </ol>
-      <p>
-        Ask a problem, move the blocks, and read what each move means. First give the room a name and say who learns
-        here. Then you are at the bench, with a problem ready to work.
-      </p>
+    <div class="work">
+      <PageHeader :title="t('start.title')" :facts="t('start.facts')" />
+      <Form
+        v-slot="$form"
+        :resolver="resolver"
+        :initial-values="atFirst"
+        validate-on-blur
+        :validate-on-value-update="false"
+        class="card"
+        @submit="start"
+      >
+        <Stepper v-model:value="step">
+          <StepList>
+            <Step v-for="s in STEPS" :key="s" :value="s">{{ t(`start.${s}`) }}</Step>
+          </StepList>
+          <StepPanels>
+            <StepPanel value="class">
+              <div class="fields">
+                <label for="room">{{ t('start.room') }}</label>
+                <InputText id="room" name="room" :maxlength="MOST_ROOM" :placeholder="t('start.roomAtFirst')" />
+                <label for="names">{{ t('start.names') }}</label>
+                <Textarea
+                  id="names"
+                  v-model="names"
+                  name="names"
+                  rows="5"
+                  aria-describedby="names-help names-trouble"
+                />
+                <Message
+                  v-if="$form.names?.invalid"
+                  id="names-trouble"
+                  severity="error"
+                  size="small"
+                  variant="simple"
+                  >{{ $form.names.error?.message }}</Message
+                >
+                <p id="names-help" class="quiet">{{ t('start.namesHelp') }}</p>
+                <div class="in-row">
+                  <FilePick :label="t('start.fromFile')" accept=".txt,.csv,text/plain,text/csv" @pick="fromFile" />
+                  <span role="status">{{ t('start.found', count) }}</span>
+                </div>
+                <Message v-if="fileTrouble" severity="error" size="small" variant="simple">{{ fileTrouble }}</Message>
+                <p class="quiet small">{{ t('start.law') }}</p>
+              </div>
+              <div class="in-row ends">
+                <Button type="button" :label="t('start.next')" @click="step = 'words'" />
+                <Button type="submit" severity="secondary" text :label="t('start.straight')" :loading="busy" />
+              </div>
+            </StepPanel>
+            <StepPanel value="words">
+              <div class="fields">
+                <span id="sets">{{ t('start.sets') }}</span>
+                <div class="sets" role="radiogroup" aria-labelledby="sets">
+                  <label v-for="s in sets" :key="s.id" :class="{ chosen: s.id === setId }">
+                    <RadioButton v-model="setId" name="set" :value="s.id" /> {{ s.label }}
+                  </label>
+                </div>
+                <p class="quiet">{{ t('start.changeLater') }}</p>
+              </div>
+              <div class="in-row ends">
+                <Button type="button" :label="t('start.next')" @click="step = 'first'" />
+                <Button type="button" severity="secondary" text :label="t('start.back')" @click="step = 'class'" />
+              </div>
+            </StepPanel>
+            <StepPanel value="first">
+              <div class="fields">
+                <label for="first-problem">{{ t('start.problem') }}</label>
+                <InputText
+                  id="first-problem"
+                  name="problem"
+                  class="learner"
+                  autocomplete="off"
+                  aria-describedby="problem-help problem-trouble"
+                />
+                <Message
+                  v-if="$form.problem?.invalid"
+                  id="problem-trouble"
+                  severity="error"
+                  size="small"
+                  variant="simple"
+                  >{{ $form.problem.error?.message }}</Message
+                >
+                <p id="problem-help" class="quiet">{{ t('start.problemHelp') }}</p>
+              </div>
+              <div class="in-row ends">
+                <Button type="submit" :label="t('start.go')" :loading="busy" />
+                <Button type="button" severity="secondary" text :label="t('start.back')" @click="step = 'words'" />
+              </div>
+            </StepPanel>
+          </StepPanels>
+        </Stepper>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      </Form>
     </div>
-    <RoomForm first @done="navigateTo('/bench')" />
+    <StartPreview :words="set.words" />
   </div>
 </template>
 
 <style scoped>
 .start {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 34rem);
-  gap: clamp(2rem, 6vw, 5rem);
-  max-width: 72rem;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 400px);
+  gap: 32px;
+  align-items: center;
+  max-width: 76rem;
+  min-height: 100%;
   margin: 0 auto;
-  padding: clamp(1.5rem, 6vh, 4rem) 1.5rem;
-  align-items: start;
+  padding: clamp(16px, 4vh, 48px) clamp(12px, 3vw, 32px);
 }
-.words {
+.work,
+.fields {
   display: grid;
-  gap: 1.6rem;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 18px;
 }
-h1 {
-  font-size: clamp(1.7rem, 3vw, 2.4rem);
-  line-height: 1.15;
+.fields {
+  gap: 8px;
+  min-height: 20rem;
+  align-content: start;
 }
-.course {
-  list-style: none;
-  margin: 0;
-  padding: 0;
+label,
+#sets {
+  font-weight: 700;
+}
+.small {
+  font-size: 0.9rem;
+}
+#first-problem {
+  font-size: 1.5rem;
+  max-width: 16rem;
+}
+.sets {
   display: grid;
-  gap: 6px;
+  gap: 8px;
 }
-.course li {
-  display: grid;
-  grid-template-columns: 11rem 1fr;
-  gap: 6px;
-}
-.course li > span {
+.sets label {
   display: flex;
   align-items: center;
-  padding: 0.6rem 0.9rem;
-  border-radius: 4px;
+  gap: 12px;
+  min-height: 48px;
+  padding: 0 16px;
+  border: 1px solid var(--line-2);
+  border-radius: 10px;
+  cursor: pointer;
 }
-.act {
-  background: var(--ink);
-  color: var(--paper);
+.sets label.chosen {
+  background: var(--clay-wash);
+  border-color: var(--clay);
 }
-.line {
-  background: var(--sheet);
-  border: 1.5px solid var(--edge);
-  font-size: 1.15rem;
+.ends {
+  margin-top: 16px;
 }
-.course li:last-child .act {
-  background: var(--clay);
-  color: var(--sheet);
-}
-@media (max-width: 800px) {
+@media (max-width: 1000px) {
   .start {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .course li {
-    grid-template-columns: 9rem 1fr;
+    align-items: start;
   }
 }
 </style>

@@ -123,7 +123,7 @@ test('60 pixels, larger letters, other looks, one thing at a time: as suits a le
   await byRole(driver, 'button', 'Show everything again')
   const shown = async (css: string): Promise<boolean> =>
     driver.executeScript(`return [...document.querySelectorAll(arguments[0])].some((e) => e.checkVisibility())`, css)
-  expect([await shown('header nav'), await shown('.ask .modes'), await shown('.course'), await shown('#mat')]).toEqual([
+  expect([await shown('.rail nav'), await shown('.ask .modes'), await shown('.course'), await shown('#mat')]).toEqual([
     false,
     false,
     false,
@@ -131,7 +131,7 @@ test('60 pixels, larger letters, other looks, one thing at a time: as suits a le
   ])
   await noViolations(driver)
   await (await byRole(driver, 'button', 'Show everything again')).sendKeys(Key.ENTER)
-  await driver.wait(() => shown('header nav'), 20_000)
+  await driver.wait(() => shown('.rail nav'), 20_000)
 })
 
 test('a key says what lies there now: the problem, the material, the number, the newest line', async () => {

@@ -18,21 +18,20 @@ const at = (path: RegExp): Promise<unknown> =>
 const problem = async (): Promise<string> =>
   ((await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) ?? '').replaceAll('−', '-')
 const whose = (): Promise<string> =>
-  driver.executeScript<string>("return document.querySelector('.who strong').innerText")
+  driver.executeScript<string>("return document.querySelector('.learner-picker strong').innerText")
 const lessons = (): Promise<Lesson[]> => lessonsAround<Lesson>(app.url)
 test('a new teacher goes from an empty room to a placement, a lesson for two, the Bench and back', async () => {
   await driver.get(app.url)
   // The room and who learns in it.
-  await (await byRole(driver, 'textbox', /room/i)).sendKeys('the Loft')
-  const who = await byRole(driver, 'textbox', /^Who learns here/)
-  await who.sendKeys('Wren', Key.ENTER, 'Pip', Key.ENTER)
-  await click('Go to the bench')
+  await (await byRole(driver, 'textbox', 'Name of the class')).sendKeys('the Loft')
+  await (await byRole(driver, 'textbox', 'Learners’ code names')).sendKeys('Wren, Pip')
+  await click('Skip to the Bench')
   await at(/^\/bench/)
   await follow('Today')
-  await text(driver, '.rows', /Wren[\s\S]*No step yet/)
+  await text(driver, '.learners', /Wren[\s\S]*No step yet/)
   await noViolations(driver)
   // Where Wren stands, with few questions.
-  await follow('Courses')
+  await follow('Plan')
   await click('Find where Wren stands')
   const select = await byRole(driver, 'combobox', 'In')
   await select.findElement(By.xpath('./option[.="Adding"]')).click()
@@ -73,7 +72,7 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
   await text(driver, '.trouble', 'That time has passed.')
   await setDay(proposed!)
   await click('Plan lesson')
-  await at(/^\/lesson\/[0-9a-f-]{36}$/)
+  await at(/^\/plan\/lessons\/[0-9a-f-]{36}$/)
   await text(driver, '.sheet', /Shown to all[\s\S]*Together[\s\S]*Alone, in turn/)
   await noViolations(driver)
   const [lesson] = await lessons()
@@ -85,11 +84,11 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
   for (const turn of lesson!.turns.slice(1, 4)) {
     await click('Next problem')
     await driver.wait(async () => (await problem()) === turn.problem, 20_000)
-    const name = turn.learner === null ? 'nobody chosen' : turn.learner === lesson!.learners[0] ? 'Wren' : 'Pip'
+    const name = turn.learner === null ? 'No learner chosen' : turn.learner === lesson!.learners[0] ? 'Wren' : 'Pip'
     expect(await whose()).toBe(name)
   }
   await follow('Back to the lesson')
-  await at(/^\/lesson\//)
+  await at(/^\/plan\/lessons\//)
   await text(driver, 'h1', 'Wren, Pip')
 })
 
@@ -232,17 +231,17 @@ test('by keyboard alone a lesson is planned and begun', async () => {
   })
   const before = (await lessons()).length
   await driver.get(`${app.url}/today`)
-  await text(driver, '.rows', 'Pip')
-  await tabTo(/^Pip comes$/)
-  await press(Key.SPACE)
-  // The links stand before the learners: once round.
-  await tabTo(/^Plan a lesson for Pip$/)
+  await text(driver, '.learners', 'Pip')
+  await tabTo(/^Plan a lesson$/)
   await press(Key.ENTER)
-  await at(/^\/lesson\/new$/)
+  await at(/^\/plan\/lessons\/new$/)
+  await tabTo(/^Pip$/)
+  await press(Key.SPACE)
+  await at(/^\/plan\/lessons\/new$/)
   await text(driver, '.planner', 'At which step')
   await tabTo(/^Plan lesson$/)
   await press(Key.ENTER)
-  await at(/^\/lesson\/[0-9a-f-]{36}$/)
+  await at(/^\/plan\/lessons\/[0-9a-f-]{36}$/)
   expect(await lessons()).toHaveLength(before + 1)
   await text(driver, 'h1', 'Pip')
   await tabTo(/^Begin at the Bench$/)
@@ -271,7 +270,7 @@ test('by touch at 1024 x 768 a lesson is planned and begun', async () => {
   await tap('checkbox', 'Wren')
   await text(driver, '.planner', 'At which step')
   await tap('button', 'Plan lesson')
-  await at(/^\/lesson\/[0-9a-f-]{36}$/)
+  await at(/^\/plan\/lessons\/[0-9a-f-]{36}$/)
   await tap('button', 'Begin at the Bench')
   await at(/^\/bench/)
   await tools.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: false })
@@ -283,7 +282,7 @@ test('by touch at 1024 x 768 a lesson is planned and begun', async () => {
 test('by keyboard alone: one key begins what is first today', async () => {
   await driver.get(`${app.url}/`)
   await at(/^\/today$/)
-  await text(driver, '.lessons', 'Wren, Pip')
+  await text(driver, '.next', 'Wren and Pip')
   await driver.findElement(By.css('body')).sendKeys('b')
   await at(/^\/bench/)
   await byRole(driver, 'button', /^Next problem/)

@@ -115,7 +115,7 @@ test('one switch: 52 − 37 on blocks, from asking to saved', async () => {
   await driver.wait(async () => (await lit()) !== null, 20_000)
   await noViolations(driver)
   // The site's places are no part of what is scanned while a learner is at the Bench.
-  expect(await driver.executeScript("return document.querySelector('header').dataset.scan")).toBe('never')
+  expect(await driver.executeScript("return document.querySelector('.rail').dataset.scan")).toBe('never')
   const before = await recordsOf(wren.id, '52 - 37')
   presses = 0
   let acts = 0

@@ -30,7 +30,7 @@ describe('in every window', () => {
       const mat = document.querySelector('#mat').getBoundingClientRect()
       const share = (Math.min(mat.right, innerWidth) - Math.max(0, mat.left)) * (Math.min(mat.bottom, innerHeight) - Math.max(0, mat.top)) / (innerWidth * innerHeight)
       const hidden = [], covered = []
-      for (const e of document.querySelectorAll('.bench button, .bench input, header a, header button')) {
+      for (const e of document.querySelectorAll('.bench button, .bench input, .rail a, .rail button')) {
         const name = e.ariaLabel || e.innerText || e.id
         e.scrollIntoView({ block: 'center' })
         const r = e.getBoundingClientRect()
@@ -57,12 +57,13 @@ describe('in every window', () => {
 
   test.each([
     ['/learners/progress', 'Learners'],
-    ['/plan/problems', 'Courses'],
+    ['/plan/problems', 'Plan'],
     ['/bench/spinner', 'Bench'],
-    ['/plan/lessons/new', 'Today'],
+    ['/plan/lessons/new', 'Plan'],
   ])('on %s the place that one is in is shown', async (path, place) => {
     await driver.get(app.url + path)
-    const here = await driver.findElements(By.css('header nav [aria-current]'))
+    await driver.wait(until.elementLocated(By.css('.rail nav [aria-current]')), 20_000)
+    const here = await driver.findElements(By.css('.rail nav [aria-current]'))
     expect(await Promise.all(here.map((e) => e.getText()))).toEqual([place])
   })
 
@@ -144,14 +145,17 @@ describe('in every window', () => {
   test('menus that are open have nothing for axe, and each of their lines is 44 px', async () => {
     // Menus and lists that are open are looked at too.
     await driver.get(`${app.url}/bench`)
-    for (const name of ['Tools and practice', /^the Loft/]) {
-      await click(name)
-      const [item] = await driver.wait(until.elementsLocated(By.css('[role="menu"] [role="menuitem"]')), 20_000)
+    const lines = async (css: string): Promise<void> => {
+      const [item] = await driver.wait(until.elementsLocated(By.css(css)), 20_000)
       await noViolations(driver)
       expect((await item!.getRect()).height).toBeGreaterThanOrEqual(44)
       await press(Key.ESCAPE)
-      await driver.wait(async () => (await driver.findElements(By.css('[role="menu"]'))).length === 0, 20_000)
+      await driver.wait(async () => (await driver.findElements(By.css(css))).length === 0, 20_000)
     }
+    await click('Tools and practice')
+    await lines('[role="menu"] [role="menuitem"]')
+    await (await byRole(driver, 'combobox', 'Learner')).click()
+    await lines('[role="listbox"] [role="option"]')
   })
 
   test('the system’s wish for dark or for contrast is followed, until something else is chosen here', async () => {
@@ -170,8 +174,10 @@ describe('in every window', () => {
     expect(marked).toBe(true)
     await prefers('prefers-color-scheme', 'light')
     await prefers('prefers-contrast', 'no-preference')
-    await click(/^the Loft/)
-    await (await byRole(driver, 'menuitem', 'Evening')).click()
+    await press(Key.chord(Key.CONTROL, 'k'))
+    await (await byRole(driver, 'combobox', /^Learner, page/)).sendKeys('dakr')
+    await byRole(driver, 'option', /^Dark/)
+    await press(Key.ENTER)
     await driver.wait(async () => (await theme()) === 'dark', 3000)
     await driver.executeScript('localStorage.removeItem("sett.looks")')
   })
@@ -222,7 +228,7 @@ test('the room warns before unsaved changes are left; words are chosen one by on
   await text(driver, '[role="dialog"]', 'not saved yet')
   await noViolations(driver)
   await click('Stay here')
-  await (await byRole(driver, 'link', 'Daybook')).click()
+  await (await byRole(driver, 'link', 'Learners')).click()
   await (await byRole(driver, 'button', 'Save changes')).getText()
   await driver.wait(until.elementLocated(By.css('[role="dialog"]')), 20_000)
   await (await driver.findElement(By.css('[role="dialog"] .main'))).click()

@@ -12,7 +12,7 @@ useKeys({ l: () => picker.value?.open() })
 </script>
 
 <template>
-  <div class="place-head no-print">
+  <section class="place-head no-print" :aria-label="t('frame.above')">
     <nav v-if="tabs.length" :aria-label="t('frame.tabsOf', { place: t(`frame.${place!.id}`) })">
       <NuxtLink v-for="tab in tabs" :key="tab.id" :to="tab.to" :aria-current="tab.id === here ? 'true' : undefined">{{
         t(`frame.${tab.id}`)
@@ -24,7 +24,7 @@ useKeys({ l: () => picker.value?.open() })
       <Button severity="secondary" text :aria-label="t('frame.find')" @click="find.open()"><IconSearch /></Button>
       <NuxtLink :to="SETTINGS.to" :aria-label="t('frame.settings')"><IconSettings /></NuxtLink>
     </span>
-  </div>
+  </section>
 </template>
 
 <style scoped>

@@ -14,7 +14,7 @@ const tip = (id: string): string | undefined => (props.narrow ? t(`frame.${id}`)
 </script>
 
 <template>
-  <div class="rail" :class="{ narrow }">
+  <header class="rail" :class="{ narrow }">
     <NuxtLink class="name" to="/today" :aria-label="t('frame.home')">
       <svg viewBox="0 0 40 34" width="40" height="34" aria-hidden="true">
         <g fill="#f6f1e6">
@@ -44,7 +44,7 @@ const tip = (id: string): string | undefined => (props.narrow ? t(`frame.${id}`)
     <NuxtLink v-tooltip.right="tip('settings')" class="item" :to="SETTINGS.to" :aria-current="currentOf('settings')">
       <IconSettings /><span>{{ t('frame.settings') }}</span>
     </NuxtLink>
-  </div>
+  </header>
 </template>
 
 <style scoped>

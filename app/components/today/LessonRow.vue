@@ -16,7 +16,7 @@ const done = computed(() => props.lesson.turns.filter((turn) => turn.done).lengt
 
 <template>
   <li class="lesson">
-    <b class="time"
+    <b class="time" :class="{ long: withDay }"
       ><template v-if="withDay">{{ dayInWords(lesson.day) }}, </template>{{ lesson.at }}</b
     >
     <span class="what">
@@ -52,6 +52,9 @@ const done = computed(() => props.lesson.turns.filter((turn) => turn.done).lengt
 }
 .time {
   min-width: 52px;
+}
+.time.long {
+  min-width: 16rem;
 }
 .what {
   display: grid;

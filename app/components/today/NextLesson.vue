@@ -87,9 +87,18 @@ const parts = computed(() => {
 .in-row {
   margin-top: 8px;
 }
+@media (max-width: 700px) and (max-height: 560px) {
+  .picture {
+    display: none;
+  }
+}
 @media (max-width: 700px) {
+  .picture {
+    height: 118px;
+  }
   .next {
-    grid-template: 118px auto / minmax(0, 1fr);
+    grid-template-columns: minmax(0, 1fr);
+    min-height: 0;
   }
   .said {
     padding: 14px 16px 16px;

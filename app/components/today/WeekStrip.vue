@@ -65,8 +65,8 @@ const MOST_DOTS = 4
   text-underline-offset: 4px;
 }
 .day[aria-pressed='true'] {
-  background: var(--rail);
-  color: var(--rail-ink);
+  background: var(--day-here);
+  color: #e9e2d2;
 }
 .day[aria-pressed='true'] b {
   color: #fff;
