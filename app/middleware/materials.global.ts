@@ -2,5 +2,5 @@ import { fetchAll } from '../utils/materials'
 
 /** Only the Bench can open before all materials are here. */
 export default defineNuxtRouteMiddleware(async ({ path }) => {
-  if (!['/', '/bench'].includes(path)) await fetchAll()
+  if (path !== '/bench') await fetchAll()
 })

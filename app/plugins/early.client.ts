@@ -12,7 +12,7 @@ export default defineNuxtPlugin({
   setup() {
     beginRoom()
     introduce(FIRST)
-    if (!['/', '/bench'].includes(location.pathname)) return
+    if (location.pathname !== '/bench') return
     const later = (): void => void fetchAll().catch(() => undefined)
     if (opensWithMore()) later()
     else

@@ -232,7 +232,7 @@ test('the room warns before unsaved changes are left; words are chosen one by on
   await (await byRole(driver, 'button', 'Save changes')).getText()
   await driver.wait(until.elementLocated(By.css('[role="dialog"]')), 20_000)
   await (await driver.findElement(By.css('[role="dialog"] .main'))).click()
-  await byRole(driver, 'heading', 'Daybook')
+  await byRole(driver, 'heading', 'Learners')
   await fresh()
   await press(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT)
   await text(driver, say, 'Trade one ten for ten units. Still fifty-two.')

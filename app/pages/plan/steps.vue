@@ -221,7 +221,7 @@ useHead({ title: 'Courses – Sett' })
         :filled="classroom.learner !== null"
         @update:model-value="choose"
       />
-      <StepPanel
+      <StepDetails
         :step="chosen"
         :had="had"
         :told="standingTold(of.get(chosen.id) ?? standings(null)[0]!)"
