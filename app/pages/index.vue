@@ -10,7 +10,8 @@ const classroom = useClassroom()
 if (classroom.classroom) await navigateTo('/today', { replace: true })
 const { t } = useI18n()
 const bench = useBench()
-const step = ref('class')
+/** The steps by their numbers, as the stepper shows them. */
+const step = ref(1)
 const STEPS = ['class', 'words', 'first'] as const
 
 const MOST_ROOM = 60
@@ -32,7 +33,13 @@ const names = ref('')
 const count = computed(() => namesIn(names.value).length)
 const setId = ref<ReadySetId>('british')
 const set = computed(() => READY_SETS.find(({ id }) => id === setId.value)!)
-const sets = computed(() => READY_SETS.map(({ id }) => ({ id, label: t(`start.${id}`) })))
+const sets = computed(() =>
+  READY_SETS.map(({ id, words: { exchange, plus, minus, ones, language } }) => ({
+    id,
+    label: t(`start.${id}`),
+    says: language === 'es' ? '' : [plus, minus, exchange, ones].join(', '),
+  })),
+)
 
 const fileTrouble = ref('')
 async function fromFile(file: File | undefined): Promise<void> {
@@ -47,7 +54,7 @@ const trouble = ref('')
 async function start({ valid, values, errors }: FormSubmitEvent): Promise<void> {
   if (!valid) {
     const { problem } = errors as unknown as Partial<Record<keyof Fields, readonly unknown[]>>
-    step.value = Object.keys(errors).length === 1 && problem ? 'first' : 'class'
+    step.value = Object.keys(errors).length === 1 && problem ? 3 : 1
     return
   }
   const { room, problem } = values as Fields
@@ -90,10 +97,10 @@ useHead({ title: () => `${t('start.title')} – Sett` })
       >
         <Stepper v-model:value="step">
           <StepList>
-            <Step v-for="s in STEPS" :key="s" :value="s">{{ t(`start.${s}`) }}</Step>
+            <Step v-for="(s, i) in STEPS" :key="s" :value="i + 1">{{ t(`start.${s}`) }}</Step>
           </StepList>
           <StepPanels>
-            <StepPanel value="class">
+            <StepPanel :value="1">
               <div class="fields">
                 <label for="room">{{ t('start.room') }}</label>
                 <InputText id="room" name="room" :maxlength="MOST_ROOM" :placeholder="t('start.roomAtFirst')" />
@@ -122,26 +129,29 @@ useHead({ title: () => `${t('start.title')} – Sett` })
                 <p class="quiet small">{{ t('start.law') }}</p>
               </div>
               <div class="in-row ends">
-                <Button type="button" :label="t('start.next')" @click="step = 'words'" />
+                <Button type="button" :label="t('start.next')" @click="step = 2" />
                 <Button type="submit" severity="secondary" text :label="t('start.straight')" :loading="busy" />
               </div>
             </StepPanel>
-            <StepPanel value="words">
+            <StepPanel :value="2">
               <div class="fields">
                 <span id="sets">{{ t('start.sets') }}</span>
                 <div class="sets" role="radiogroup" aria-labelledby="sets">
                   <label v-for="s in sets" :key="s.id" :class="{ chosen: s.id === setId }">
-                    <RadioButton v-model="setId" name="set" :value="s.id" /> {{ s.label }}
+                    <RadioButton v-model="setId" name="set" :value="s.id" />
+                    <span
+                      >{{ s.label }} <span class="quiet">{{ s.says }}</span></span
+                    >
                   </label>
                 </div>
                 <p class="quiet">{{ t('start.changeLater') }}</p>
               </div>
               <div class="in-row ends">
-                <Button type="button" :label="t('start.next')" @click="step = 'first'" />
-                <Button type="button" severity="secondary" text :label="t('start.back')" @click="step = 'class'" />
+                <Button type="button" :label="t('start.next')" @click="step = 3" />
+                <Button type="button" severity="secondary" text :label="t('start.back')" @click="step = 1" />
               </div>
             </StepPanel>
-            <StepPanel value="first">
+            <StepPanel :value="3">
               <div class="fields">
                 <label for="first-problem">{{ t('start.problem') }}</label>
                 <InputText
@@ -163,7 +173,7 @@ useHead({ title: () => `${t('start.title')} – Sett` })
               </div>
               <div class="in-row ends">
                 <Button type="submit" :label="t('start.go')" :loading="busy" />
-                <Button type="button" severity="secondary" text :label="t('start.back')" @click="step = 'words'" />
+                <Button type="button" severity="secondary" text :label="t('start.back')" @click="step = 2" />
               </div>
             </StepPanel>
           </StepPanels>
@@ -180,11 +190,10 @@ useHead({ title: () => `${t('start.title')} – Sett` })
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 400px);
   gap: 32px;
-  align-items: center;
+  align-items: start;
   max-width: 76rem;
-  min-height: 100%;
   margin: 0 auto;
-  padding: clamp(16px, 4vh, 48px) clamp(12px, 3vw, 32px);
+  padding: clamp(16px, 6vh, 72px) clamp(12px, 3vw, 32px);
 }
 .work,
 .fields {
@@ -211,6 +220,11 @@ label,
 .sets {
   display: grid;
   gap: 8px;
+}
+/* The words that a set says stand after its name. */
+.sets label .quiet {
+  margin-left: 8px;
+  font-weight: 400;
 }
 .sets label {
   display: flex;

@@ -3,10 +3,15 @@ import ToastService from 'primevue/toastservice'
 import Tooltip from 'primevue/tooltip'
 import { settPreset } from '../assets/preset'
 
+/** What PrimeVue puts at both ends of an open list to keep the focus in it is no stop for the Tab key: the box itself has the focus. */
+const noStop = { tabindex: -1 }
+const lists = { hiddenFirstFocusableEl: noStop, hiddenLastFocusableEl: noStop }
+
 /** PrimeVue in Sett's own look. Its controls are known in templates by their own names (nuxt.config.ts). */
 export default defineNuxtPlugin(({ vueApp }) => {
   vueApp.use(PrimeVue, {
     theme: { preset: settPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } },
+    pt: { select: lists },
   })
   vueApp.use(ToastService)
   vueApp.directive('tooltip', Tooltip)

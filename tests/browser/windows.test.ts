@@ -174,7 +174,7 @@ describe('in every window', () => {
     expect(marked).toBe(true)
     await prefers('prefers-color-scheme', 'light')
     await prefers('prefers-contrast', 'no-preference')
-    await press(Key.chord(Key.CONTROL, 'k'))
+    await driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).perform()
     await (await byRole(driver, 'combobox', /^Learner, page/)).sendKeys('dakr')
     await byRole(driver, 'option', /^Dark/)
     await press(Key.ENTER)

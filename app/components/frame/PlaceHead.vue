@@ -49,6 +49,8 @@ nav {
 nav a {
   display: flex;
   align-items: center;
+  justify-content: center;
+  min-width: 48px;
   min-height: 52px;
   padding: 3px 14px 0;
   border-bottom: 3px solid transparent;

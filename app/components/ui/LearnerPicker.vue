@@ -27,6 +27,7 @@ defineExpose({
     ref="select"
     v-model="chosen"
     class="learner-picker"
+    append-to="self"
     :options="options"
     option-label="codeName"
     option-value="id"
