@@ -33,7 +33,7 @@ const LESSONS = [
   { who: ['Fen', 'Moth'], step: ['add-2-2-ten', 'add-2-1'], daysAhead: 0, at: '10:15', minutes: 15 },
   { who: ['Ash', 'Teal'], step: ['take-across', 'add-3-3'], daysAhead: 1, at: '09:30', minutes: 15 },
 ] as const
-const LEARNERS = ['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth']
+export const LEARNERS = ['Wren', 'Pip', 'Fen', 'Ash', 'Teal', 'Moth']
 
 const PACK = packOf(WORD_SETS.exchange)
 
@@ -186,7 +186,7 @@ const REHEARSED: readonly (readonly [item: string, given: string])[] = [
 ]
 
 /** An identifier that is the same on every run: the demo's records are told apart by their number. */
-const idFor = (kind: number, n: number): string =>
+export const idFor = (kind: number, n: number): string =>
   `00000000-0000-4000-8000-${String(kind * 1000 + n).padStart(12, '0')}`
 
 function work({ problem, mode, pace, moves, on: main = 'blocks' }: Work): Bench {
@@ -217,13 +217,14 @@ function rehearse(store: Store, today: Date): void {
   }
 }
 
-/** Fills an empty store with the demo class. Days are counted back from `today`. */
-export function seedDemo(store: Store, today: Date): void {
+/** Fills an empty store with the demo class, with no work of those who are named. Days are counted back from `today`. */
+export function seedDemo(store: Store, today: Date, without: readonly string[] = []): void {
   if (store.classroom()) return
   store.setClassroom(ROOM)
   LEARNERS.forEach((codeName, i) => store.addLearner({ id: idFor(1, i), codeName }))
   store.db.transaction(() =>
     WORK.forEach((w, i) => {
+      if (without.includes(w.who)) return
       const bench = work(w)
       const start = new Date(today)
       start.setDate(start.getDate() - w.daysAgo)

@@ -9,6 +9,6 @@ const data = '.data/demo'
 rmSync(data, { recursive: true, force: true })
 mkdirSync(data, { recursive: true })
 await serve({
-  env: { SETT_DATA: data, SETT_DEMO: '1' },
+  env: { SETT_DATA: data, SETT_DEMO: 'term' },
   said: (url) => `\nSett’s demo is open at ${url}/bench\nStop it with Ctrl+C.`,
 })

@@ -2,4 +2,4 @@
 import { ensureInstalled, run } from './steps.mjs'
 
 ensureInstalled()
-run('npx', ['--no-install', 'nuxt', 'dev', '--host', '127.0.0.1'], { SETT_DATA: '.data/dev', SETT_DEMO: '1' })
+run('npx', ['--no-install', 'nuxt', 'dev', '--host', '127.0.0.1'], { SETT_DATA: '.data/dev', SETT_DEMO: 'term' })

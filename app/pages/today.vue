@@ -12,9 +12,16 @@ await here.load()
 void here.glance()
 
 const looked = ref(day)
-const later = computed(() =>
-  lessons.value.filter((l) => l.day === looked.value && (looked.value !== day || l.id !== nextLesson.value?.id)),
-)
+/** So many lessons to come are told at once. */
+const MOST_COMING = 4
+/** Of today what is left of it and the next lessons after it; of another day its own. */
+const later = computed(() => {
+  const isNext = (id: string): boolean => id === nextLesson.value?.id
+  if (looked.value !== day) return lessons.value.filter((l) => l.day === looked.value)
+  const left = ofToday.value.filter((l) => !isNext(l.id))
+  const coming = lessons.value.filter((l) => l.day > day)
+  return [...left, ...coming.slice(0, Math.max(0, MOST_COMING - left.length))]
+})
 const facts = computed(() =>
   t('today.facts', {
     lessons: capital(t('today.lessons', ofToday.value.length)),
@@ -66,7 +73,7 @@ useHead({ title: () => `${t('today.title')} – Sett` })
             />
           </div>
           <ul v-if="later.length" class="plain">
-            <LessonRow v-for="l in later" :key="l.id" :lesson="l" />
+            <LessonRow v-for="l in later" :key="l.id" :lesson="l" :with-day="l.day !== looked" />
           </ul>
           <p v-else class="quiet">{{ t('today.noLesson') }}</p>
         </section>

@@ -1,4 +1,5 @@
 import { seedDemo } from '../../demo/lantern-walk'
+import { seedTerm } from '../../demo/term'
 import { FOLDED_AT, isLarge, StartTrouble } from '../db/open'
 import { holdWrites } from '../utils/alone'
 import { aside, doAside } from '../utils/aside'
@@ -19,7 +20,8 @@ export default defineNitroPlugin((nitro) => {
         'On a network Sett asks everybody to sign in, and nobody can yet. Make a keeper first: npm run keeper.',
       )
     if (isLarge(store.path)) lookThrough(store)
-    if (process.env.SETT_DEMO) seedDemo(store, new Date())
+    // `term`: with the twelve weeks before today; anything else: the class as it begins.
+    if (process.env.SETT_DEMO) (process.env.SETT_DEMO === 'term' ? seedTerm : seedDemo)(store, new Date())
   } catch (error) {
     if (!(error instanceof StartTrouble)) throw error
     console.error(error.message)

@@ -139,7 +139,7 @@ const WAIT = 20_000
 /** How often it is looked whether something has come about. */
 const POLL_MS = 40
 
-/** The visible element of a role with this accessible name, once there is one. */
+/** The visible element of a role with this accessible name, once there is one; one of the page comes before one of the frame around it. */
 export async function byRole(driver: WebDriver, role: string, name: string | RegExp): Promise<WebElement> {
   const css: Record<string, string> = {
     button: 'button, [role="button"]',
@@ -163,19 +163,24 @@ export async function byRole(driver: WebDriver, role: string, name: string | Reg
       const elements = await driver.findElements(By.css(selector))
       const glances = await driver.executeScript<string[]>(GLANCE, selector)
       const likely = elements.filter((_, i) => glances[i] === undefined || glances[i] === '' || fits(glances[i]!))
+      let framing: WebElement | null = null
       for (const element of likely) {
         try {
-          if (fits((await element.getAccessibleName()).trim()) && (await element.isDisplayed())) return element
+          if (!fits((await element.getAccessibleName()).trim()) || !(await element.isDisplayed())) continue
+          if (!(await driver.executeScript(IN_FRAME, element))) return element
+          framing ??= element
         } catch {
           // It went away while it was looked at; the next round sees the new one.
         }
       }
-      return null
+      return framing
     },
     WAIT,
     `no ${role} called ${name}`,
   ) as Promise<WebElement>
 }
+
+const IN_FRAME = "return arguments[0].closest('.rail, .place-head') !== null"
 
 /** What each element is plainly called by its label or its text; nothing where only the browser can tell. */
 const GLANCE = `return [...document.querySelectorAll(arguments[0])].map((e) =>

@@ -125,6 +125,22 @@ nav {
   overflow: hidden;
   clip-path: inset(50%);
 }
+/* Where the system gives its own colours, the rail has its ground and ink. */
+@media (forced-colors: active) {
+  .rail {
+    background: Canvas;
+    color: CanvasText;
+    border-right: 1px solid CanvasText;
+  }
+  .item {
+    color: CanvasText;
+  }
+  .item[aria-current] {
+    forced-color-adjust: none;
+    background: Highlight;
+    color: HighlightText;
+  }
+}
 @media (max-height: 560px) {
   .rail {
     padding-block: 6px;

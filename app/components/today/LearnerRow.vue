@@ -99,6 +99,9 @@ const told = computed(() => t('today.howFar', { met: props.row.met, needed: prop
 }
 .check {
   justify-self: start;
+  margin-left: -11px;
+  white-space: normal;
+  text-align: left;
 }
 .go {
   width: 44px;

@@ -16,9 +16,10 @@ const done = computed(() => props.lesson.turns.filter((turn) => turn.done).lengt
 
 <template>
   <li class="lesson">
-    <b class="time" :class="{ long: withDay }"
-      ><template v-if="withDay">{{ dayInWords(lesson.day) }}, </template>{{ lesson.at }}</b
-    >
+    <span class="time">
+      <b>{{ lesson.at }}</b>
+      <span v-if="withDay" class="quiet">{{ dayInWords(lesson.day) }}</span>
+    </span>
     <span class="what">
       <b>{{ names }}</b>
       <span class="quiet">{{ about }}. {{ t('today.minutes', lesson.minutes) }}</span>
@@ -51,10 +52,11 @@ const done = computed(() => props.lesson.turns.filter((turn) => turn.done).lengt
   border: 0;
 }
 .time {
-  min-width: 52px;
+  display: grid;
+  width: 9.5rem;
 }
-.time.long {
-  min-width: 16rem;
+.time:not(:has(.quiet)) {
+  width: 52px;
 }
 .what {
   display: grid;

@@ -86,6 +86,15 @@ const MOST_DOTS = 4
 .day[aria-pressed='true'] .dots i {
   background: var(--rail-clay);
 }
+@media (forced-colors: active) {
+  .day[aria-pressed='true'] {
+    forced-color-adjust: none;
+    background: Highlight;
+  }
+  .day[aria-pressed='true'] :is(span, b) {
+    color: HighlightText;
+  }
+}
 @media (max-width: 700px) {
   .week {
     flex-basis: 100%;

@@ -200,8 +200,8 @@ export function laidSteps(steps: readonly Step[], standings: readonly StepStandi
 
 /**
  * What comes next: the step that is said not to be known yet, if that was said after any work, or is what was worked last; else one that has
- * been begun and does not hold; else the first whose ground is laid, of a strand that is known if there is one. Null where all are laid, or
- * nothing is known of the learner at all.
+ * been begun and does not hold; else the first of a strand that is known, or what is still open of its ground; else the first whose ground is
+ * laid. Null where all are laid, or nothing is known of the learner at all.
  */
 export function nextStep(steps: readonly Step[], standings: readonly StepStanding[]): Step | null {
   if (!isKnown(standings)) return null
@@ -214,11 +214,18 @@ export function nextStep(steps: readonly Step[], standings: readonly StepStandin
   const isAtIt = (s: Step): boolean => of(s)!.told!.at > lastWork || of(s)!.last === lastWork
   const open = left.filter((s) => s.restsOn.every((id) => laid.has(id)))
   const strands = new Set(steps.filter((s) => of(s) && isKnown([of(s)!])).map((s) => s.strand))
+  const ahead = left.filter((s) => strands.has(s.strand) && s.restsOn.length > 0)
+  /** The step itself where its ground is laid, else what is open of that ground. */
+  const towards = (s: Step): Step | undefined => {
+    if (open.includes(s)) return s
+    const ground = below(steps, [s.id])
+    return open.find(({ id }) => ground.has(id))
+  }
   return (
     said.find(isAtIt) ??
     open.find((s) => (of(s)?.worked ?? 0) > 0) ??
     said[0] ??
-    open.find((s) => strands.has(s.strand) && s.restsOn.length > 0) ??
+    ahead.flatMap((s) => towards(s) ?? [])[0] ??
     open[0] ??
     null
   )
