@@ -5,7 +5,6 @@ import words from '@intlify/unplugin-vue-i18n/vite'
 
 /** PrimeVue's controls that are used, by the names of their files. */
 const CONTROLS = [
-  'AutoComplete',
   'Button',
   'Checkbox',
   'DataTable',

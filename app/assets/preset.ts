@@ -1,5 +1,4 @@
 import { definePreset } from '@primeuix/themes'
-import autocomplete from '@primeuix/themes/aura/autocomplete'
 import base from '@primeuix/themes/aura/base'
 import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
@@ -98,7 +97,6 @@ export const settPreset = definePreset(
   {
     ...base,
     components: {
-      autocomplete,
       button,
       checkbox,
       datatable,

@@ -1,4 +1,4 @@
-import { REPRESENTATION_IDS } from '../../core/door'
+import { capital, REPRESENTATION_IDS } from '../../core/door'
 import type { Lesson } from '../../shared/lessons'
 import type { Findable } from '../utils/findable'
 import { request } from '../utils/request'
@@ -65,7 +65,7 @@ export function useFindable() {
     ...REPRESENTATION_IDS.map((id) => ({
       id: `material ${id}`,
       kind: 'material' as const,
-      label: title(id),
+      label: capital(title(id)),
       to: { path: '/bench', query: { material: id } },
     })),
     ...lessons.value.map(({ id, day, at, learners }) => ({

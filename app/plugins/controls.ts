@@ -11,7 +11,13 @@ const lists = { hiddenFirstFocusableEl: noStop, hiddenLastFocusableEl: noStop }
 export default defineNuxtPlugin(({ vueApp }) => {
   vueApp.use(PrimeVue, {
     theme: { preset: settPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } },
-    pt: { select: lists },
+    pt: {
+      select: lists,
+      // Steps of a form are buttons: tabs would want their panels beside them, and nothing else in their list.
+      stepper: { root: { role: 'group' } },
+      step: { header: { role: 'button' } },
+      steppanel: { root: { role: 'group' } },
+    },
   })
   vueApp.use(ToastService)
   vueApp.directive('tooltip', Tooltip)

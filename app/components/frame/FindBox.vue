@@ -1,34 +1,36 @@
 <script setup lang="ts">
-import type { AutoCompleteCompleteEvent } from 'primevue/autocomplete'
 import { findIn, indexOf, type Findable } from '../../utils/findable'
 
-/** Finds learners, pages, steps, materials, lessons and sheets by name, with slips of the typing hand; and does a few things at once. */
+/** Finds learners, pages, steps, materials and lessons by name, with slips of the typing hand; and does a few things at once. */
 const open = defineModel<boolean>('open', { required: true })
 useReturnFocus()
 const { t } = useI18n()
 const { items } = useFindable()
 const index = computed(() => indexOf(items.value))
-const query = ref<string | Findable>('')
-const groups = shallowRef<readonly { readonly kind: string; readonly items: readonly Findable[] }[]>([])
-function search({ query: typed }: Pick<AutoCompleteCompleteEvent, 'query'>): void {
-  const found = findIn(index.value, items.value, typed)
-  const kinds = [...new Set(found.map((f) => f.kind))]
-  groups.value = kinds.map((kind) => ({ kind: t(`find.${kind}`), items: found.filter((f) => f.kind === kind) }))
+const query = ref('')
+const found = computed(() => {
+  const all = findIn(index.value, items.value, query.value)
+  // Those of one kind stand together, the kind of the best one first.
+  const kinds = [...new Set(all.map((f) => f.kind))]
+  return kinds.flatMap((kind) => all.filter((f) => f.kind === kind))
+})
+/** Which of them Enter takes. */
+const at = ref(0)
+watch(query, () => (at.value = 0))
+const startsKind = (i: number): boolean => found.value[i]!.kind !== found.value[i - 1]?.kind
+const optionId = (i: number): string => `found-${i}`
+function move(by: number): void {
+  const count = found.value.length
+  if (count === 0) return
+  at.value = (at.value + by + count) % count
+  void nextTick(() => document.getElementById(optionId(at.value))?.scrollIntoView({ block: 'nearest' }))
 }
-async function take({ value }: { readonly value: Findable }): Promise<void> {
+async function take(one: Findable | undefined): Promise<void> {
+  if (!one) return
   open.value = false
-  if (value.run) value.run()
-  if (value.to) await navigateTo(value.to)
+  one.run?.()
+  if (one.to) await navigateTo(one.to)
 }
-const box = ref<{ $el: HTMLElement; show: () => void } | null>(null)
-async function begin(): Promise<void> {
-  search({ query: '' })
-  await nextTick()
-  box.value?.$el.querySelector('input')?.focus()
-  box.value?.show()
-}
-// What is known late (lessons, steps) is found as soon as it is there.
-watch(items, () => search({ query: typeof query.value === 'string' ? query.value : '' }))
 </script>
 
 <template>
@@ -39,60 +41,62 @@ watch(items, () => search({ query: typeof query.value === 'string' ? query.value
     position="top"
     :header="t('frame.find')"
     :style="{ width: '38rem', maxWidth: '94vw', marginTop: '8vh' }"
-    @show="begin"
   >
-    <AutoComplete
-      ref="box"
+    <InputText
       v-model="query"
-      class="find"
-      append-to="self"
-      :suggestions="[...groups]"
-      option-group-label="kind"
-      option-group-children="items"
-      option-label="label"
-      :placeholder="t('find.what')"
-      :aria-label="t('find.what')"
-      :input-props="{ autofocus: true }"
-      :empty-search-message="t('find.nothing')"
-      :delay="0"
-      :min-length="0"
-      scroll-height="min(52vh, 26rem)"
-      complete-on-focus
-      auto-option-focus
       fluid
-      @complete="search"
-      @option-select="take"
-    >
-      <template #option="{ option }">
-        <span class="found"
-          ><b>{{ option.label }}</b> <span v-if="option.more" class="quiet">{{ option.more }}</span></span
-        >
+      autofocus
+      autocomplete="off"
+      role="combobox"
+      aria-expanded="true"
+      aria-autocomplete="list"
+      aria-controls="found"
+      :aria-activedescendant="found.length ? optionId(at) : undefined"
+      :aria-label="t('find.what')"
+      :placeholder="t('find.what')"
+      @keydown.down.prevent="move(1)"
+      @keydown.up.prevent="move(-1)"
+      @keydown.enter.prevent="take(found[at])"
+    />
+    <ul id="found" role="listbox" :aria-label="t('frame.find')">
+      <template v-for="(f, i) in found" :key="f.id">
+        <li v-if="startsKind(i)" class="kind" role="presentation">{{ t(`find.${f.kind}`) }}</li>
+        <li :id="optionId(i)" role="option" :aria-selected="i === at" @pointermove="at = i" @click="take(f)">
+          <b>{{ f.label }}</b> <span v-if="f.more" class="quiet">{{ f.more }}</span>
+        </li>
       </template>
-    </AutoComplete>
+    </ul>
+    <p v-if="found.length === 0" class="quiet" role="status">{{ t('find.nothing') }}</p>
   </Dialog>
 </template>
 
 <style scoped>
-.find {
-  display: flex;
-  flex-direction: column;
-  width: 100%;
+ul {
+  display: grid;
+  gap: 2px;
+  max-height: min(52vh, 28rem);
+  margin: 10px 0 0;
+  padding: 0;
+  overflow: auto;
+  list-style: none;
 }
-/* What is found stands below the box in the dialog itself, which grows with it. */
-.find :deep(.p-autocomplete-overlay) {
-  position: static !important;
-  box-shadow: none;
-  border: 0;
-  margin-top: 8px;
-  min-width: 0 !important;
+.kind {
+  padding: 8px 12px 2px;
+  color: var(--ink-soft);
+  font-size: 0.9rem;
 }
-.find :deep(.p-autocomplete-option) {
-  min-height: 44px;
-}
-.found {
+[role='option'] {
   display: flex;
   flex-wrap: wrap;
+  align-items: center;
   gap: 0 10px;
-  align-items: baseline;
+  min-height: 44px;
+  padding: 4px 12px;
+  border-radius: 8px;
+  cursor: pointer;
+}
+[role='option'][aria-selected='true'] {
+  background: var(--paper-2);
+  box-shadow: inset 3px 0 var(--clay);
 }
 </style>
