@@ -9,15 +9,20 @@ const SwitchScanner = defineAsyncComponent(() => import('../components/access/Sw
 const SteadyTouch = defineAsyncComponent(() => import('../components/access/SteadyTouch.vue'))
 const FindBox = defineAsyncComponent(() => import('../components/frame/FindBox.vue'))
 const route = useRoute()
-/** The start and signing in stand by themselves. */
-const framed = computed(() => classroom.classroom !== null && placeOf(route.path) !== undefined && !presenting.value)
 const atBench = computed(() => route.path === '/bench')
+/** The start and signing in stand by themselves, and so does the Bench of somebody who has one thing at a time. */
+const framed = computed(
+  () =>
+    classroom.classroom !== null &&
+    placeOf(route.path) !== undefined &&
+    !presenting.value &&
+    !(atBench.value && access.value.single),
+)
 /** A learner who works with switches is not led away from the Bench by them. */
 const learnerWorks = computed(() => atBench.value && classroom.learner !== null)
 /** The switch box is pressed by hands, whoever is at the bench. */
 const scans = computed(() => access.value.switches > 0 && route.path !== '/settings/switch-box')
 
-useKeys({ '/': () => !atBench.value && framed.value && openFind() })
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey) || event.altKey || !framed.value) return
   event.preventDefault()

@@ -128,7 +128,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
   await click('Undo')
   await byRole(driver, 'button', 'Leave lesson')
   await follow('Today')
-  await text(driver, '.lessons', /under way: \d of \d/)
+  await text(driver, '.next', /under way, \d of \d/)
   // Loaded anew, the bench still knows its lesson.
   await driver.get(`${app.url}/bench`)
   await follow('Back to the lesson')

@@ -84,7 +84,7 @@ test('a material that is not told in it yet says so, and is told in English, mar
   expect(await driver.executeScript('return document.querySelector(".say .words").lang')).toBe('en')
   expect(await driver.executeScript('return document.querySelector("#mat .mats > div").lang')).toBe('en')
   await (await byRole(driver, 'link', 'Hoy')).click()
-  await byRole(driver, 'heading', 'What is next')
+  await byRole(driver, 'heading', 'Learners')
   expect(await language()).toBe('en-GB')
 })
 

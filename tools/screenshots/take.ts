@@ -276,7 +276,7 @@ const SHOTS: readonly Shot[] = [
     name: 'first-screen',
     path: '/',
     empty: true,
-    act: async (d) => void (await byRole(d, 'button', 'Go to the bench')),
+    act: async (d) => void (await byRole(d, 'button', 'Skip to the Bench')),
   },
 ]
 

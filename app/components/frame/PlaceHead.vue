@@ -8,7 +8,7 @@ const place = computed(() => placeOf(route.path))
 const tabs = computed(() => (place.value?.tabs ?? []).filter(({ role }) => !role || session.may(role)))
 const here = computed(() => place.value && tabOf(place.value, route.path)?.id)
 const picker = ref<{ open: () => void } | null>(null)
-useKeys({ l: () => picker.value?.open() })
+useKeys({ l: () => picker.value?.open(), '/': () => find.open() })
 </script>
 
 <template>
