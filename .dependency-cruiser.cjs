@@ -42,7 +42,10 @@ module.exports = {
     ),
     rule(
       'through-the-front-door',
-      { path: '^(app|server|shared|workers|demo)/', pathNot: '^app/(components/mats/|components/bench/shelf/|mats\\.ts$)' },
+      {
+        path: '^(app|server|shared|workers|demo)/',
+        pathNot: '^app/(components/mats/|components/bench/shelf/|mats\\.ts$)',
+      },
       {
         path: '^core/',
         pathNot: [
