@@ -47,26 +47,6 @@ async function choose(driver: WebDriver, material: string, way?: string): Promis
 const STEP = Key.ARROW_RIGHT
 const EXCHANGED = 'Still fifty-two.'
 
-/** Tries at the table, ten a day, so many of them right without help; and a goal. Runs in the page. */
-const TRIED = `
-  const send = (path, method, body) =>
-    fetch(path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
-  return (async () => {
-    const { learners } = await (await fetch('/api/classroom')).json()
-    const learnerId = learners[5].id
-    const step = 'take-2-2-ten'
-    const start = Date.now() - 36 * 86400000 - 3600000
-    const trials = arguments[0].flatMap((right, day) => Array.from({ length: 10 }, (_, k) => ({
-      id: crypto.randomUUID(), learnerId, startedAt: new Date(start + day * 4 * 86400000 + k * 60000).toISOString(),
-      kind: 'table', help: k < right ? 'independent' : ['pointed', 'spoken', 'shown'][k % 3], right: k < right || k % 3 > 0, note: '',
-      work: { format: 'sett-trial', version: 1, sitting: crypto.randomUUID(), step, asked: '52 - 37',
-        material: day < 4 ? 'blocks' : day < 7 ? 'drawn' : 'columns', ms: 18000 } })))
-    await send('/api/trials', 'POST', { trials })
-    const id = crypto.randomUUID()
-    const iso = (t) => new Date(t).toISOString().slice(0, 10)
-    await send('/api/goals/' + id, 'PUT', { id, learnerId, step, share: 0.9, set: iso(start), by: iso(Date.now() + 20 * 86400000), words: '', archived: false, version: 0 })
-  })()`
-
 /** Wren works with two switches. Runs in the page. */
 const SWITCHES = `
   return (async () => {
@@ -128,31 +108,31 @@ const SHOTS: readonly Shot[] = [
       await d.executeScript('document.activeElement.blur()')
     },
   },
-  { name: 'today', path: '/today', act: async (d) => text(d, '.rows', 'Across a nought') },
+  { name: 'today', path: '/today', act: async (d) => text(d, '.learners', /Ash[\s\S]*stuck/) },
   {
     name: 'lesson',
     path: '/today',
     act: async (d) => {
-      await (await byRole(d, 'link', 'The lesson of Fen, Moth')).click()
+      await (await byRole(d, 'link', 'Open the lesson of Fen and Moth')).click()
       await text(d, '.sheet', 'Watch for')
       await d.executeScript('document.activeElement.blur()')
     },
   },
   {
-    name: 'cupboard',
+    name: 'materials',
     path: '/today',
     act: async (d) => {
-      await (await byRole(d, 'link', 'The lesson of Fen, Moth')).click()
+      await (await byRole(d, 'link', 'Open the lesson of Fen and Moth')).click()
       await (await byRole(d, 'link', 'Count the pieces')).click()
       await text(d, '.kits', 'tens')
       await d.executeScript('document.activeElement.blur()')
     },
   },
   {
-    name: 'paper',
+    name: 'print',
     path: '/today',
     act: async (d) => {
-      await (await byRole(d, 'link', 'The lesson of Fen, Moth')).click()
+      await (await byRole(d, 'link', 'Open the lesson of Fen and Moth')).click()
       await (await byRole(d, 'link', 'Print')).click()
       await text(d, '.press', /[5-9] pages/)
       await d.wait(async () => (await d.findElements(By.css('.pages svg'))).length >= 5, 8000)
@@ -160,7 +140,7 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'courses',
+    name: 'steps',
     path: '/plan/steps',
     act: async (d) => {
       await text(d, '.next', 'Tens and ones, one exchange')
@@ -213,17 +193,14 @@ const SHOTS: readonly Shot[] = [
     name: 'progress',
     path: '/learners/progress',
     act: async (d) => {
-      await d.executeScript(TRIED, [2, 3, 3, 4, 6, 5, 7, 8, 8, 9])
-      await d.navigate().refresh()
-      await (await byRole(d, 'combobox', 'Learner')).sendKeys('Moth')
-      await text(d, '.told', 'on 1')
+      await (await byRole(d, 'combobox', 'Learner')).sendKeys('Pip')
       await (await byRole(d, 'combobox', 'Of')).sendKeys('Tens and ones, one exchange')
-      await text(d, '.told', 'on 1')
+      await text(d, '.told', /on 3\d days/)
       await d.executeScript('document.activeElement.blur()')
     },
   },
   {
-    name: 'note',
+    name: 'take-notes',
     path: '/learners/notes',
     act: async (d) => {
       for (const name of ['Pip', 'Fen', 'Ash']) await (await byRole(d, 'checkbox', name)).sendKeys(Key.SPACE)
@@ -239,8 +216,6 @@ const SHOTS: readonly Shot[] = [
     name: 'learners',
     path: '/learners',
     act: async (d) => {
-      await d.executeScript(TRIED, [2, 3, 3, 4, 6, 5, 7, 8, 8, 9])
-      await d.navigate().refresh()
       await text(d, 'table', 'Moth')
     },
   },
@@ -271,9 +246,9 @@ const SHOTS: readonly Shot[] = [
       await press(d, Key.ENTER)
     },
   },
-  { name: 'daybook', path: '/learners/records', act: async (d) => text(d, 'table', 'lantern') },
+  { name: 'records', path: '/learners/records', act: async (d) => text(d, 'table', 'lantern') },
   {
-    name: 'first-screen',
+    name: 'first-run',
     path: '/',
     empty: true,
     act: async (d) => void (await byRole(d, 'button', 'Skip to the Bench')),
@@ -284,7 +259,7 @@ mkdirSync('docs/screenshots', { recursive: true })
 const only = process.argv[2]
 for (const shot of SHOTS) {
   if (only && shot.name !== only) continue
-  const app: Running = await serve({ demo: !shot.empty })
+  const app: Running = await serve(shot.empty ? {} : { env: { SETT_DEMO: 'term' } })
   const driver = await browser(...(shot.size ?? [1280, 800]))
   try {
     await driver.get(`${app.url}/settings`)
