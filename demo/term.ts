@@ -1,6 +1,6 @@
 import { addDays, format } from 'date-fns'
-import { procedureById } from '../core/diagnose/index'
-import { planLesson, setProblems, stepById } from '../core/course/index'
+import { answersOf, procedureById } from '../core/diagnose/index'
+import { planLesson, seeded, setProblems, stepById, type Random } from '../core/course/index'
 import {
   answer,
   enter,
@@ -15,9 +15,7 @@ import {
   type Bench,
   type RepresentationId,
 } from '../core/index'
-import { answersOf } from '../core/mistakes/procedure'
 import { isRightAnswer } from '../core/rehearse/index'
-import { seeded, type Random } from '../core/course/random'
 import { keepCupboard } from '../server/utils/cupboard'
 import { markPage } from '../server/utils/marking'
 import { isUnsound, seenIn } from '../server/utils/trials'

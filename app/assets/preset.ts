@@ -5,8 +5,10 @@ import checkbox from '@primeuix/themes/aura/checkbox'
 import datatable from '@primeuix/themes/aura/datatable'
 import dialog from '@primeuix/themes/aura/dialog'
 import inputtext from '@primeuix/themes/aura/inputtext'
+import listbox from '@primeuix/themes/aura/listbox'
 import menu from '@primeuix/themes/aura/menu'
 import message from '@primeuix/themes/aura/message'
+import popover from '@primeuix/themes/aura/popover'
 import progressbar from '@primeuix/themes/aura/progressbar'
 import radiobutton from '@primeuix/themes/aura/radiobutton'
 import select from '@primeuix/themes/aura/select'
@@ -102,8 +104,10 @@ export const settPreset = definePreset(
       datatable,
       dialog,
       inputtext,
+      listbox,
       menu,
       message,
+      popover,
       progressbar,
       radiobutton,
       select,

@@ -4,6 +4,7 @@ const { t } = useI18n()
 useBenchLanguage()
 const presenting = usePresenting()
 const { access } = useAccess()
+const { wanted, stands } = useNotice()
 const { wanted: findWanted, open: openFind } = useFind()
 const SwitchScanner = defineAsyncComponent(() => import('../components/access/SwitchScanner.vue'))
 const SteadyTouch = defineAsyncComponent(() => import('../components/access/SteadyTouch.vue'))
@@ -41,7 +42,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <SwitchScanner v-if="scans" :access="access" />
     <SteadyTouch v-if="access.hold > 0 || access.again > 0" :hold="access.hold" :again="access.again" />
     <FindBox v-if="findWanted" v-model:open="findWanted" />
-    <Toast position="top-center" />
+    <LazyToast v-if="wanted" position="top-center" @vue:mounted="stands" />
   </div>
 </template>
 

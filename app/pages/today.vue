@@ -86,7 +86,7 @@ useHead({ title: () => `${t('today.title')} – Sett` })
         </div>
         <div v-if="classroom.learners.length >= SEARCHED_FROM" class="in-row">
           <InputText v-model="query" type="search" :placeholder="t('today.search')" :aria-label="t('today.search')" />
-          <Select
+          <LazySelect
             v-if="classroom.groups.length"
             v-model="group"
             :options="groups"

@@ -13,6 +13,7 @@ export default defineNuxtPlugin(({ vueApp }) => {
     theme: { preset: settPreset, options: { darkModeSelector: '[data-theme="dark"]', cssLayer: false } },
     pt: {
       select: lists,
+      listbox: lists,
       // Steps of a form are buttons: tabs would want their panels beside them, and nothing else in their list.
       stepper: { root: { role: 'group' } },
       step: { header: { role: 'button' } },

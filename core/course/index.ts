@@ -73,3 +73,4 @@ export {
   type LessonWish,
   type Turn,
 } from './lesson/lesson'
+export { seeded, type Random } from './random'

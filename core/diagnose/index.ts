@@ -8,7 +8,7 @@ export {
   type Known,
   type WorkedWith,
 } from '../mistakes/catalogue'
-export { rightOf, type Worked } from '../mistakes/procedure'
+export { answersOf, rightOf, type Worked } from '../mistakes/procedure'
 export type { ColumnTrace, Sheet } from '../mistakes/columnWork'
 export { diagnose, type Before, type Diagnosis, type Ranked } from './diagnose'
 export { comesTo, MOST_ANSWER, parseAnswer, parseItem, printAnswer, type Item, type ItemText } from './item'

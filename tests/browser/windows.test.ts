@@ -154,7 +154,7 @@ describe('in every window', () => {
     }
     await click('Tools and practice')
     await lines('[role="menu"] [role="menuitem"]')
-    await (await byRole(driver, 'combobox', 'Learner')).click()
+    await (await byRole(driver, 'button', /^Learner: /)).click()
     await lines('[role="listbox"] [role="option"]')
   })
 

@@ -1,72 +1,48 @@
 <script setup lang="ts">
-/** Who is at the Bench and at practice: one of the learners, or nobody. Searched from eight learners on. */
-const SEARCHED_FROM = 8
+/** Who is at the Bench and at practice: one of the learners, or nobody. The list is fetched when it is first opened. */
 const classroom = useClassroom()
 const { t } = useI18n()
-/** A list of PrimeVue's takes no option that is null. */
-const NOBODY = ''
-const options = computed(() => [
-  ...classroom.learners.map(({ id, codeName }) => ({ id, codeName })),
-  { id: NOBODY, codeName: t('frame.nobody') },
-])
-const chosen = computed({
-  get: () => classroom.learnerId ?? NOBODY,
-  set: (id: string) => void (classroom.learnerId = id || null),
-})
-const select = ref<{ show: () => void; $el: HTMLElement } | null>(null)
-defineExpose({
-  open: () => {
-    select.value?.$el.querySelector<HTMLElement>('[role="combobox"]')?.focus()
-    select.value?.show()
-  },
-})
+const wanted = ref(false)
+const list = ref<{ toggle: (event: Event) => void } | null>(null)
+const button = ref<{ $el: HTMLElement } | null>(null)
+const name = computed(() => classroom.learner?.codeName ?? t('frame.nobody'))
+function toggle({ currentTarget }: Event): void {
+  const open = (): void => list.value?.toggle({ currentTarget } as Event)
+  if (list.value) return open()
+  watch(list, open, { once: true, flush: 'post' })
+  wanted.value = true
+}
+defineExpose({ open: () => button.value?.$el.click() })
 </script>
 
 <template>
-  <Select
-    ref="select"
-    v-model="chosen"
+  <Button
+    ref="button"
+    severity="secondary"
     class="learner-picker"
-    append-to="self"
-    :options="options"
-    option-label="codeName"
-    option-value="id"
-    :aria-label="t('frame.learner')"
-    :filter="classroom.learners.length >= SEARCHED_FROM"
-    :filter-placeholder="t('frame.find')"
-    auto-filter-focus
+    aria-haspopup="dialog"
+    :aria-label="t('frame.learnerIs', { name })"
+    @click="toggle"
   >
-    <template #value>
-      <span class="who">
-        <LearnerMark v-if="classroom.learner" :name="classroom.learner.codeName" />
-        <strong>{{ classroom.learner?.codeName ?? t('frame.nobody') }}</strong>
-      </span>
-    </template>
-    <template #option="{ option }">
-      <span class="who">
-        <LearnerMark v-if="option.id" :name="option.codeName" />
-        {{ option.codeName }}
-      </span>
-    </template>
-  </Select>
+    <LearnerMark v-if="classroom.learner" :name="name" />
+    <strong>{{ name }}</strong>
+    <IconChevronDown />
+  </Button>
+  <LazyLearnerList v-if="wanted" ref="list" />
 </template>
 
 <style scoped>
-.who {
-  display: inline-flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 32px;
+.learner-picker {
+  max-width: 16rem;
+  padding: 4px 10px 4px 6px;
 }
-.who .mark {
-  width: 32px;
-  height: 32px;
-  border-radius: 9px;
-}
-.learner-picker :deep(.p-select-label) {
-  padding-block: 4px;
-  padding-left: 6px;
+.learner-picker strong {
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.mark {
+  width: 34px;
+  height: 34px;
+  border-radius: 9px;
 }
 </style>
