@@ -125,7 +125,13 @@ describe('through the API', () => {
     const path = `/api/learners/${wren}/told`
     const first = await call('PUT', path, { told: [{ step: 'times-9', knows: true }], placed: false })
     expect(first.body).toEqual({ before: [{ step: 'times-9', knows: null }] })
-    expect(await told('times-9')).toEqual({ knows: true, placed: false, by: 'this computer', at: expect.any(String) })
+    expect(await told('times-9')).toEqual({
+      knows: true,
+      placed: false,
+      overruled: false,
+      by: 'this computer',
+      at: expect.any(String),
+    })
     const changed = {
       told: [
         { step: 'times-9', knows: false },
