@@ -150,6 +150,11 @@ useHead({ title: () => `${t('today.title')} – Sett` })
 .first h2 {
   font-size: 1.45rem;
 }
+@media (max-width: 1150px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 350px);
+  }
+}
 @media (max-width: 1000px) {
   .columns {
     grid-template-columns: minmax(0, 1fr);

@@ -386,7 +386,7 @@ defineExpose({
 }
 @media (max-width: 600px) {
   .problem {
-    flex: 1 0 100%;
+    flex: 1 1 12rem;
   }
   .problem :deep(#problem) {
     flex: 1;

@@ -90,6 +90,7 @@ const told = computed(() => t('today.howFar', { met: props.row.met, needed: prop
   height: 8px;
   border-radius: 4px;
   background: var(--paper-2);
+  box-shadow: inset 0 0 0 1px var(--line-2);
 }
 .far i.met {
   background: var(--moss);

@@ -87,6 +87,11 @@ const parts = computed(() => {
 .in-row {
   margin-top: 8px;
 }
+@media (max-width: 1150px) {
+  .next {
+    grid-template-columns: 150px minmax(0, 1fr);
+  }
+}
 @media (max-width: 700px) and (max-height: 560px) {
   .picture {
     display: none;

@@ -45,6 +45,9 @@ defineExpose({ toggle: (event: Event) => popover.value?.toggle(event) })
 </template>
 
 <style scoped>
+:deep(.p-listbox) {
+  border: 0;
+}
 .who {
   display: inline-flex;
   align-items: center;

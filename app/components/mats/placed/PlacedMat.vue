@@ -167,7 +167,7 @@ const afterDrag = (act: () => void): void => {
     class="mat felt"
     role="group"
     :aria-label="t('mat.label')"
-    :class="{ dragging, holding: hand, many: columns.length > 5 }"
+    :class="{ dragging, holding: hand, many: columns.length > 5, unmeasured: width === 0 }"
   >
     <template v-for="(row, r) in grid" :key="r">
       <div
