@@ -175,7 +175,7 @@ describe('in every window', () => {
     await prefers('prefers-color-scheme', 'light')
     await prefers('prefers-contrast', 'no-preference')
     await driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).perform()
-    await (await byRole(driver, 'combobox', /^Learner, page/)).sendKeys('dakr')
+    await (await byRole(driver, 'combobox', /^Learner, page/)).sendKeys('darl')
     await byRole(driver, 'option', /^Dark/)
     await press(Key.ENTER)
     await driver.wait(async () => (await theme()) === 'dark', 3000)
