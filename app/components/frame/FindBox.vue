@@ -27,8 +27,10 @@ function move(by: number): void {
 }
 async function take(one: Findable | undefined): Promise<void> {
   if (!one) return
-  open.value = false
   one.run?.()
+  // What was changed is taken up before this box, and its watchers with it, goes away.
+  await nextTick()
+  open.value = false
   if (one.to) await navigateTo(one.to)
 }
 </script>
