@@ -9,11 +9,9 @@ import listbox from '@primeuix/themes/aura/listbox'
 import menu from '@primeuix/themes/aura/menu'
 import message from '@primeuix/themes/aura/message'
 import popover from '@primeuix/themes/aura/popover'
-import progressbar from '@primeuix/themes/aura/progressbar'
 import radiobutton from '@primeuix/themes/aura/radiobutton'
 import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
-import skeleton from '@primeuix/themes/aura/skeleton'
 import stepper from '@primeuix/themes/aura/stepper'
 import textarea from '@primeuix/themes/aura/textarea'
 import toast from '@primeuix/themes/aura/toast'
@@ -108,11 +106,9 @@ export const settPreset = definePreset(
       menu,
       message,
       popover,
-      progressbar,
       radiobutton,
       select,
       selectbutton,
-      skeleton,
       stepper,
       textarea,
       toast,
@@ -137,7 +133,6 @@ export const settPreset = definePreset(
     components: {
       button: { root: { label: { fontWeight: '700' } }, colorScheme: { light: buttons, dark: buttons } },
       togglebutton: { colorScheme: { light: togglebuttons, dark: togglebuttons } },
-      progressbar: { root: { background: 'var(--paper-2)', height: '8px' }, value: { background: 'var(--moss)' } },
       tooltip: {
         colorScheme: {
           light: { root: { background: 'var(--ink)', color: 'var(--paper)' } },

@@ -1,6 +1,7 @@
 import { capital, REPRESENTATION_IDS } from '../../core/door'
 import type { Lesson } from '../../shared/lessons'
 import type { Findable } from '../utils/findable'
+import { SHEET_GROUPS } from '../utils/sheets'
 import { request } from '../utils/request'
 
 /** Lessons of so many days are found, from a week ago on. */
@@ -14,6 +15,7 @@ export function useFindable() {
   const { t } = useI18n()
   const { title } = useNames()
   const { chosen } = useTheme()
+  const { print } = usePrintPlan()
   const lessons = shallowRef<readonly Lesson[]>([])
   void courses.load().catch(() => undefined)
   void request<Lesson[]>(`/api/lessons?from=${today(DAYS.back)}&to=${today(DAYS.ahead)}`).then(
@@ -44,6 +46,16 @@ export function useFindable() {
       label: t(`find.${looks}`),
       run: () => void (chosen.value = looks),
     })),
+    ...(session.session.person
+      ? [
+          {
+            id: 'sign out',
+            kind: 'action' as const,
+            label: t('frame.signOut', { name: session.session.person.name }),
+            run: () => void session.signOut(),
+          },
+        ]
+      : []),
   ]
   const items = computed<readonly Findable[]>(() => [
     ...actions(),
@@ -75,6 +87,15 @@ export function useFindable() {
       more: learners.map(classroom.nameOf).join(', '),
       to: `/plan/lessons/${id}`,
     })),
+    ...SHEET_GROUPS.flatMap(({ title: group, sheets }) =>
+      sheets.map(({ id, title: name, first }) => ({
+        id: `sheet ${id}`,
+        kind: 'sheet' as const,
+        label: capital(name),
+        more: group,
+        run: () => void print([{ sheet: first, copies: 1 }]),
+      })),
+    ),
   ])
   return { items }
 }

@@ -1,5 +1,6 @@
 import type { RecordPage, RecordSummary } from '../../shared/listing'
-import type { Lesson } from '../../shared/lessons'
+import { spokenList } from '../../core/door'
+import { stateOf, type Lesson } from '../../shared/lessons'
 import { daysFrom } from '../../shared/days'
 import { request } from '../utils/request'
 import type { Queued } from '../utils/queued'
@@ -28,3 +29,21 @@ export const turnsOf = (lesson: Lesson, from = 0): readonly Queued[] =>
     mode,
     lesson: lesson.id,
   }))
+
+/** What a lesson is told by wherever it stands in a list: for whom, what about, how far it is. */
+export function useLessonLine() {
+  const classroom = useClassroom()
+  const { titleOf } = useCourses()
+  const namesIn = (lesson: Lesson): readonly string[] => lesson.learners.map(classroom.nameOf)
+  const stepsIn = (lesson: Lesson): readonly string[] => [...new Set(lesson.turns.map(({ step }) => titleOf(step)))]
+  return {
+    namesIn,
+    stepsIn,
+    lineOf: (lesson: Lesson) => ({
+      names: spokenList(namesIn(lesson)),
+      about: stepsIn(lesson).join('; '),
+      state: stateOf(lesson),
+      done: lesson.turns.filter(({ done }) => done).length,
+    }),
+  }
+}

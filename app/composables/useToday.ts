@@ -1,6 +1,5 @@
-import { isToCheck, MOVING_ON, type Step } from '../../core/course/index'
+import { isToCheck, MOVING_ON, planLesson, type Step } from '../../core/course/index'
 import { attempt } from '../../core/door'
-import { planLesson } from '../../core/course/index'
 import { daysBetween } from '../../shared/days'
 import type { Glance, Glanced } from '../../shared/learners'
 import { goesOnAt, stateOf, type Lesson } from '../../shared/lessons'
@@ -19,8 +18,8 @@ export interface LearnerToday {
   readonly met: number
   readonly tried: number
   readonly needed: number
-  /** Secure steps that are to be checked again. */
-  readonly checks: readonly Step[]
+  /** Secure steps that are to be checked again, by their whole names. */
+  readonly checks: readonly { readonly id: string; readonly title: string }[]
   /** Days since they were last seen, where that is long ago; else 0. */
   readonly away: number
   /** Whether every step is secure. */
@@ -47,7 +46,6 @@ export function useToday() {
   const { turnByTurn } = useSetToWork()
   const { all, look, standings, next, known, coming: comingTo, trouble } = useStandings()
   const failed = ref('')
-  const loaded = ref(false)
   const day = today()
   const lessons = shallowRef<readonly Lesson[]>([])
   const glances = shallowRef<ReadonlyMap<string, Glanced>>(new Map())
@@ -61,12 +59,17 @@ export function useToday() {
     } catch (error) {
       failed.value = (error as Error).message
     }
-    loaded.value = true
   }
   /** What the figures suggest comes by itself; without it Today has everything else. */
   async function glance(): Promise<void> {
-    const { learners } = await request<Glance>('/api/glance').catch(() => ({ learners: [] }))
-    glances.value = new Map(learners.map((l) => [l.learnerId, l]))
+    let after: string | null = ''
+    while (after !== null) {
+      const page: Glance = await request<Glance>(`/api/glance${after && `?after=${encodeURIComponent(after)}`}`).catch(
+        () => ({ learners: [], next: null }),
+      )
+      glances.value = new Map([...glances.value, ...page.learners.map((l) => [l.learnerId, l] as const)])
+      after = page.next
+    }
   }
 
   const ofToday = computed(() => lessons.value.filter((l) => l.day === day))
@@ -134,7 +137,8 @@ export function useToday() {
             Date.now(),
           ),
         )
-        .slice(0, MOST_CHECKS),
+        .slice(0, MOST_CHECKS)
+        .map(({ id }) => ({ id, title: courses.titleOf(id) })),
       away: away > LONG_AWAY ? away : 0,
       secure,
     }
@@ -165,7 +169,6 @@ export function useToday() {
     day,
     load,
     glance,
-    loaded,
     lessons,
     ofToday,
     nextLesson,

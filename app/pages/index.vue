@@ -2,8 +2,8 @@
 import { Form, type FormSubmitEvent } from '@primevue/forms'
 import { zodResolver } from '@primevue/forms/resolvers/zod'
 import { z } from 'zod'
-import { attempt, methodsOf, parseProblem, READY_SETS, type ReadySetId } from '../../core/door'
-import type { Hands } from '../../shared/schemas'
+import { attempt, methodsOf, parseProblem, READY_SETS, representationsFor, type ReadySetId } from '../../core/door'
+import { folded, type Hands } from '../../shared/schemas'
 
 /** The first run: the class, its words, a first problem; then the Bench. Where a class is here already, Today. */
 const classroom = useClassroom()
@@ -50,11 +50,25 @@ async function fromFile(file: File | undefined): Promise<void> {
 
 const busy = ref(false)
 const trouble = ref('')
-/** Where something is wrong, the step that it is in comes to the front. */
+/** In which step each field stands, and by which id. */
+const FIELDS = [
+  { name: 'room', id: 'room', step: 1 },
+  { name: 'names', id: 'names', step: 1 },
+  { name: 'problem', id: 'first-problem', step: 3 },
+] as const
+/** Asks the problem with the first material that can hold it; what is wrong where none can. */
+function ask(problem: string): string {
+  const fits = representationsFor(parseProblem(problem)).find((o) => o.fits)
+  return bench.ask(problem, fits ? { material: fits.representation } : {})?.message ?? ''
+}
+/** Where something is wrong, the step that it is in comes to the front, and its field has the focus. */
 async function start({ valid, values, errors }: FormSubmitEvent): Promise<void> {
   if (!valid) {
-    const { problem } = errors as unknown as Partial<Record<keyof Fields, readonly unknown[]>>
-    step.value = Object.keys(errors).length === 1 && problem ? 3 : 1
+    const wrong = errors as unknown as Partial<Record<keyof Fields, readonly unknown[]>>
+    const first = FIELDS.find(({ name }) => wrong[name]?.length)
+    step.value = first?.step ?? 1
+    await nextTick()
+    if (first) document.getElementById(first.id)?.focus()
     return
   }
   const { room, problem } = values as Fields
@@ -66,14 +80,15 @@ async function start({ valid, values, errors }: FormSubmitEvent): Promise<void> 
       words: set.value.words,
       hands: structuredClone(methodsOf(set.value)) as Hands,
     })
-    for (const name of namesIn(names.value))
+    // Those who were added before something went wrong are there already.
+    const there = classroom.learners.map((l) => folded(l.codeName))
+    for (const name of namesIn(names.value).filter((n) => !there.includes(folded(n))))
       await classroom.addLearner(name).catch((error: Error) => {
         throw new Error(t('start.notAdded', { name, why: error.message }), { cause: error })
       })
     classroom.learnerId = classroom.learners[0]?.id ?? null
-    const asked = bench.ask(problem.trim() || atFirst.problem)
-    if (asked) trouble.value = asked.message
-    else await navigateTo('/bench')
+    trouble.value = ask(problem.trim() || atFirst.problem)
+    if (!trouble.value) await navigateTo('/bench')
   } catch (error) {
     trouble.value = (error as Error).message
   }

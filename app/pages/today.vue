@@ -55,7 +55,7 @@ useHead({ title: () => `${t('today.title')} – Sett` })
         <NextLesson v-if="nextLesson" :lesson="nextLesson" @start="here.startLesson(nextLesson)" />
         <section v-else-if="first" class="card first">
           <h2>{{ first.name }}: {{ first.why }}</h2>
-          <p class="quiet">{{ t('today.firstWords') }}</p>
+          <p class="quiet">{{ t(ofToday.length ? 'today.allDone' : 'today.nonePlanned', { name: first.name }) }}</p>
           <Button aria-keyshortcuts="b" @click="startFirst"
             ><IconPlay /> {{ t('today.startWith', { name: first.name }) }}</Button
           >
@@ -135,11 +135,6 @@ useHead({ title: () => `${t('today.title')} – Sett` })
   justify-content: space-between;
   gap: 12px;
   min-height: 44px;
-}
-.plain {
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 .first {
   display: grid;

@@ -1,12 +1,10 @@
 import MiniSearch from 'minisearch'
 import type { RouteLocationRaw } from 'vue-router'
 
-/** In which order kinds stand where several are found. */
-export const FIND_KINDS = ['action', 'learner', 'page', 'step', 'material', 'lesson', 'sheet'] as const
 /** Something that can be found by its name: it leads to a page, or does something. */
 export interface Findable {
   readonly id: string
-  readonly kind: (typeof FIND_KINDS)[number]
+  readonly kind: 'action' | 'learner' | 'page' | 'step' | 'material' | 'lesson' | 'sheet'
   readonly label: string
   /** What tells it apart, said beside it and found too. */
   readonly more?: string

@@ -13,7 +13,7 @@ export interface Mark {
   readonly ground: number
 }
 
-/** How many grounds there are (main.css, `--mark-0` and on). */
+/** How many grounds there are; their colours are in LearnerMark.vue. */
 export const MARK_GROUNDS = 6
 const LEFT = 5
 const ALL = 32

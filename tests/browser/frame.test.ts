@@ -45,6 +45,26 @@ test('Find goes to a learner, a page and a material by keyboard alone, with a sl
   await press(Key.ENTER)
   await at('/bench')
   await text(here.driver, '.ask', /number line/)
+  // What is named while its page is open comes there too.
+  await find('drawn tens')
+  await byRole(here.driver, 'option', /^Drawn tens/)
+  await press(Key.ENTER)
+  await text(here.driver, '.ask', /drawn tens/)
+  await find('Wren')
+  await byRole(here.driver, 'option', /^Wren/)
+  await press(Key.ENTER)
+  await at('/learners/progress')
+  await find('Pip')
+  await byRole(here.driver, 'option', /^Pip/)
+  await press(Key.ENTER)
+  await here.driver.wait(
+    async () =>
+      (await here.driver.executeScript(
+        "return document.querySelector('.place select').selectedOptions[0].textContent.trim()",
+      )) === 'Pip',
+    20_000,
+    'Pip is not shown',
+  )
   await find('nothing is called this')
   await text(here.driver, '[role="dialog"]', 'Nothing has that name.')
   await press(Key.ESCAPE, Key.ESCAPE)
@@ -58,6 +78,11 @@ test('Today: its next lesson starts with one press; a day of the week shows its 
   await click('Start the lesson')
   await at('/bench')
   await (await byRole(here.driver, 'textbox', 'Type a move')).sendKeys('lay 5 tens', Key.ENTER)
+  await byRole(here.driver, 'button', '5 tens on the mat')
+  // What lies there now is gone on with as well.
+  await go('/today')
+  await click(/^Go on with /)
+  await at('/bench')
   await byRole(here.driver, 'button', '5 tens on the mat')
   // Another learner’s problem pushes it aside, unsaved.
   await (await byRole(here.driver, 'button', /^Learner: /)).click()
@@ -119,6 +144,7 @@ describe('the first run', () => {
     await noViolations(here.driver)
     const typed = await (await byRole(here.driver, 'textbox', 'Learners’ code names')).getAttribute('value')
     expect(typed).toBe('Wren, <Pip>')
+    expect(await active('e.id')).toBe('names')
   })
 
   test('from an empty folder to the first move: eight presses at the most, the words heard before they are taken', async () => {
@@ -139,10 +165,12 @@ describe('the first run', () => {
     await pressOn('button', 'Next')
     await byRole(here.driver, 'textbox', 'Problem')
     await noViolations(here.driver)
+    // A problem that blocks cannot hold comes with a material that can.
+    await (await byRole(here.driver, 'textbox', 'Problem')).sendKeys(Key.chord(Key.CONTROL, 'a'), '84 ÷ 6')
     await pressOn('button', 'Start at the Bench')
     await here.driver.wait(until.elementLocated(By.css('#mat > .mats')), 20_000)
     await pressOn('button', 'Next step')
-    await text(here.driver, '.course', 'lay 52')
+    await text(here.driver, '.course', '84')
     expect(presses).toBeLessThanOrEqual(8)
     const room = (await (await fetch(`${empty.url}/api/classroom`)).json()) as {
       classroom: { name: string; words: { exchange: string } }

@@ -49,10 +49,17 @@ export async function serve(
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   })
-  const ended = new Promise<void>((done) => child.once('exit', () => done()))
+  let isEnding = false
+  const ended = new Promise<void>((done) =>
+    child.once('exit', (code, signal) => {
+      if (!isEnding) console.error(`The server at ${port} ended by itself: ${signal ?? `code ${code}`}.`)
+      done()
+    }),
+  )
   const url = `http://127.0.0.1:${port}`
   await answering(`${url}/api/session`)
   const end = async (signal: NodeJS.Signals): Promise<void> => {
+    isEnding = true
     child.kill(signal)
     await ended
   }

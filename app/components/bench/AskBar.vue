@@ -45,7 +45,6 @@ watch(
   { immediate: true },
 )
 
-const MODES: readonly Mode[] = ['show', 'together', 'alone']
 /** What is typed, once it can be read; until then what is on the mat. */
 const typed = computed(() => attempt(() => parseProblem(text.value)))
 const onMat = computed(() => bench.bench.setup.problem)
@@ -220,18 +219,7 @@ defineExpose({
       >
         <span class="label">{{ wayName(bench.way) }}</span><span class="wedge" aria-hidden="true" />
       </button>
-      <div class="modes" role="group" :aria-label="t('ask.modes')">
-        <button
-          v-for="m in MODES"
-          :key="m"
-          type="button"
-          class="stone-button"
-          :aria-pressed="bench.bench.mode === m"
-          @click="workIn(m)"
-        >
-          {{ t(`ask.${m}`) }}
-        </button>
-      </div>
+      <ModeChoice class="modes" @choose="workIn" />
     </template>
     <p v-if="refused" id="problem-trouble" class="under trouble" role="alert">
       <span :lang="reason(refused.message).lang">{{ reason(refused.message).text }}</span>
@@ -320,13 +308,6 @@ defineExpose({
   border-top-color: currentcolor;
   translate: 0 3px;
 }
-.modes {
-  display: flex;
-}
-.modes .stone-button {
-  border-radius: 0;
-  margin-left: -1.5px;
-}
 .under {
   flex-basis: 100%;
   background: var(--paper-2);
@@ -406,9 +387,6 @@ defineExpose({
   }
   .modes {
     flex: 1 1 100%;
-  }
-  .modes .stone-button {
-    flex: 1;
   }
 }
 </style>

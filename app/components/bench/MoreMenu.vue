@@ -9,6 +9,7 @@ const ReadDialog = defineAsyncComponent(() => import('./ReadDialog.vue'))
 
 const bench = useBench()
 const { t } = useI18n()
+const find = useFind()
 const advising = ref(false)
 const reading = ref(false)
 const framing = ref(false)
@@ -68,7 +69,8 @@ const items = computed(() => [
     items: [
       { label: t('more.abacus'), command: () => (framing.value = true) },
       { label: t('more.notches'), command: () => navigateTo('/settings/touch-points') },
-      { label: t('more.room'), command: () => navigateTo('/settings') },
+      { label: t('frame.room'), command: () => navigateTo('/settings') },
+      { label: t('frame.find'), command: find.open },
     ],
   },
 ])

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { findIn, indexOf, type Findable } from '../../utils/findable'
 
-/** Finds learners, pages, steps, materials and lessons by name, with slips of the typing hand; and does a few things at once. */
+/** Finds learners, pages, steps, materials, lessons and sheets by name, with slips of the typing hand; and does a few things at once. */
 const open = defineModel<boolean>('open', { required: true })
 useReturnFocus()
 const { t } = useI18n()

@@ -2,12 +2,19 @@
 import { pretty, type RepresentationId } from '../../../core/door'
 import type { Draft } from '../../utils/kept'
 
-/** Work that was begun and not finished: at the Bench, a page that is being marked. Each is gone on with or discarded by itself. */
+/** Work at the Bench that is not saved yet: what lies there, and what was put aside. Each is gone on with or discarded by itself. */
 const { t } = useI18n()
 const bench = useBench()
 const classroom = useClassroom()
+/** So many are shown before somebody asks for all. */
 const MOST = 3
-const drafts = computed(() => [...bench.asides].reverse().slice(0, MOST))
+const every = ref(false)
+/** What lies on the Bench now, where it is somebody's work: steps that Sett showed are nobody's. */
+const lying = computed(() =>
+  bench.draft && (bench.draft.work.mode !== 'show' || bench.draft.byHand) ? bench.draft : null,
+)
+const all = computed(() => [...(lying.value ? [lying.value] : []), ...[...bench.asides].reverse()])
+const drafts = computed(() => (every.value ? all.value : all.value.slice(0, MOST)))
 const problem = (d: Draft): string => pretty(d.work.problem)
 function whatOf(d: Draft): string {
   const name = d.learner ? classroom.nameOf(d.learner) : ''
@@ -29,7 +36,7 @@ function undo(): void {
   discarded.value = ''
 }
 async function goOn(d: Draft): Promise<void> {
-  bench.openAside(d.id)
+  if (d !== lying.value) bench.openAside(d.id)
   await navigateTo('/bench')
 }
 </script>
@@ -37,7 +44,7 @@ async function goOn(d: Draft): Promise<void> {
 <template>
   <section v-if="drafts.length || discarded" class="card">
     <h2>{{ t('today.leftOff') }}</h2>
-    <ul>
+    <ul class="plain">
       <li v-for="d in drafts" :key="d.id">
         <MaterialPicture :id="materialOf(d)" class="picture" />
         <span class="said">
@@ -51,6 +58,7 @@ async function goOn(d: Draft): Promise<void> {
           @click="goOn(d)"
         />
         <Button
+          v-if="d !== lying"
           severity="secondary"
           text
           :label="t('today.discard')"
@@ -59,6 +67,13 @@ async function goOn(d: Draft): Promise<void> {
         />
       </li>
     </ul>
+    <Button
+      v-if="all.length > drafts.length"
+      severity="secondary"
+      text
+      :label="t('today.leftMore', { n: all.length })"
+      @click="every = true"
+    />
     <p v-if="discarded" class="in-row" role="status">
       {{ t('today.discarded', { what: discarded }) }}
       <Button severity="secondary" :label="t('today.undo')" @click="undo" />
@@ -67,11 +82,6 @@ async function goOn(d: Draft): Promise<void> {
 </template>
 
 <style scoped>
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
 li {
   display: flex;
   flex-wrap: wrap;

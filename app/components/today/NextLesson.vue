@@ -1,22 +1,19 @@
 <script setup lang="ts">
 import { capital, spokenList } from '../../../core/door'
-import { stateOf, type Lesson } from '../../../shared/lessons'
+import type { Lesson } from '../../../shared/lessons'
 
 /** The lesson that comes next: what it is about, with a picture of its material, and one button that starts it. */
 const props = defineProps<{ lesson: Lesson }>()
 const emit = defineEmits<{ start: [] }>()
 const { t } = useI18n()
 const { called } = useNames()
-const { titleOf } = useCourses()
-const classroom = useClassroom()
-const names = computed(() => spokenList(props.lesson.learners.map(classroom.nameOf)))
-const title = computed(() => [...new Set(props.lesson.turns.map((turn) => titleOf(turn.step)))].join('; '))
+const { lineOf } = useLessonLine()
+const line = computed(() => lineOf(props.lesson))
+const underWay = computed(() => line.value.state === 'under way')
 const materials = computed(() => [...new Set(props.lesson.turns.map((turn) => turn.material))])
-const done = computed(() => props.lesson.turns.filter((turn) => turn.done).length)
-const underWay = computed(() => stateOf(props.lesson) === 'under way')
 const when = computed(() => {
   const { at, turns } = props.lesson
-  return underWay.value ? t('today.underWay', { at, done: done.value, of: turns.length }) : t('today.next', { at })
+  return underWay.value ? t('today.underWay', { at, done: line.value.done, of: turns.length }) : t('today.next', { at })
 })
 /** How many are shown, worked together and worked alone. */
 const parts = computed(() => {
@@ -30,7 +27,7 @@ const parts = computed(() => {
 </script>
 
 <template>
-  <section class="card next" :aria-label="names">
+  <section class="card next" :aria-label="line.names">
     <MaterialPicture :id="materials[0]!" class="picture" />
     <div class="said">
       <p class="when">
@@ -39,8 +36,10 @@ const parts = computed(() => {
           >{{ t('today.minutes', lesson.minutes) }}, {{ t('today.problems', lesson.turns.length) }}</span
         >
       </p>
-      <h2>{{ title }}</h2>
-      <p class="quiet">{{ t('today.with', { names, materials: spokenList(materials.map(called)) }) }} {{ parts }}</p>
+      <h2>{{ line.about }}</h2>
+      <p class="quiet">
+        {{ t('today.with', { names: line.names, materials: spokenList(materials.map(called)) }) }} {{ parts }}
+      </p>
       <div class="in-row">
         <Button aria-keyshortcuts="b" @click="emit('start')">
           <IconPlay /> {{ underWay ? t('today.goOn') : t('today.start') }}

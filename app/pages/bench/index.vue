@@ -5,17 +5,14 @@ import {
   packOf,
   pretty,
   numberText,
-  REPRESENTATION_IDS,
   type RepresentationId,
   REPRESENTATIONS,
 } from '../../../core/door'
 import type { AbacusState } from '../../../core/representation/abacus/index'
-import type { SavedRecord } from '../../../shared/schemas'
 import { matOf } from '../../mats'
 import { placesOf } from '../../utils/lit'
 import { placesFor } from '../../utils/placesFor'
 import type { Draft } from '../../utils/kept'
-import { request } from '../../utils/request'
 import { focusHome } from '../../composables/useReturnFocus'
 
 const FirstCard = defineAsyncComponent(() => import('../../components/bench/shelf/FirstCard.vue'))
@@ -28,7 +25,6 @@ const { t } = useI18n()
 const { title, foreign } = useNames()
 const { figures } = useFigures()
 const classroom = useClassroom()
-const route = useRoute()
 const { tell } = useNotice()
 const presenting = usePresenting()
 const showing = useShowing()
@@ -49,29 +45,7 @@ const foot = ref<{ advise: () => void; focusMoveLine: () => void } | null>(null)
 const whisper = ref('')
 const trouble = ref('')
 
-await open()
-async function open(): Promise<void> {
-  const wanted = route.query.record
-  const material = REPRESENTATION_IDS.find((id) => id === route.query.material)
-  if (!allHere.value && (wanted || material || bench.drafted || opensWithMore()))
-    await fetchAll().catch((error: Error) => {
-      trouble.value = error.message
-      bench.material = 'blocks'
-      bench.beside = null
-    })
-  if (typeof wanted === 'string') {
-    try {
-      const refused = bench.open(await request<SavedRecord>(`/api/records/${encodeURIComponent(wanted)}`))
-      if (refused) trouble.value = refused.message
-    } catch (error) {
-      trouble.value = (error as Error).message
-    }
-  } else if (bench.bench.log.length === 0 && !bench.restore() && !bench.resumeTurn()) bench.ask(bench.problem)
-  if (material && material !== bench.material) {
-    const refused = bench.moveTo(material)
-    if (refused) trouble.value = refused.message
-  }
-}
+await useBenchOpening(trouble)
 const { locale } = useI18n({ useScope: 'global' })
 watch([() => classroom.spoken, locale], () => bench.bench.log.length === 0 && bench.again())
 

@@ -9,8 +9,14 @@ const courses = useCourses()
 const names = useMistakeNames()
 const learner = ref(classroom.learnerId)
 const p = useProgress()
-const { learner: asked, step: askedStep } = useRoute().query
-if (typeof asked === 'string' && classroom.learners.some((l) => l.id === asked)) learner.value = asked
+const route = useRoute()
+const { step: askedStep } = route.query
+/** The learner that the address names, as Find does, also while the page is open. */
+watch(
+  () => route.query.learner,
+  (asked) => void (classroom.learners.some((l) => l.id === asked) && (learner.value = asked as string)),
+  { immediate: true },
+)
 if (typeof askedStep === 'string') p.step.value = askedStep
 await courses.load().catch(() => undefined)
 await Promise.all([p.loadRules(), p.load(learner.value)])

@@ -59,8 +59,14 @@ const sayOfStrand = (knows: boolean): Promise<void> =>
     strandOf(courses.steps, chosen.value.strand).map((s) => ({ step: s.id, knows })),
   )
 const laid = computed(() => laidOf(classroom.learnerId))
-const { query } = useRoute()
-const chosenId = ref(typeof query.step === 'string' ? query.step : '')
+const route = useRoute()
+const chosenId = ref('')
+/** A step that the address names, as Find does, also while the map is open. */
+watch(
+  () => route.query.step,
+  (step) => void (typeof step === 'string' && (chosenId.value = step)),
+  { immediate: true },
+)
 const chosen = computed<Step>(() => courses.stepOf(chosenId.value) ?? next.value ?? courses.steps[0]!)
 const choose = (id: string): void => void (chosenId.value = id)
 const had = computed(() => all.value.get(classroom.learnerId ?? '')?.had ?? [])

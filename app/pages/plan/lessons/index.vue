@@ -5,9 +5,9 @@ import { request } from '../../../utils/request'
 /** All lessons: those to come, and those of the last weeks. */
 definePageMeta({ role: 'teacher' })
 const DAYS = { back: -28, ahead: 120 } as const
-const classroom = useClassroom()
 const courses = useCourses()
 const { t } = useI18n()
+const { namesIn, stepsIn } = useLessonLine()
 const lessons = shallowRef<readonly Lesson[]>([])
 const trouble = ref('')
 try {
@@ -26,13 +26,7 @@ const parts = computed(() => [
 ])
 async function calendar(): Promise<void> {
   const text = await calendarOf(
-    lessons.value
-      .filter((l) => l.day >= day)
-      .map((l) => ({
-        ...l,
-        names: l.learners.map(classroom.nameOf),
-        steps: [...new Set(l.turns.map((turn) => courses.titleOf(turn.step)))],
-      })),
+    lessons.value.filter((l) => l.day >= day).map((l) => ({ ...l, names: namesIn(l), steps: stepsIn(l) })),
   )
   download('lessons.ics', text, 'text/calendar')
 }
@@ -61,11 +55,3 @@ useHead({ title: () => `${t('lessons.title')} – Sett` })
     </section>
   </div>
 </template>
-
-<style scoped>
-.plain {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-</style>
