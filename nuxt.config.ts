@@ -7,8 +7,11 @@ import words from '@intlify/unplugin-vue-i18n/vite'
 const CONTROLS = [
   'Button',
   'Checkbox',
+  'Column',
   'DataTable',
   'Dialog',
+  'Drawer',
+  'InputNumber',
   'InputText',
   'Listbox',
   'Menu',
@@ -33,10 +36,12 @@ const ICONS = [
   'Check',
   'ChevronDown',
   'Download',
+  'Ellipsis',
   'Eye',
   'Maximize',
   'Mic',
   'Minus',
+  'Pencil',
   'Play',
   'Plus',
   'Printer',
@@ -45,6 +50,7 @@ const ICONS = [
   'Settings',
   'Square',
   'Trash2',
+  'TriangleAlert',
   'Undo2',
   'Volume2',
   'X',
@@ -74,6 +80,11 @@ export default defineNuxtConfig({
     '@nuxt/eslint',
   ],
   hooks: {
+    // The page of all controls is for whoever builds Sett.
+    'pages:extend': (pages) => {
+      const at = pages.findIndex(({ path }) => path === '/settings/about/controls')
+      if (at >= 0 && process.env.NODE_ENV === 'production') pages.splice(at, 1)
+    },
     // Nothing is fetched that the page does not ask for: not every mat, nor an icon font in four formats.
     'build:manifest': (manifest) => {
       for (const file of Object.values(manifest)) file.prefetch = false

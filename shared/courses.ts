@@ -24,6 +24,8 @@ const limits = z
 const stepSchema = z.strictObject({
   id: ident,
   title: named('A step’s title', 80),
+  short: named('A step’s short name', 40).optional(),
+  sample: named('A step’s sample problem', 80).optional(),
   strand: oneOf(STRANDS),
   limits,
   restsOn: some(ident, 20, 'Steps to rest on'),

@@ -4,6 +4,8 @@ import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
 import datatable from '@primeuix/themes/aura/datatable'
 import dialog from '@primeuix/themes/aura/dialog'
+import drawer from '@primeuix/themes/aura/drawer'
+import inputnumber from '@primeuix/themes/aura/inputnumber'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import listbox from '@primeuix/themes/aura/listbox'
 import menu from '@primeuix/themes/aura/menu'
@@ -101,6 +103,8 @@ export const settPreset = definePreset(
       checkbox,
       datatable,
       dialog,
+      drawer,
+      inputnumber,
       inputtext,
       listbox,
       menu,

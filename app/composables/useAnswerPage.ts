@@ -1,5 +1,5 @@
 import { FAMILIES, WORKED_WITH, type Family, type WorkedWith } from '../../core/diagnose/index'
-import { emptyRow, filledRows, MOST_ROWS, type AnswerRow } from '../utils/answerRows'
+import { emptyRow, filledRows, linesOf, MOST_ROWS, type AnswerRow } from '../utils/answerRows'
 
 /** How often a learner is taken to slip; found from the page itself where nothing is known. */
 export const SLIP_RATES = { found: undefined, seldom: 0.03, sometimes: 0.1, often: 0.2 } as const
@@ -11,6 +11,8 @@ export function useAnswerPage() {
   const kept = useLocalStorage('sett.marking', {
     rows: [] as AnswerRow[],
     aside: [] as AnswerRow[],
+    /** The lines as they were saved last with a learner, so that it shows whether these are. */
+    saved: '',
     with: 'paper' as WorkedWith,
     above: false,
     slips: 'found' as keyof typeof SLIP_RATES,
@@ -27,6 +29,7 @@ export function useAnswerPage() {
   kept.value = {
     rows: sound(now.rows),
     aside: sound(now.aside),
+    saved: isText(now.saved) ? now.saved : '',
     with: WORKED_WITH.includes(now.with) ? now.with : 'paper',
     above: now.above === true,
     slips: now.slips in SLIP_RATES ? now.slips : 'found',
@@ -49,5 +52,7 @@ export function useAnswerPage() {
     kept.value.aside = filledRows(kept.value.rows)
     kept.value.rows = rows
   }
-  return { kept, replace, add, bringBack }
+  /** Remembers that the lines as they are now are saved. */
+  const markSaved = (): void => void (kept.value.saved = linesOf(filledRows(kept.value.rows)))
+  return { kept, replace, add, bringBack, markSaved }
 }

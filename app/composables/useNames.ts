@@ -13,11 +13,12 @@ import {
   wayById,
   type WayId,
 } from '../../core/door'
+import type { Strand } from '../../core/course/index'
 import { spanish as fetched } from '../utils/languages'
 
 /** What things are called at the Bench, in the class's words and language. */
 export function useNames() {
-  const { locale } = useI18n({ useScope: 'global' })
+  const { locale, t } = useI18n({ useScope: 'global' })
   const classroom = useClassroom()
   /** The language of the page besides English, or null. */
   const own = computed(() => (locale.value === 'es' ? fetched.value : null))
@@ -37,6 +38,8 @@ export function useNames() {
     /** A material's name, and as a sentence calls it. */
     title: (id: RepresentationId): string => ownTitle(id) ?? REPRESENTATIONS[id].title,
     called: (id: RepresentationId): string => ownTitle(id) ?? REPRESENTATIONS[id].called,
+    /** A strand of steps, as a heading. */
+    strand: (id: Strand): string => inClassWords(t(`strand.${id}`), pack.value),
     way: (id: WayId): string => own.value?.ways[id]?.[0] ?? inClassWords(wayById(id).title, pack.value),
     school: (id: WayId, inEnglishWords: string): string =>
       own.value?.ways[id]?.[1] ?? inClassWords(inEnglishWords, pack.value),

@@ -9,6 +9,8 @@ export interface PrintPlan {
   /** A lesson by its id, or none. */
   readonly lesson: string | null
   readonly learners: readonly string[]
+  /** Whether it was changed since it was last printed. */
+  readonly begun: boolean
   /** What was here before something else took its place, to be brought back. */
   readonly before: PrintPlan | null
 }
@@ -19,6 +21,7 @@ const AT_FIRST: PrintPlan = {
   sheets: [{ sheet: { kind: 'problems', layout: 'squares', shown: 'blank' }, copies: 1 }],
   lesson: null,
   learners: [],
+  begun: false,
   before: null,
 }
 
@@ -34,6 +37,7 @@ function sound(kept: Partial<PrintPlan>): PrintPlan {
     },
     problems: typeof kept.problems === 'string' ? kept.problems : AT_FIRST.problems,
     sheets: isSheets(kept.sheets) ? kept.sheets : AT_FIRST.sheets,
+    begun: kept.begun === true,
     before: kept.before && isSheets(kept.before.sheets) ? { ...AT_FIRST, ...kept.before, before: null } : null,
     lesson: typeof kept.lesson === 'string' ? kept.lesson : null,
     learners: Array.isArray(kept.learners) ? kept.learners.filter((id) => typeof id === 'string') : [],
@@ -47,7 +51,8 @@ const isSheets = (sheets: unknown): sheets is readonly ChosenSheet[] =>
 export function usePrintPlan() {
   const kept = useLocalStorage<PrintPlan>('sett.paper', AT_FIRST)
   kept.value = sound(kept.value)
-  const put = (change: Partial<PrintPlan>): void => void (kept.value = { ...kept.value, ...change })
+  const put = (change: Partial<PrintPlan>): void => void (kept.value = { ...kept.value, begun: true, ...change })
+  const donePrinting = (): void => put({ begun: false })
   /** Puts another print in the place of this one, which is kept aside. */
   function replace(change: Partial<PrintPlan>): void {
     const { before, ...now } = kept.value
@@ -64,5 +69,5 @@ export function usePrintPlan() {
     replace({ lesson: null, ...change, sheets })
     await navigateTo('/plan/print')
   }
-  return { plan: kept, put, replace, bringBack, print }
+  return { plan: kept, put, donePrinting, replace, bringBack, print }
 }

@@ -90,7 +90,7 @@ export function standingTold({ worked, right, days, holds, told }: StepStanding)
   if (worked === 0) return said || 'not worked yet'
   return (
     (said ? `${said}; ` : '') +
-    `${right} of ${worked} without help, on ${days} ${days === 1 ? 'day' : 'days'}${holds ? '; it holds' : ''}`
+    `${right} of ${worked} without help, on ${days} ${days === 1 ? 'day' : 'days'}${holds ? '; secure' : ''}`
   )
 }
 

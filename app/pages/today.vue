@@ -22,6 +22,7 @@ const later = computed(() => {
   const coming = lessons.value.filter((l) => l.day > day)
   return [...left, ...coming.slice(0, Math.max(0, MOST_COMING - left.length))]
 })
+const missing = useShortages(() => [...(nextLesson.value ? [nextLesson.value] : []), ...later.value])
 const facts = computed(() =>
   t('today.facts', {
     lessons: capital(t('today.lessons', ofToday.value.length)),
@@ -52,7 +53,12 @@ useHead({ title: () => `${t('today.title')} – Sett` })
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <div class="columns">
       <div class="column">
-        <NextLesson v-if="nextLesson" :lesson="nextLesson" @start="here.startLesson(nextLesson)" />
+        <NextLesson
+          v-if="nextLesson"
+          :lesson="nextLesson"
+          :missing="missing.get(nextLesson.id)"
+          @start="here.startLesson(nextLesson)"
+        />
         <section v-else-if="first" class="card first">
           <h2>{{ first.name }}: {{ first.why }}</h2>
           <p class="quiet">{{ t(ofToday.length ? 'today.allDone' : 'today.nonePlanned', { name: first.name }) }}</p>
@@ -73,7 +79,13 @@ useHead({ title: () => `${t('today.title')} – Sett` })
             />
           </div>
           <ul v-if="later.length" class="plain">
-            <LessonRow v-for="l in later" :key="l.id" :lesson="l" :with-day="l.day !== looked" />
+            <LessonRow
+              v-for="l in later"
+              :key="l.id"
+              :lesson="l"
+              :with-day="l.day !== looked"
+              :missing="missing.get(l.id)"
+            />
           </ul>
           <p v-else class="quiet">{{ t('today.noLesson') }}</p>
         </section>

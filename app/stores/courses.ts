@@ -15,7 +15,13 @@ export const useCourses = defineStore('courses', () => {
   const course = computed<Course>(() => byId(here.value?.chosen ?? '') ?? COURSES[0]!)
   /** The steps as the class calls them. */
   const named = (title: string): string => inClassWords(title, packOf(classroom.words))
-  const steps = computed<readonly Step[]>(() => shownSteps(course.value).map((s) => ({ ...s, title: named(s.title) })))
+  const steps = computed<readonly Step[]>(() =>
+    shownSteps(course.value).map((s) => ({
+      ...s,
+      title: named(s.title),
+      ...(s.short ? { short: named(s.short) } : {}),
+    })),
+  )
   const stepOf = (id: string): Step | undefined =>
     steps.value.find((s) => s.id === id) ?? course.value.steps.find((s) => s.id === id)
 

@@ -15,6 +15,10 @@ export const isEmptyRow = ({ problem, answer, above }: AnswerRow): boolean =>
 /** Rows that have a problem, or should have one, without the empty ones. */
 export const filledRows = (rows: readonly AnswerRow[]): AnswerRow[] => rows.filter((row) => !isEmptyRow(row))
 
+/** Rows as one text, by which two pages are told apart. */
+export const linesOf = (rows: readonly AnswerRow[]): string =>
+  rows.map(({ problem, answer, above }) => [problem, answer, above].join('\t')).join('\n')
+
 /**
  * One line as a row: cells parted by tabs (from a table), else a problem and what follows its equals sign. A problem that asks for
  * another name of a number has an equals sign of its own (`2/3 = ?/12`).

@@ -27,9 +27,20 @@ function exchanging(text: string, { verb, link, noun, done, doing }: WordPack['e
     .replace(/\bexchange\b/gi, (word) => like(word, verb))
 }
 
-/** A text in the class's words: for exchanging, for the lowest place, and nought or zero. */
+const TAKING: Readonly<Record<string, string>> = {
+  subtract: 'take away',
+  subtracts: 'takes away',
+  subtracted: 'taken away',
+  subtracting: 'taking away',
+}
+/** “Subtract” where a class says “take away”. */
+const taking = (text: string): string =>
+  text.replace(/\bsubtract(?:s|ed|ing)?\b/gi, (word) => like(word, TAKING[word.toLowerCase()]!))
+
+/** A text in the class's words: for taking away, for exchanging, for the lowest place, and nought or zero. */
 export function inClassWords(text: string, pack: WordPack): string {
-  const exchanged = pack.exchange.verb === 'exchange' ? text : exchanging(text, pack.exchange)
+  const taken = pack.take === 'take away' ? taking(text) : text
+  const exchanged = pack.exchange.verb === 'exchange' ? taken : exchanging(taken, pack.exchange)
   const placed =
     pack.ones[1] === 'ones' ? exchanged : exchanged.replace(/\b(o)nes\b/gi, (_, o: string) => like(o, pack.ones[1]))
   return pack.numbers.zero === 'nought'

@@ -98,6 +98,7 @@ test('a learner who is erased goes from what this browser holds of lessons, and 
     sheets: [],
     lesson: null,
     learners: ['wren', 'pip'],
+    begun: false,
     before: null,
   } as const
   const { learners, before } = printWithout({ ...print, before: print }, 'wren')

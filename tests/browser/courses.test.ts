@@ -13,26 +13,32 @@ beforeAll(() => {
 })
 afterEach(() => size(1280, 800))
 
+/** Chooses from a list of PrimeVue's. */
 const choose = async (label: string, option: string): Promise<void> => {
+  await (await byRole(driver, 'combobox', label)).click()
+  await (await byRole(driver, 'option', option)).click()
+}
+/** Chooses from a list of the browser's own, as the page of a school's courses still has them. */
+const chooseOld = async (label: string, option: string): Promise<void> => {
   const select = await byRole(driver, 'combobox', label)
   await select.findElement(By.xpath(`./option[normalize-space(.)="${option}"]`)).click()
 }
 const open = async (): Promise<void> => {
   await driver.get(`${app.url}/plan/steps`)
-  await byRole(driver, 'heading', 'Courses')
-  await text(driver, '.next', 'Next for Wren')
+  await byRole(driver, 'heading', 'Steps')
+  await text(driver, '.page-header', 'Next for Wren')
 }
 const listed = (): Promise<string[]> =>
   driver
-    .executeScript<string[]>("return [...document.querySelectorAll('.problems li')].map((li) => li.innerText)")
+    .executeScript<string[]>("return [...document.querySelectorAll('.problems li')].map((li) => li.textContent)")
     .then((all) => all.map((t) => t.replaceAll('−', '-').replaceAll('×', '*').replaceAll('÷', '/')))
 
 test('the map says where a learner stands and what is next; a step has its problems, and leads to the Bench', async () => {
   await open()
   // Wren has been at taking away with an exchange: what that rests on is taken as laid.
-  await text(driver, '.next', 'Tens and ones, one exchange')
+  await text(driver, '.page-header', 'Take away two-digit numbers, one exchange')
   await noViolations(driver)
-  await click(/^Across a nought/)
+  await click(/^Take away across a nought/)
   await text(driver, '[aria-label="The step"]', 'stopped exchanging at a nought')
   const problems = await listed()
   expect(problems).toHaveLength(8)
@@ -42,7 +48,7 @@ test('the map says where a learner stands and what is next; a step has its probl
   await (await byRole(driver, 'link', 'Some go: how many now')).sendKeys(Key.ENTER)
   await text(driver, '.told .text', /How many [\s\S]* now\?/)
   await driver.navigate().back()
-  await click(/^Across a nought/)
+  await click(/^Take away across a nought/)
   await click('chips')
   await driver.wait(async () => new URL(await driver.getCurrentUrl()).pathname === '/bench', 10_000)
   const asked = await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')
@@ -57,34 +63,34 @@ const focused = (): Promise<string> =>
 
 test('by keyboard: arrow keys go from stone to stone, one is chosen, and what it rests on is one key away', async () => {
   await open()
-  const now = await driver.findElement(By.css('.step.now'))
+  const now = await driver.findElement(By.css('.step.chosen'))
   await driver.executeScript('arguments[0].focus()', now)
   await here.press(Key.HOME)
   expect(await focused()).toMatch(/^Take away within 10/)
   await here.press(Key.ARROW_UP)
   expect(await focused()).toMatch(/^Add within 5/)
   await here.press(Key.ARROW_LEFT)
-  expect(await focused()).toMatch(/^Thousands/)
+  expect(await focused()).toMatch(/^Numbers to 9,999 with thousands/)
   await here.press(Key.ARROW_RIGHT, Key.ARROW_RIGHT)
   expect(await focused()).toMatch(/^Add within 10/)
   // The whole map is one stop of the Tab key.
   expect(await driver.executeScript('return document.querySelectorAll(\'.map .step[tabindex="0"]\').length')).toBe(1)
-  const stone = await byRole(driver, 'button', /^Tens and ones, over a hundred/)
+  const stone = await byRole(driver, 'button', /^Add two-digit numbers past 100/)
   await driver.executeScript('arguments[0].focus()', stone)
   await stone.sendKeys(Key.ENTER)
-  await text(driver, '[aria-label="The step"] h2', 'Tens and ones, over a hundred')
-  const under = await byRole(driver, 'button', 'Tens and ones, one exchange')
+  await text(driver, '[aria-label="The step"] h2', 'Add two-digit numbers past 100')
+  const under = await byRole(driver, 'button', 'Add two-digit numbers, one exchange')
   await driver.executeScript('arguments[0].focus()', under)
   await under.sendKeys(Key.ENTER)
-  await text(driver, '[aria-label="The step"] h2', 'Tens and ones, one exchange')
+  await text(driver, '[aria-label="The step"] h2', 'Add two-digit numbers, one exchange')
 })
 
 test('a learner is placed with few questions, by keyboard, in two sittings, stopped at any moment', async () => {
   await open()
-  await click('Find where Wren stands')
-  await choose('In', 'Taking away')
+  await click('Find Wren’s step')
+  await choose('Strand', 'Taking away')
   const strand = STEPS.filter((s) => s.strand === 'taking away')
-  const ask = () => driver.executeScript<string>("return document.querySelector('.ask .big')?.innerText ?? ''")
+  const ask = () => driver.executeScript<string>("return document.querySelector('.ask .question')?.innerText ?? ''")
   /** Everything up to one exchange is answered rightly, beyond it the smaller digit is taken from the larger. */
   const answer = (problem: string): string => {
     const [a, b] = problem.replaceAll('−', '-').replace(' = ?', '').split(' - ').map(Number) as [number, number]
@@ -106,30 +112,29 @@ test('a learner is placed with few questions, by keyboard, in two sittings, stop
     await driver.wait(async () => (await ask()) !== problem, 20_000)
     if (asked === 2) {
       await driver.navigate().refresh()
-      await click('Find where Wren stands')
-      await text(driver, '.known', 'So far: this is the step to work on')
+      await text(driver, '.known', 'So far')
     }
   }
   expect(asked).toBeLessThanOrEqual(12)
-  await text(driver, '.known', /Result: this is the step to work on\.\s*Taking away\s*Three digits, one exchange/)
+  await text(driver, '.known', /Result\s*Taking away\s*Take away three-digit numbers, one exchange/)
   await noViolations(driver)
-  await click('Three digits, one exchange')
-  await text(driver, '[aria-label="The step"] h2', 'Three digits, one exchange')
+  await (await byRole(driver, 'link', 'Take away three-digit numbers, one exchange')).click()
+  await text(driver, '[aria-label="The step"] h2', 'Take away three-digit numbers, one exchange')
 })
 
 test('on every strand at once twelve questions say for each where to go on', async () => {
   await open()
-  await click('Find where Wren stands')
-  await choose('In', 'Everything')
-  const ask = () => driver.executeScript<string>("return document.querySelector('.ask .big')?.innerText ?? ''")
+  await click('Find Wren’s step')
+  await choose('Strand', 'Everything')
+  const ask = () => driver.executeScript<string>("return document.querySelector('.ask .question')?.innerText ?? ''")
   let asked = 0
   for (let problem = await ask(); problem !== ''; problem = await ask()) {
     expect(++asked).toBeLessThanOrEqual(12)
-    await click('Nothing written')
+    await click('Not yet')
     await driver.wait(async () => (await ask()) !== problem, 20_000)
   }
-  await text(driver, '.known', 'Result: these are the steps to work on')
-  await text(driver, '.known', /Counting\s*Count to 5/)
+  await text(driver, '.known', 'Result')
+  await text(driver, '.known', /Counting and place value\s*Count to 5/)
   await noViolations(driver)
 })
 
@@ -137,28 +142,33 @@ test('the map is narrowed, made larger, and follows the course that the room tak
   await open()
   const stones = () => driver.executeScript<number>("return document.querySelectorAll('.map .step').length")
   expect(await stones()).toBe(STEPS.length)
-  await (await byRole(driver, 'searchbox', 'Look for')).sendKeys('nought')
+  await (await byRole(driver, 'searchbox', 'Find a step')).sendKeys('nought')
   await driver.wait(async () => (await stones()) < 15, 3000)
-  await byRole(driver, 'button', /^Across a nought/)
-  await (await byRole(driver, 'searchbox', 'Look for')).sendKeys(' of lava')
-  await text(driver, '.map', 'No step has that')
-  await (await byRole(driver, 'searchbox', 'Look for')).clear()
-  await (await byRole(driver, 'searchbox', 'Look for')).sendKeys(' ')
+  await byRole(driver, 'button', /^Take away across a nought/)
+  await (await byRole(driver, 'searchbox', 'Find a step')).sendKeys(' of lava')
+  await text(driver, '.map', 'No step fits')
+  await (await byRole(driver, 'searchbox', 'Find a step')).clear()
+  await (await byRole(driver, 'searchbox', 'Find a step')).sendKeys(' ')
+  await click('Filter')
   await choose('Show', 'Next and begun')
   await driver.wait(async () => (await stones()) < 8, 3000)
-  await choose('Show', 'All steps')
+  await choose('Year or grade', 'Grade 2')
+  await noViolations(driver)
+  await click('Show all steps')
+  await here.press(Key.ESCAPE)
+  await driver.wait(async () => (await stones()) === STEPS.length, 3000)
   const height = () => driver.executeScript<number>("return document.querySelector('.map .step').offsetHeight")
   const before = await height()
   await click('Larger stones')
   expect(await height()).toBeGreaterThan(before)
   await click('Smaller stones')
-  await choose('The room’s course', 'Columns late')
-  await text(driver, '.about-course', 'The column sheet waits')
-  await click(/^Tens and ones, no exchange/)
-  const shown = await driver.executeScript<string>("return document.querySelector('.about dl').innerText")
-  expect(shown).not.toContain('column sheet')
-  await choose('The room’s course', 'Ones first')
-  await text(driver, '.about-course', 'Columns from the first tens')
+  await choose('Course', 'Columns late')
+  await click(/^Take away two-digit numbers, no exchange/)
+  const shown = (): Promise<string> =>
+    driver.executeScript<string>("return document.querySelector('.details .materials').innerText")
+  await driver.wait(async () => !(await shown()).includes('column sheet'), 5000)
+  await choose('Course', 'Ones first')
+  await driver.wait(async () => (await shown()).includes('column sheet'), 5000)
 })
 
 test('a school copies a course, changes a step, hides one, is told what is wrong, and keeps it', async () => {
@@ -167,15 +177,15 @@ test('a school copies a course, changes a step, hides one, is told what is wrong
   await noViolations(driver)
   await click('Copy')
   await text(driver, '.found', 'Nothing is wrong')
-  await click('Tens and ones, one exchange')
-  await choose('Columns that carry', '2')
+  await click('Add two-digit numbers, one exchange')
+  await chooseOld('Columns that carry', '2')
   await text(driver, '.found', /do not go together/)
   expect(await (await byRole(driver, 'button', 'Keep it')).isEnabled()).toBe(false)
   // What is not kept yet is there again after the page was left.
   await driver.navigate().refresh()
-  await choose('Course', 'Ones first, ours')
-  await click('Tens and ones, one exchange')
-  await choose('Columns that carry', '1')
+  await chooseOld('Course', 'Ones first, ours')
+  await click('Add two-digit numbers, one exchange')
+  await chooseOld('Columns that carry', '1')
   await text(driver, '.found', 'Nothing is wrong')
   const say = await byRole(driver, 'textbox', 'What to say, a line each')
   await say.sendKeys(Key.END, Key.ENTER, 'Ten reeds make a bundle.', Key.TAB)
@@ -183,9 +193,9 @@ test('a school copies a course, changes a step, hides one, is told what is wrong
   await byRole(driver, 'button', 'Count to 5: show')
   await click('Take the last change back')
   await byRole(driver, 'button', 'Count to 5: hide')
-  await click('An addend near a ten: hide')
-  await byRole(driver, 'button', 'An addend near a ten: show')
-  await click('Across a nought: earlier')
+  await click('Add a number near a ten: hide')
+  await byRole(driver, 'button', 'Add a number near a ten: show')
+  await click('Subtract across a nought: earlier')
   await click(/^Add a step/)
   await text(driver, '.found', 'Nothing is wrong')
   await noViolations(driver)
@@ -207,14 +217,14 @@ test('a school copies a course, changes a step, hides one, is told what is wrong
   const ids = steps.map((s) => s.id)
   expect(ids.indexOf('take-across')).toBeLessThan(ids.indexOf('take-3-3-two'))
   await driver.get(`${app.url}/plan/steps`)
-  await choose('The room’s course', 'Ones first, ours')
+  await choose('Course', 'Ones first, ours')
   // A step of the same name is shown before and after, so the stone itself is waited for.
   await driver.wait(
     async () => (await driver.findElements(By.css('[data-step="add-2-2-near"]'))).length === 0,
     20_000,
     'the hidden step leaves the map',
   )
-  await choose('The room’s course', 'Ones first')
+  await choose('Course', 'Ones first')
 })
 
 test.each([

@@ -164,7 +164,7 @@ test('the Daybook is narrowed by step and help; the search is kept and found aga
   await driver.get(`${app.url}/learners/records`)
   await enter('button', 'Find')
   // Steps are called in the words of whoever is at the bench: Wren’s are chosen above.
-  await narrow('Step', 'Tens and ones, one trade (taking away)')
+  await narrow('Step', 'Take away two-digit numbers, one trade')
   await narrow('Most help', 'spoken hint')
   const rows = (): Promise<string[]> =>
     driver.executeScript<string[]>("return [...document.querySelectorAll('tbody tr')].map((r) => r.innerText)")

@@ -57,7 +57,7 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
   await follow('Plan a lesson')
   for (const name of ['Wren', 'Pip']) await (await byRole(driver, 'checkbox', name)).click()
   const steps = await driver.findElements(By.css('.at select'))
-  await steps[0]!.findElement(By.xpath('./option[contains(., "Add over ten")]')).click()
+  await steps[0]!.findElement(By.xpath('./option[contains(., "Add across 10")]')).click()
   await noViolations(driver)
   // Not for a time that has passed.
   const day = await driver.findElement(By.css('.planner input[type="date"]'))

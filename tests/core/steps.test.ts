@@ -48,6 +48,24 @@ test('what is said and asked at a step is a phrase that there is, in the classâ€
     expect([saidAs(own, regroup), sayIdOf(own, regroup)]).toEqual([own, own])
 })
 
+test('a step is told apart by its title alone; its short name within its strand', () => {
+  expect(new Set(STEPS.map((s) => s.title)).size).toBe(STEPS.length)
+  const short = STEPS.map((s) => `${s.strand}: ${s.short ?? s.title}`)
+  expect(new Set(short).size).toBe(STEPS.length)
+})
+
+test.each(STEPS.map((s) => [s.id, s] as const))('the sample of %s is its own: work on it counts there', (id, step) => {
+  expect(isWithin(parseProblem(step.sample!), step.limits)).toBe(true)
+  const work = { problem: step.sample!, ...(step.onlyWith ? { with: step.materials[0]! } : {}) }
+  expect(new StepFinder(STEPS).find(work)).toBe(id)
+})
+
+test('a pair that makes ten counts for that step, not for adding within ten, of which it is a part', () => {
+  const finder = new StepFinder(STEPS)
+  expect(finder.find({ problem: '6 + 4' })).toBe('make-10')
+  expect(finder.find({ problem: '6 + 3' })).toBe('add-10')
+})
+
 test('a circle, what is not there, and what is there twice are told', () => {
   const [a, b] = STEPS
   expect(

@@ -143,8 +143,8 @@ const SHOTS: readonly Shot[] = [
     name: 'steps',
     path: '/plan/steps',
     act: async (d) => {
-      await text(d, '.next', 'Tens and ones, one exchange')
-      await (await byRole(d, 'button', /^Three digits, two exchanges/)).click()
+      await text(d, '.page-header', 'one exchange')
+      await (await byRole(d, 'button', /^Take away three-digit numbers, two exchanges/)).click()
       await text(d, '[aria-label="The step"]', 'Watch for')
       await d.executeScript('document.activeElement.blur()')
     },
@@ -194,7 +194,7 @@ const SHOTS: readonly Shot[] = [
     path: '/learners/progress',
     act: async (d) => {
       await (await byRole(d, 'combobox', 'Learner')).sendKeys('Pip')
-      await (await byRole(d, 'combobox', 'Of')).sendKeys('Tens and ones, one exchange')
+      await (await byRole(d, 'combobox', 'Of')).sendKeys('Take away two-digit numbers, one exchange')
       await text(d, '.told', /on 3\d days/)
       await d.executeScript('document.activeElement.blur()')
     },

@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { pretty, type RepresentationId } from '../../../core/door'
+import type { Unfinished } from '../../composables/useUnfinished'
 import type { Draft } from '../../utils/kept'
 
-/** Work at the Bench that is not saved yet: what lies there, and what was put aside. Each is gone on with or discarded by itself. */
+/**
+ * What is not finished: work that lies at the Bench or was put aside, a page being marked, a print, notes being taken. Each is gone on
+ * with or discarded by itself.
+ */
 const { t } = useI18n()
 const bench = useBench()
 const classroom = useClassroom()
@@ -25,15 +29,17 @@ function whenOf(d: Draft): string {
   const day = dayOf(d.startedAt)
   return t('today.notSaved', { when: `${dayInWords(day)}, ${timeOf(Date.parse(d.startedAt))}` })
 }
-/** What was discarded last, until it is brought back. */
-const discarded = ref('')
+const elsewhere = useUnfinished()
+/** What was discarded last, and what brings it back. */
+const discarded = shallowRef<{ readonly what: string; readonly undo: () => void } | null>(null)
 function discard(d: Draft, what: string): void {
   bench.deleteAside(d.id)
-  discarded.value = what
+  discarded.value = { what, undo: bench.undelete }
 }
+const discardElsewhere = (u: Unfinished): void => void (discarded.value = { what: u.what, undo: u.discard!() })
 function undo(): void {
-  bench.undelete()
-  discarded.value = ''
+  discarded.value?.undo()
+  discarded.value = null
 }
 async function goOn(d: Draft): Promise<void> {
   if (d !== lying.value) bench.openAside(d.id)
@@ -42,7 +48,7 @@ async function goOn(d: Draft): Promise<void> {
 </script>
 
 <template>
-  <section v-if="drafts.length || discarded" class="card">
+  <section v-if="drafts.length || elsewhere.length || discarded" class="card">
     <h2>{{ t('today.leftOff') }}</h2>
     <ul class="plain">
       <li v-for="d in drafts" :key="d.id">
@@ -66,6 +72,31 @@ async function goOn(d: Draft): Promise<void> {
           @click="discard(d, whatOf(d))"
         />
       </li>
+      <li v-for="u in elsewhere" :key="u.id">
+        <span class="picture sign">
+          <IconPrinter v-if="u.id === 'print'" />
+          <IconPencil v-else />
+        </span>
+        <span class="said">
+          <b>{{ u.what }}</b>
+          <span class="quiet">{{ u.facts }}</span>
+        </span>
+        <Button
+          as="router-link"
+          severity="secondary"
+          :to="u.to"
+          :label="t('today.goOnShort')"
+          :aria-label="t('today.goOnWith', { what: u.what })"
+        />
+        <Button
+          v-if="u.discard"
+          severity="secondary"
+          text
+          :label="t('today.discard')"
+          :aria-label="t('today.discardOf', { what: u.what })"
+          @click="discardElsewhere(u)"
+        />
+      </li>
     </ul>
     <Button
       v-if="all.length > drafts.length"
@@ -75,7 +106,7 @@ async function goOn(d: Draft): Promise<void> {
       @click="every = true"
     />
     <p v-if="discarded" class="in-row" role="status">
-      {{ t('today.discarded', { what: discarded }) }}
+      {{ t('today.discarded', { what: discarded.what }) }}
       <Button severity="secondary" :label="t('today.undo')" @click="undo" />
     </p>
   </section>
@@ -92,6 +123,12 @@ li {
 .picture {
   width: 62px;
   border-radius: 10px;
+}
+.sign {
+  display: grid;
+  place-items: center;
+  height: 46px;
+  background: var(--ground);
 }
 .said {
   display: grid;

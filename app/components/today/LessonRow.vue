@@ -2,7 +2,7 @@
 import type { Lesson } from '../../../shared/lessons'
 
 /** A lesson in one line: when, for whom, what about, how far it is. */
-const props = defineProps<{ lesson: Lesson; withDay?: boolean }>()
+const props = defineProps<{ lesson: Lesson; withDay?: boolean; missing?: number | undefined }>()
 const { t } = useI18n()
 const { lineOf } = useLessonLine()
 const line = computed(() => lineOf(props.lesson))
@@ -22,6 +22,13 @@ const line = computed(() => lineOf(props.lesson))
     <span v-else-if="line.state === 'under way'" class="tag clay">{{
       t('today.underWayShort', { done: line.done, of: lesson.turns.length })
     }}</span>
+    <NuxtLink
+      v-if="missing && line.state !== 'done'"
+      :to="`/plan/materials?lesson=${lesson.id}`"
+      class="tag clay"
+      :aria-label="`${t('today.shortOf', { names: line.names })}: ${missing}`"
+      ><IconTriangleAlert /> {{ t('today.short', missing) }}</NuxtLink
+    >
     <Button
       as="router-link"
       severity="secondary"

@@ -3,7 +3,7 @@ import { capital, spokenList } from '../../../core/door'
 import type { Lesson } from '../../../shared/lessons'
 
 /** The lesson that comes next: what it is about, with a picture of its material, and one button that starts it. */
-const props = defineProps<{ lesson: Lesson }>()
+const props = defineProps<{ lesson: Lesson; missing?: number | undefined }>()
 const emit = defineEmits<{ start: [] }>()
 const { t } = useI18n()
 const { called } = useNames()
@@ -34,6 +34,9 @@ const parts = computed(() => {
         <span class="tag clay">{{ when }}</span>
         <span class="quiet"
           >{{ t('today.minutes', lesson.minutes) }}, {{ t('today.problems', lesson.turns.length) }}</span
+        >
+        <NuxtLink v-if="missing" :to="`/plan/materials?lesson=${lesson.id}`" class="tag clay"
+          ><IconTriangleAlert /> {{ t('today.short', missing) }}</NuxtLink
         >
       </p>
       <h2>{{ line.about }}</h2>

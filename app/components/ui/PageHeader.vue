@@ -9,7 +9,6 @@ defineProps<{ title: string; facts?: string }>()
       <h1>{{ title }}</h1>
       <p v-if="facts" class="facts">{{ facts }}</p>
     </div>
-    <span class="grow" />
     <slot />
   </header>
 </template>
@@ -30,8 +29,9 @@ defineProps<{ title: string; facts?: string }>()
   color: var(--ink-soft);
   font-size: 0.95rem;
 }
-.grow {
-  flex: 1;
+.said {
+  flex: 1 1 16rem;
+  min-width: 0;
 }
 @media (max-width: 700px) {
   .page-header h1 {

@@ -30,7 +30,7 @@ const { mark, stop, busy } = useMarking()
 onMounted(() => void fetchAll().catch(() => undefined))
 
 /* --- the page --- */
-const { kept, replace, add, bringBack } = useAnswerPage()
+const { kept, replace, add, bringBack, markSaved } = useAnswerPage()
 const SLIPS: Readonly<Record<keyof typeof SLIP_RATES, string>> = {
   found: 'as the page shows',
   seldom: 'seldom, 3 of 100',
@@ -194,6 +194,7 @@ async function keep(): Promise<void> {
       },
     })
     keptTurn.value++
+    markSaved()
     said.value = `Kept with ${classroom.nameOf(whose.value)}.`
     keepMarked({ whose: whose.value, id: pageId, said: said.value })
   } catch (error) {
@@ -206,7 +207,10 @@ function open(page: KeptMarking, more = false): void {
   kept.value.above = (more && kept.value.above) || page.items.some((i) => (i.above ?? '') !== '')
   const rows = page.items.map(({ problem, answer, above = '' }) => ({ problem, answer, above }))
   if (more) add(rows)
-  else replace(rows)
+  else {
+    replace(rows)
+    markSaved()
+  }
   void markPage()
 }
 async function toBench(problem: string, material?: RepresentationId): Promise<void> {

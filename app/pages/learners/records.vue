@@ -1,6 +1,5 @@
 <script setup lang="ts">
 // A table counts its columns where they stand as themselves.
-import Column from 'primevue/column'
 import { attempt, inClassWords, parseProblem, pretty, printProblem } from '../../../core/door'
 import { format } from 'date-fns'
 import type { RecordPage, RecordSummary } from '../../../shared/listing'

@@ -12,6 +12,7 @@ import {
 import { CUPBOARD_AT_FIRST, stockOf, type Cupboard } from '../../../shared/cupboard'
 import type { Lesson } from '../../../shared/lessons'
 import { cutOuts } from '../../utils/sheets'
+import { groupsOf, kitsWish, type KitGroup } from '../../utils/kitWish'
 import { request, type ServerRefusal } from '../../utils/request'
 
 /** The cupboard: how many pieces a lesson or a list of problems needs, what of them is there, what could stand in, what to be careful about. */
@@ -61,38 +62,12 @@ const unread = computed(() =>
   lesson.value ? [] : lines.value.filter((l) => 'refused' in attempt(() => parseProblem(l))),
 )
 /** Problems by the material that they are worked with, each with its way; and how many of those who come work with it. */
-const groups = computed(() => {
+const groups = computed((): readonly KitGroup[] => {
   if (!lesson.value)
     return [{ material: material.value, problems: lines.value.slice(0, MOST_KIT_PROBLEMS), learners: learners.value }]
-  return [...new Set(lesson.value.turns.map((t) => t.material))].map((id) => {
-    const own = lesson.value!.turns.filter((t) => t.material === id)
-    const who = new Set(own.flatMap((t) => t.learner ?? []))
-    return {
-      material: id,
-      problems: own.map(({ problem, way }) => ({ problem, way })),
-      learners: Math.max(1, who.size),
-    }
-  })
+  return groupsOf(lesson.value)
 })
-const haveOf = (id: string): Record<string, number> =>
-  Object.fromEntries(
-    Object.entries(cupboard.value.stock).flatMap(([key, s]) =>
-      key.startsWith(`${id}/`) ? [[key.slice(id.length + 1), s.have]] : [],
-    ),
-  )
-/** Packs of one material's pieces, by its own names for them. */
-const packsOf = (id: string) =>
-  (cupboard.value.packs ?? []).flatMap(({ name, kinds, size }) => {
-    const own = kinds.flatMap((key) => (key.startsWith(`${id}/`) ? [key.slice(id.length + 1)] : []))
-    return own.length ? [{ name, kinds: own, size }] : []
-  })
-const wish = computed(() => ({
-  of: groups.value.map((g) => ({ ...g, have: haveOf(g.material), packs: packsOf(g.material) })),
-  stock: Object.fromEntries(Object.entries(cupboard.value.stock).map(([key, { have }]) => [key, have])),
-  choices: classroom.classroom?.hands ?? {},
-  sharing: sharing.value,
-  spare: cupboard.value.spare,
-}))
+const wish = computed(() => kitsWish(groups.value, cupboard.value, classroom.classroom?.hands ?? {}, sharing.value))
 watchDebounced(wish, count, { debounce: 150, immediate: true, deep: true })
 
 /** As the server had it last. */

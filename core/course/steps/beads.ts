@@ -11,7 +11,9 @@ const ALL_LESSONS = LESSONS.map(lessonId)
 export const BEADS: readonly Step[] = [
   {
     id: 'beads-direct',
-    title: 'Beads straight on',
+    title: 'Add on beads, no rule',
+    short: 'Add, no rule',
+    sample: '2 + 1',
     strand: 'beads',
     limits: { operation: 'add', digits: [1, 1], rule: { lessons: lessonsOf('direct', 1) } },
     restsOn: ['count-10'],
@@ -25,7 +27,9 @@ export const BEADS: readonly Step[] = [
   },
   {
     id: 'beads-direct-off',
-    title: 'Beads straight off',
+    title: 'Subtract on beads, no rule',
+    short: 'Subtract, no rule',
+    sample: '4 - 3',
     strand: 'beads',
     limits: { operation: 'subtract', digits: [1, 1], rule: { lessons: lessonsOf('direct', -1) } },
     restsOn: ['beads-direct'],
@@ -39,7 +43,9 @@ export const BEADS: readonly Step[] = [
   },
   {
     id: 'beads-five',
-    title: 'With a five, on',
+    title: 'Add on beads with the five',
+    short: 'Add, with the five',
+    sample: '4 + 3',
     strand: 'beads',
     limits: { operation: 'add', digits: [1, 1], rule: { lessons: lessonsOf('five', 1) } },
     restsOn: ['beads-direct-off'],
@@ -53,7 +59,9 @@ export const BEADS: readonly Step[] = [
   },
   {
     id: 'beads-five-off',
-    title: 'With a five, off',
+    title: 'Subtract on beads with the five',
+    short: 'Subtract, with the five',
+    sample: '7 - 4',
     strand: 'beads',
     limits: { operation: 'subtract', digits: [1, 1], rule: { lessons: lessonsOf('five', -1) } },
     restsOn: ['beads-five'],
@@ -67,7 +75,9 @@ export const BEADS: readonly Step[] = [
   },
   {
     id: 'beads-ten',
-    title: 'With a ten, on',
+    title: 'Add on beads with the ten',
+    short: 'Add, with the ten',
+    sample: '24 + 8',
     strand: 'beads',
     limits: { operation: 'add', digits: [2, 1], rule: { lessons: lessonsOf('ten', 1) } },
     restsOn: ['beads-five-off', 'make-10'],
@@ -81,7 +91,9 @@ export const BEADS: readonly Step[] = [
   },
   {
     id: 'beads-ten-off',
-    title: 'With a ten, off',
+    title: 'Subtract on beads with the ten',
+    short: 'Subtract, with the ten',
+    sample: '31 - 7',
     strand: 'beads',
     limits: { operation: 'subtract', digits: [2, 1], rule: { lessons: lessonsOf('ten', -1) } },
     restsOn: ['beads-ten'],
@@ -95,7 +107,9 @@ export const BEADS: readonly Step[] = [
   },
   {
     id: 'beads-mixed',
-    title: 'With a five and a ten, on',
+    title: 'Add on beads with the five and the ten',
+    short: 'Add, with both',
+    sample: '26 + 6',
     strand: 'beads',
     limits: { operation: 'add', digits: [2, 1], rule: { lessons: lessonsOf('mixed', 1) } },
     restsOn: ['beads-ten-off'],
@@ -109,7 +123,9 @@ export const BEADS: readonly Step[] = [
   },
   {
     id: 'beads-mixed-off',
-    title: 'With a five and a ten, off',
+    title: 'Subtract on beads with the five and the ten',
+    short: 'Subtract, with both',
+    sample: '12 - 6',
     strand: 'beads',
     limits: { operation: 'subtract', digits: [2, 1], rule: { lessons: lessonsOf('mixed', -1) } },
     restsOn: ['beads-mixed'],
@@ -123,7 +139,9 @@ export const BEADS: readonly Step[] = [
   },
   {
     id: 'beads-two',
-    title: 'Two rods, any rule',
+    title: 'Add on two rods, any rule',
+    short: 'Two rods',
+    sample: '48 + 37',
     strand: 'beads',
     limits: { operation: 'add', digits: [2, 2], rule: { lessons: ALL_LESSONS } },
     restsOn: ['beads-mixed-off', 'add-2-2-ten'],

@@ -6,6 +6,7 @@ export const COUNTING: readonly Step[] = [
   {
     id: 'count-5',
     title: 'Count to 5',
+    sample: '4',
     strand: 'counting',
     limits: { operation: 'count', upTo: 5 },
     restsOn: [],
@@ -19,6 +20,7 @@ export const COUNTING: readonly Step[] = [
   {
     id: 'count-10',
     title: 'Count to 10',
+    sample: '9',
     strand: 'counting',
     limits: { operation: 'count', from: 6, upTo: 10 },
     restsOn: ['count-5'],
@@ -31,7 +33,9 @@ export const COUNTING: readonly Step[] = [
   },
   {
     id: 'more-10',
-    title: 'Which is more, up to 10',
+    title: 'Compare numbers to 10',
+    short: 'Compare to 10',
+    sample: '6 ? 8',
     strand: 'counting',
     limits: { operation: 'compare', upTo: 10 },
     restsOn: ['count-10'],
@@ -44,7 +48,9 @@ export const COUNTING: readonly Step[] = [
   },
   {
     id: 'count-20',
-    title: 'Ten and some more',
+    title: 'Teen numbers: ten and some ones',
+    short: 'Teen numbers',
+    sample: '16',
     strand: 'counting',
     limits: { operation: 'count', from: 11, upTo: 20 },
     restsOn: ['count-10'],
@@ -57,7 +63,9 @@ export const COUNTING: readonly Step[] = [
   },
   {
     id: 'count-99',
-    title: 'Tens and ones',
+    title: 'Numbers to 99 as tens and ones',
+    short: 'Tens and ones',
+    sample: '47',
     strand: 'counting',
     limits: { operation: 'count', from: 21, upTo: 99 },
     restsOn: ['count-20'],
@@ -70,7 +78,9 @@ export const COUNTING: readonly Step[] = [
   },
   {
     id: 'more-99',
-    title: 'Which is more, up to 99',
+    title: 'Compare numbers to 99',
+    short: 'Compare to 99',
+    sample: '63 ? 36',
     strand: 'counting',
     limits: { operation: 'compare', from: 11, upTo: 99 },
     restsOn: ['count-99', 'more-10'],
@@ -83,7 +93,9 @@ export const COUNTING: readonly Step[] = [
   },
   {
     id: 'count-999',
-    title: 'Hundreds, tens and ones',
+    title: 'Numbers to 999 with hundreds',
+    short: 'Hundreds',
+    sample: '352',
     strand: 'counting',
     limits: { operation: 'count', from: 100, upTo: 999 },
     restsOn: ['count-99'],
@@ -96,7 +108,9 @@ export const COUNTING: readonly Step[] = [
   },
   {
     id: 'count-9999',
-    title: 'Thousands',
+    title: 'Numbers to 9,999 with thousands',
+    short: 'Thousands',
+    sample: '4208',
     strand: 'counting',
     limits: { operation: 'count', from: 1000, upTo: 9999 },
     restsOn: ['count-999'],

@@ -6,6 +6,7 @@ export const MONEY: readonly Step[] = [
   {
     id: 'pay-20',
     title: 'Pay up to 20',
+    sample: '17',
     strand: 'money',
     limits: { operation: 'count', upTo: 20 },
     restsOn: ['count-20'],
@@ -20,6 +21,7 @@ export const MONEY: readonly Step[] = [
   {
     id: 'pay-99',
     title: 'Pay up to 99',
+    sample: '64',
     strand: 'money',
     limits: { operation: 'count', from: 21, upTo: 99 },
     restsOn: ['pay-20', 'count-99'],
@@ -33,7 +35,9 @@ export const MONEY: readonly Step[] = [
   },
   {
     id: 'pay-two',
-    title: 'Two prices together',
+    title: 'Pay for two things together',
+    short: 'Two prices',
+    sample: '35 + 24',
     strand: 'money',
     limits: { operation: 'add', digits: [2, 2], below: 100 },
     restsOn: ['pay-99', 'add-2-2-ten'],
@@ -47,7 +51,8 @@ export const MONEY: readonly Step[] = [
   },
   {
     id: 'pay-change',
-    title: 'Change from what was paid',
+    title: 'Give change',
+    sample: '50 - 34',
     strand: 'money',
     limits: { operation: 'subtract', digits: [2, 2], exchanges: [0, 1] },
     restsOn: ['pay-two', 'take-2-2-ten'],

@@ -3,6 +3,7 @@ import type { RepresentationId } from '../../materials'
 import { attempt } from '../../refusal'
 import { parseProblem } from '../../problem/parse'
 import { featuresIn } from '../setter/features'
+import { countProblems } from '../setter/problems'
 import { MOVING_ON, type Step } from './step'
 import { isWithin } from './within'
 
@@ -49,7 +50,7 @@ export interface StepStanding {
   readonly told: (Said & { readonly overruled: boolean }) | null
 }
 
-/** To which step work belongs, found once for each problem: of steps about a material the first it is within, else the first of the others. */
+/** To which step work belongs, found once for each problem: of steps about a material the narrowest it is within, else the narrowest of the others. */
 export class StepFinder {
   private readonly known = new Map<string, string | undefined>()
   /** Steps that are about a material, and those that any material serves. */
@@ -66,25 +67,33 @@ export class StepFinder {
     const key = `${about.length > 0 ? material : ''} ${problem}`
     if (!this.known.has(key)) {
       if (this.known.size >= MOST_KNOWN) this.known.clear()
-      this.known.set(key, firstWithin([...about, ...this.plain], problem))
+      this.known.set(key, narrowestWithin(about, problem) ?? narrowestWithin(this.plain, problem))
     }
     return this.known.get(key)
   }
 }
 const MOST_KNOWN = 20_000
 
-function firstWithin(steps: readonly Step[], text: string): string | undefined {
+/** Of the steps that a problem is within, the one that has the fewest problems; the first of several that have as many. */
+function narrowestWithin(steps: readonly Step[], text: string): string | undefined {
   const found = attempt(() => {
     const problem = parseProblem(text)
     const features = featuresIn(problem)
-    return steps.find((s) => isWithin(problem, s.limits, features))?.id
+    const within = steps.filter((s) => isWithin(problem, s.limits, features))
+    return within.reduce<Step | undefined>((a, b) => (a && howMany(a) <= howMany(b) ? a : b), undefined)?.id
   })
   return 'ok' in found ? found.ok : undefined
 }
+const counts = new WeakMap<Step['limits'], bigint>()
+function howMany({ limits }: Step): bigint {
+  const known = counts.get(limits) ?? countProblems(limits)
+  counts.set(limits, known)
+  return known
+}
 
 /**
- * Where a learner stands on each step, from what has been worked and what was said of steps, by their ids. The first step that a problem is
- * within counts: narrower ones come first.
+ * Where a learner stands on each step, from what has been worked and what was said of steps, by their ids. The narrowest step that a
+ * problem is within counts.
  */
 export function standingsOf(
   steps: readonly Step[],

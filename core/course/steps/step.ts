@@ -20,7 +20,12 @@ export type Strand = (typeof STRANDS)[number]
 /** One step of a course: what its problems must and must not have, what it rests on, with what it is shown. */
 export interface Step {
   readonly id: string
+  /** What a teacher calls it, told apart from every other step by itself. */
   readonly title: string
+  /** What it is called among the steps of its strand; its title where nothing else is given. */
+  readonly short?: string
+  /** One of its problems, by which it is known at a glance; any of them where none is given. */
+  readonly sample?: string
   readonly strand: Strand
   readonly limits: Limits
   /** Steps that have to stand before this one, by id. */

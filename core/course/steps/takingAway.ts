@@ -5,7 +5,9 @@ import type { Step } from './step'
 export const TAKING_AWAY: readonly Step[] = [
   {
     id: 'take-10',
-    title: 'Take away within 10',
+    title: 'Subtract within 10',
+    short: 'Within 10',
+    sample: '9 - 4',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [1, 1] },
     restsOn: ['add-5'],
@@ -18,7 +20,9 @@ export const TAKING_AWAY: readonly Step[] = [
   },
   {
     id: 'take-teens',
-    title: 'From the teens across ten',
+    title: 'Subtract from a teen number across 10',
+    short: 'From a teen number',
+    sample: '14 - 6',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [2, 1], exchanges: 1, below: 10 },
     restsOn: ['take-10', 'add-over-10'],
@@ -31,7 +35,9 @@ export const TAKING_AWAY: readonly Step[] = [
   },
   {
     id: 'take-2-1',
-    title: 'Ones from tens and ones',
+    title: 'Subtract a one-digit number from a two-digit number',
+    short: 'Subtract ones',
+    sample: '58 - 3',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [2, 1], exchanges: 0 },
     restsOn: ['take-10', 'count-99'],
@@ -44,7 +50,9 @@ export const TAKING_AWAY: readonly Step[] = [
   },
   {
     id: 'take-2-2',
-    title: 'Tens and ones, no exchange',
+    title: 'Subtract two-digit numbers, no exchange',
+    short: 'No exchange',
+    sample: '58 - 23',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [2, 2], exchanges: 0 },
     restsOn: ['take-2-1'],
@@ -57,7 +65,9 @@ export const TAKING_AWAY: readonly Step[] = [
   },
   {
     id: 'take-2-2-ten',
-    title: 'Tens and ones, one exchange',
+    title: 'Subtract two-digit numbers, one exchange',
+    short: 'One exchange',
+    sample: '61 - 25',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [2, 2], exchanges: 1 },
     restsOn: ['take-2-2', 'take-teens'],
@@ -70,7 +80,9 @@ export const TAKING_AWAY: readonly Step[] = [
   },
   {
     id: 'take-3-3',
-    title: 'Three digits, one exchange',
+    title: 'Subtract three-digit numbers, one exchange',
+    short: 'Three digits',
+    sample: '352 - 126',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [3, 3], exchanges: 1, acrossNought: false },
     restsOn: ['take-2-2-ten', 'count-999'],
@@ -83,7 +95,9 @@ export const TAKING_AWAY: readonly Step[] = [
   },
   {
     id: 'take-3-3-two',
-    title: 'Three digits, two exchanges',
+    title: 'Subtract three-digit numbers, two exchanges',
+    short: 'Two exchanges',
+    sample: '523 - 187',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [3, 3], exchanges: 2, acrossNought: false },
     restsOn: ['take-3-3'],
@@ -96,7 +110,9 @@ export const TAKING_AWAY: readonly Step[] = [
   },
   {
     id: 'take-across',
-    title: 'Across a nought',
+    title: 'Subtract across a nought',
+    short: 'Across a nought',
+    sample: '403 - 187',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [3, 3], exchanges: 2, acrossNought: true },
     restsOn: ['take-3-3-two'],
@@ -109,7 +125,9 @@ export const TAKING_AWAY: readonly Step[] = [
   },
   {
     id: 'take-4-4',
-    title: 'Four digits, also across noughts',
+    title: 'Subtract four-digit numbers',
+    short: 'Four digits',
+    sample: '5003 - 1847',
     strand: 'taking away',
     limits: { operation: 'subtract', digits: [4, 4], exchanges: [2, 3] },
     restsOn: ['take-across'],

@@ -10,10 +10,10 @@ import {
   type Strand,
 } from '../../../../core/course/index'
 import { parseAnswer } from '../../../../core/diagnose/index'
-import { attempt, capital, parseProblem, pretty } from '../../../../core/door'
+import { attempt, parseProblem, pretty } from '../../../../core/door'
 import type { TellSteps } from '../../../../shared/courses'
 
-/** Finds where a learner stands, on a strand or on all: one question at a time, whatever it is worked with, in as many sittings as one likes. */
+/** Finds a learner's step, on a strand or on all: one question at a time, whatever it is worked with, on as many days as it takes. */
 const {
   learner,
   name,
@@ -29,7 +29,9 @@ const {
   /** A step of the work that is known, near which the first question is asked. */
   near: string | null
 }>()
-const emit = defineEmits<{ choose: [step: string]; accept: [told: TellSteps] }>()
+const emit = defineEmits<{ accept: [told: TellSteps] }>()
+const { t } = useI18n()
+const { strand: nameOfStrand } = useNames()
 
 interface Sitting {
   readonly seed: number
@@ -88,7 +90,7 @@ const now = computed(() => placement(steps.value, sitting.value.asked, sitting.v
 const counted = computed(() => earlier.filter((a) => steps.value.some((s) => s.id === a.step)).length)
 const typed = ref('')
 const trouble = ref('')
-const box = useTemplateRef('box')
+const box = useTemplateRef<{ $el: HTMLInputElement }>('box')
 
 function answered(text: string): void {
   const { next } = now.value
@@ -103,7 +105,7 @@ function answered(text: string): void {
     ...sitting.value,
     asked: [...sitting.value.asked, { step: next.step.id, problem: next.problem, answer: read.ok }],
   })
-  void nextTick(() => box.value?.focus())
+  void nextTick(() => box.value?.$el.focus())
 }
 const back = (): void => keep({ ...sitting.value, asked: sitting.value.asked.slice(0, -1) })
 
@@ -117,152 +119,187 @@ const accept = (): void => emit('accept', [...toldByPlacement(all, usable.value)
 const ENOUGH = 0.5
 /** How certain a result is, in words. */
 const sureness = (sure: number): string =>
-  sure >= PLACING.sure
-    ? 'certain'
-    : sure >= 0.7
-      ? 'likely'
-      : sure >= ENOUGH
-        ? 'more likely than not'
-        : 'not certain yet'
-const percent = (share: number): string => `${Math.round(100 * share)} of 100`
+  t(
+    sure >= PLACING.sure
+      ? 'find.certain'
+      : sure >= LIKELY
+        ? 'find.likely'
+        : sure >= ENOUGH
+          ? 'find.rather'
+          : 'find.uncertain',
+  )
+const LIKELY = 0.7
+const nameOf = (where: Where): string => (where === 'everything' ? t('find.everything') : nameOfStrand(where))
+/** How much of the stone of a step is filled: how likely it is that the learner can do it. */
+const percent = (share: number): string => `${Math.round(100 * share)} %`
+/** Where one is: the questions, or their result. */
+const part = computed(() => (now.value.next ? 1 : 2))
+/** The result in a line, where there are no more questions. */
+const outcome = computed(() => {
+  const [first] = now.value.here
+  if (allKnown.value) return t('find.allKnown', { name })
+  return now.value.here.length === 1 && first?.step ? first.step.title : t('find.eachStrand')
+})
+const put = (n: number): void => void (typed.value += n)
 </script>
 
 <template>
-  <section class="placing" aria-label="Where the learner stands">
-    <h2>Where {{ name }} stands</h2>
-    <label
-      >In
-      <select :value="strand" @change="choose(($event.target as HTMLSelectElement).value as Where)">
-        <option v-for="s in places" :key="s" :value="s">{{ capital(s) }}</option>
-      </select></label
-    >
-    <form v-if="now.next" class="ask" novalidate @submit.prevent="answered(typed)">
-      <p class="learner big">{{ pretty(now.next.problem) }} = ?</p>
-      <label
-        >What {{ name }} answered
-        <input ref="box" v-model="typed" class="learner" type="text" maxlength="40" autocomplete="off"
-      /></label>
-      <div class="in-row">
-        <button type="submit" class="stone-button main" :disabled="typed.trim() === ''">On</button>
-        <button type="button" class="stone-button" @click="answered('')">Nothing written</button>
-        <button v-if="sitting.asked.length" type="button" class="stone-button bare" @click="back">
-          Take the last back
-        </button>
-      </div>
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      <p class="quiet">
-        Question {{ sitting.asked.length + 1 }} of {{ PLACING.most }} at most; stop whenever you like.
-      </p>
-    </form>
-    <div class="known" role="status">
-      <p v-if="sitting.asked.length === 0" class="quiet">
-        {{ counted ? `${counted} answers marked lately count too.` : '' }} Work each problem with any material.
-        <button v-if="before" type="button" class="stone-button bare" @click="bringBack">
-          Bring back what was asked
-        </button>
-      </p>
-      <template v-else>
-        <p v-if="allKnown">
-          {{ name }}
-          {{ now.next ? 'has answered everything correctly so far' : 'knows every step that was asked about' }}: there
-          is no step here to work on.
-        </p>
-        <p v-else>
-          {{ now.next ? 'So far' : 'Result' }}:
-          {{ now.here.length === 1 ? 'this is the step to work on' : 'these are the steps to work on' }}.
-        </p>
-        <ul v-if="!allKnown">
-          <li v-for="h in now.here" :key="h.strand">
-            <span class="strand">{{ capital(h.strand) }}</span>
-            <button v-if="h.step" type="button" class="stone-button" @click="emit('choose', h.step.id)">
-              {{ h.step.title }}
-            </button>
-            <span v-else>knows all of it</span>
-            <span class="quiet">{{ sureness(h.sure) }}</span>
-          </li>
-        </ul>
+  <div class="two">
+    <section class="card ask" :aria-label="t('find.questions')">
+      <Stepper :value="part">
+        <StepList>
+          <Step :value="1">{{ t('find.questions') }}</Step>
+          <Step :value="2">{{ t('find.result') }}</Step>
+        </StepList>
+      </Stepper>
+      <form v-if="now.next" novalidate @submit.prevent="answered(typed)">
+        <p class="learner question">{{ pretty(now.next.problem) }} = ?</p>
+        <label class="answer">
+          <span>{{ t('find.answer', { name }) }}</span>
+          <InputText ref="box" v-model="typed" class="learner" maxlength="40" autocomplete="off" inputmode="text" />
+        </label>
+        <NumberPad @digit="put" @back="typed = typed.slice(0, -1)" />
         <div class="in-row">
-          <button type="button" class="stone-button main" :disabled="usable.length === 0" @click="accept">
-            {{ now.next ? 'Stop and use this result' : 'Use this result' }}
-          </button>
-          <button type="button" class="stone-button bare" @click="again">Start again</button>
+          <Button type="submit" :disabled="typed.trim() === ''" :label="t('find.next')" />
+          <Button severity="secondary" :label="t('find.notYet')" @click="answered('')" />
+          <Button v-if="sitting.asked.length" severity="secondary" text :label="t('find.back')" @click="back" />
         </div>
-      </template>
-    </div>
-    <ol v-if="sitting.asked.length && strand !== 'everything'" class="bars">
-      <li v-for="(step, i) in steps" :key="step.id">
-        <span class="fill" :style="{ width: `${Math.round(100 * now.likely[i]!)}%` }" />
-        <span class="title">{{ step.title }}</span>
-        <span class="share">{{ percent(now.likely[i]!) }}</span>
-      </li>
-    </ol>
-  </section>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <p class="quiet">{{ t('find.count', { n: sitting.asked.length + 1, most: PLACING.most }) }}</p>
+      </form>
+      <p v-else class="outcome">{{ outcome }}</p>
+    </section>
+    <section class="card" :aria-label="t('find.known', { name })">
+      <label class="strand">
+        <span>{{ t('find.in') }}</span>
+        <Select
+          :model-value="strand"
+          :options="places.map((value) => ({ value, label: nameOf(value) }))"
+          option-label="label"
+          option-value="value"
+          :aria-label="t('find.in')"
+          @update:model-value="(where) => choose(where as Where)"
+        />
+      </label>
+      <div class="known" role="status">
+        <p v-if="sitting.asked.length === 0" class="quiet">
+          {{ counted ? t('find.counted', counted) : '' }} {{ t('find.anyMaterial') }}
+        </p>
+        <template v-else>
+          <h2>{{ t(now.next ? 'find.soFar' : 'find.resultIs') }}</h2>
+          <p v-if="allKnown">{{ t(now.next ? 'find.allRight' : 'find.allKnown', { name }) }}</p>
+          <ul v-else class="plain">
+            <li v-for="h in now.here" :key="h.strand">
+              <b>{{ nameOf(h.strand) }}</b>
+              <NuxtLink v-if="h.step" :to="`/plan/steps?step=${h.step.id}`">{{ h.step.title }}</NuxtLink>
+              <span v-else>{{ t('find.knowsAll') }}</span>
+              <span class="tag" :class="{ moss: h.sure >= PLACING.sure }">{{ sureness(h.sure) }}</span>
+            </li>
+          </ul>
+          <div class="in-row">
+            <Button
+              :severity="now.next ? 'secondary' : undefined"
+              :disabled="usable.length === 0"
+              :label="t(now.next ? 'find.stopAndUse' : 'find.use')"
+              @click="accept"
+            />
+            <Button severity="secondary" text :label="t('find.again')" @click="again" />
+          </div>
+        </template>
+        <Button
+          v-if="before && sitting.asked.length === 0"
+          severity="secondary"
+          :label="t('find.bringBack')"
+          @click="bringBack"
+        />
+      </div>
+      <ol v-if="strand !== 'everything'" class="plain stones">
+        <li v-for="(step, i) in steps" :key="step.id" :class="{ asked: now.next?.step.id === step.id }">
+          <span class="fill" :style="{ width: percent(sitting.asked.length + counted ? now.likely[i]! : 0) }" />
+          <span class="title">{{ step.short ?? step.title }}</span>
+          <span v-if="sitting.asked.length + counted" class="share">{{
+            t('find.share', { share: percent(now.likely[i]!) })
+          }}</span>
+        </li>
+      </ol>
+    </section>
+  </div>
 </template>
 
 <style scoped>
-.placing {
+.two {
   display: grid;
-  gap: 0.8rem;
-  padding: 0.9rem 1.1rem;
-  border: 1.5px solid var(--edge);
-  background: var(--sheet);
+  grid-template-columns: minmax(0, 1fr);
+  gap: 22px;
+  align-items: start;
 }
-h2 {
-  margin: 0;
-  font-size: 1.2rem;
+@media (min-width: 1000px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 380px);
+  }
 }
-label {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
-  align-items: center;
-}
-.ask {
+.ask,
+form,
+.known {
   display: grid;
-  gap: 0.6rem;
+  gap: 14px;
 }
-.big {
-  margin: 0;
-  font-size: 1.9rem;
+.question {
+  padding: 10px 0;
+  font-size: clamp(2.4rem, 6vw, 4rem);
+  font-weight: 700;
+  line-height: 1.1;
+}
+.answer,
+.strand {
+  display: grid;
+  gap: 4px;
+  justify-items: start;
   font-weight: 700;
 }
-.ask input {
-  font-size: 1.3rem;
-  width: 10rem;
+.answer .p-inputtext {
+  width: 11rem;
+  font-size: 1.6rem;
 }
-.known p {
-  margin: 0;
+.known {
+  margin-top: 14px;
+}
+.outcome {
+  padding: 10px 0 20px;
+  font-size: 1.8rem;
+  font-weight: 700;
+  line-height: 1.25;
 }
 .known ul {
-  list-style: none;
-  margin: 0.4rem 0;
-  padding: 0;
   display: grid;
-  gap: 0.3rem;
+  gap: 8px;
 }
 .known li {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.3rem 0.8rem;
+  gap: 2px 14px;
   align-items: center;
 }
-.strand {
-  min-width: 8rem;
+.known li b {
+  width: 100%;
 }
-.bars {
-  list-style: none;
-  margin: 0;
-  padding: 0;
+.stones {
   display: grid;
-  gap: 3px;
+  gap: 6px;
+  margin-top: 10px;
 }
-.bars li {
+.stones li {
   position: relative;
   display: flex;
   justify-content: space-between;
-  gap: 1rem;
-  padding: 0.25rem 0.6rem;
-  border: 1px solid var(--rule);
+  gap: 12px;
+  padding: 8px 12px;
+  overflow: hidden;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
+.stones .asked {
+  border: 2px solid var(--clay);
 }
 .fill {
   position: absolute;
@@ -272,5 +309,13 @@ label {
 .title,
 .share {
   position: relative;
+}
+.title {
+  font-weight: 700;
+}
+.share {
+  color: var(--ink-soft);
+  font-size: 0.85rem;
+  white-space: nowrap;
 }
 </style>

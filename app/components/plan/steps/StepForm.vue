@@ -34,7 +34,8 @@ const set = (change: Partial<CourseStep>): void => void (step.value = { ...step.
 const form = ref<LimitsForm>(formOf(step.value.limits))
 function setForm(now: LimitsForm): void {
   form.value = now
-  set({ limits: limitsOf(now) })
+  // A sample of other limits would mislead.
+  set({ limits: limitsOf(now), sample: undefined })
 }
 const lines = (text: string): readonly string[] =>
   text
@@ -65,7 +66,7 @@ const inside = (n: number, least: number, most: number): number => Math.min(most
         :value="step.title"
         type="text"
         maxlength="80"
-        @change="set({ title: ($event.target as HTMLInputElement).value.trim() || step.title })"
+        @change="set({ title: ($event.target as HTMLInputElement).value.trim() || step.title, short: undefined })"
     /></label>
     <label
       >Strand

@@ -1,28 +1,18 @@
 <script setup lang="ts">
-import { STRANDS, type Step, type Strand } from '../../../../core/course/index'
-import { capital } from '../../../../core/door'
+import { STRANDS } from '../../../../core/course/index'
+import { pretty } from '../../../../core/door'
+import type { Stone } from '../../../composables/useStones'
 
-/** The steps as courses of laid stones, strand by strand; arrow keys go from stone to stone. */
-export interface Stone {
-  readonly step: Step
-  /** How full the stone is, in hundredths. */
-  readonly full: number
-  readonly holds: boolean
-  readonly ready: boolean
-  /** It holds, or is taken as laid because one above it has been begun. */
-  readonly laid: boolean
-  readonly next: boolean
-  readonly told: string
-}
-const { stones, size } = defineProps<{
-  stones: readonly Stone[]
-  size: number
-  /** Whether they are some learner's. */
-  filled: boolean
-}>()
+/** The steps of a course as stones, strand by strand; arrow keys go from stone to stone. */
+const { stones, size } = defineProps<{ stones: readonly Stone[]; size: number }>()
 const chosen = defineModel<string>({ required: true })
+const emit = defineEmits<{ open: [] }>()
+const { t } = useI18n()
+const { strand: nameOf } = useNames()
+/** So many marks of learners stand on a stone; of more it says how many. */
+const MOST_MARKS = 4
 const rows = computed(() =>
-  STRANDS.flatMap((strand: Strand) => {
+  STRANDS.flatMap((strand) => {
     const own = stones.filter((s) => s.step.strand === strand)
     return own.length > 0 ? [{ strand, own }] : []
   }),
@@ -31,13 +21,22 @@ const rows = computed(() =>
 const stop = computed(() =>
   stones.some((s) => s.step.id === chosen.value) ? chosen.value : (rows.value[0]?.own[0]?.step.id ?? ''),
 )
+const labelOf = ({ step, sample, told, who }: Stone): string =>
+  [`${step.title}, ${pretty(sample)}`, told, who.length ? t('steps.nextFor', { names: who.join(', ') }) : '']
+    .filter(Boolean)
+    .join('; ')
+function choose(id: string): void {
+  chosen.value = id
+  emit('open')
+}
 
 const map = useTemplateRef('map')
 function go(event: KeyboardEvent): void {
   const all = rows.value
-  const row = all.findIndex(({ own }) => own.some((s) => s.step.id === (event.target as HTMLElement).dataset.step))
+  const idNow = (event.target as HTMLElement).closest<HTMLElement>('[data-step]')?.dataset.step
+  const row = all.findIndex(({ own }) => own.some((s) => s.step.id === idNow))
   if (row < 0) return
-  const at = all[row]!.own.findIndex((s) => s.step.id === (event.target as HTMLElement).dataset.step)
+  const at = all[row]!.own.findIndex((s) => s.step.id === idNow)
   const ways: Readonly<Record<string, () => Stone | undefined>> = {
     ArrowRight: () => all[row]!.own[at + 1] ?? all[row + 1]?.own[0],
     ArrowLeft: () => all[row]!.own[at - 1] ?? all[row - 1]?.own.at(-1),
@@ -55,77 +54,116 @@ function go(event: KeyboardEvent): void {
 
 <template>
   <div ref="map" class="map" :style="{ '--size': size }" @keydown="go">
-    <ul v-if="filled" class="key quiet" aria-label="What the stones mean">
-      <li><span class="sample" />what it rests on is not laid</li>
-      <li><span class="sample ready" />ready to begin</li>
-      <li><span class="sample ready begun" />right without help so far</li>
-      <li><span class="sample ready laid" />taken as laid</li>
-      <li>✓ it holds</li>
-    </ul>
-    <section v-for="{ strand, own } in rows" :key="strand" :aria-label="strand">
-      <h2>{{ capital(strand) }}</h2>
-      <ol>
-        <li v-for="{ step, full, holds, ready, laid, next, told } in own" :key="step.id">
-          <button
-            type="button"
+    <section v-for="{ strand, own } in rows" :key="strand" :aria-label="nameOf(strand)">
+      <h2>{{ nameOf(strand) }}</h2>
+      <ol class="plain">
+        <li v-for="s in own" :key="s.step.id">
+          <Button
+            severity="secondary"
             class="step"
-            :class="{ holds, ready, laid: laid && full === 0, now: chosen === step.id }"
-            :data-step="step.id"
-            :tabindex="stop === step.id ? 0 : -1"
-            :aria-pressed="chosen === step.id"
-            :aria-label="`${step.title}: ${told}${next ? '; next' : ''}`"
-            @click="chosen = step.id"
+            :class="[s.lies, { chosen: chosen === s.step.id }]"
+            :data-step="s.step.id"
+            :tabindex="stop === s.step.id ? 0 : -1"
+            :aria-pressed="chosen === s.step.id"
+            :aria-label="labelOf(s)"
+            @click="choose(s.step.id)"
           >
-            <span class="fill" :style="{ width: `${full}%` }" />
-            <span class="title">{{ step.title }}</span>
-            <span class="sign" aria-hidden="true">{{ holds ? '✓' : next ? '▸' : '' }}</span>
-          </button>
+            <span v-if="s.begun" class="fill" :style="{ width: `${Math.round(100 * s.begun)}%` }" />
+            <span class="name">{{ s.step.short ?? s.step.title }} <IconCheck v-if="s.lies === 'secure'" /></span>
+            <span class="sample learner">{{ pretty(s.sample) }}</span>
+            <span v-if="s.who.length" class="who">
+              <template v-if="s.who.length <= MOST_MARKS">
+                <LearnerMark v-for="name in s.who" :key="name" :name="name" />
+              </template>
+              <span v-else class="tag">{{ t('steps.learners', s.who.length) }}</span>
+            </span>
+          </Button>
         </li>
       </ol>
     </section>
-    <p v-if="rows.length === 0" class="quiet">No step has that. Look for something else, or show all steps again.</p>
+    <EmptyState v-if="rows.length === 0" :title="t('steps.none')" :facts="t('steps.noneFacts')"><slot /></EmptyState>
   </div>
 </template>
 
 <style scoped>
 .map {
   display: grid;
-  gap: calc(0.8rem * var(--size));
+  gap: 18px;
 }
 h2 {
-  margin: 0 0 0.3rem;
-  font-size: 1.05rem;
+  margin-bottom: 8px;
+  font-size: 1rem;
+  color: var(--ink-2);
 }
 ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: calc(6px * var(--size));
+  gap: 6px;
 }
 .step {
   position: relative;
-  min-height: max(44px, calc(46px * var(--size)));
-  padding: 0.3rem calc(0.8rem * var(--size));
-  border: 1.5px dashed var(--edge);
-  border-radius: 3px;
-  background: var(--sheet);
-  color: var(--ink);
-  font: inherit;
-  font-size: calc(1rem * var(--size));
-  cursor: pointer;
+  display: grid;
+  justify-items: start;
+  align-content: center;
+  gap: 0;
+  min-height: calc(66px * var(--size));
+  min-width: calc(92px * var(--size));
+  padding: 8px calc(13px * var(--size)) 9px;
   overflow: hidden;
+  border: 1px solid transparent;
+  border-radius: 8px;
+  box-shadow: var(--shadow);
+  font-size: calc(0.95rem * var(--size));
+  line-height: 1.35;
+  text-align: left;
 }
-.step.ready,
-.step.holds {
-  border-style: solid;
+.name {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-weight: 700;
 }
-.step.laid {
+.name .lucide {
+  color: var(--moss);
+}
+.sample {
+  font-size: 1.05em;
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+.step.secure,
+.step.assumed {
   background: var(--moss-wash);
 }
-.step.now {
-  outline: 4px solid var(--clay);
+.step.later {
+  border: 1px dashed var(--line-2);
+  background: transparent;
+  box-shadow: none;
+  color: var(--ink-soft);
+}
+.step.next {
+  padding-right: calc(46px * var(--size));
+  background: var(--rail);
+  color: var(--rail-here);
+}
+[data-theme='dark'] .step.next {
+  background: var(--rail-here);
+  color: var(--rail-here-ink);
+}
+[data-theme='contrast'] .step {
+  border-color: var(--ink);
+}
+[data-theme='contrast'] .step.next {
+  color: #fff;
+}
+.step.next .sample {
+  color: inherit;
+}
+.step:hover {
+  border-color: var(--edge);
+}
+.step.chosen {
+  outline: 3px solid var(--clay);
   outline-offset: 1px;
 }
 .step:focus-visible {
@@ -134,59 +172,46 @@ ol {
 }
 .fill {
   position: absolute;
-  inset: 0 auto 0 0;
-  background: var(--moss-wash);
-  border-right: 3px solid var(--moss);
+  inset: auto auto 0 0;
+  height: 4px;
+  background: var(--moss);
 }
-.fill[style='width: 0%;'] {
-  border: 0;
-}
-.title,
-.sign {
-  position: relative;
-}
-.sign {
-  font-weight: 700;
-  margin-left: 0.3rem;
-}
-.key {
-  list-style: none;
-  margin: 0;
-  padding: 0;
+.who {
   display: flex;
-  flex-wrap: wrap;
-  gap: 0.3rem 1.2rem;
-  font-size: 0.9rem;
+  gap: 3px;
+  margin-top: 3px;
 }
-.key li {
-  display: inline-flex;
-  gap: 0.4rem;
-  align-items: center;
+.who .mark {
+  width: 24px;
+  height: 24px;
+  border-radius: 6px;
 }
-.sample {
-  width: 34px;
-  height: 20px;
-  border: 1.5px dashed var(--edge);
-  border-radius: 3px;
-  background: var(--sheet);
+.step.next .who {
+  position: absolute;
+  top: 10px;
+  right: 10px;
+  margin: 0;
 }
-.sample.ready {
-  border-style: solid;
+.step.next .mark {
+  box-shadow: 0 0 0 2px var(--rail-here);
 }
-.sample.begun {
-  background: linear-gradient(90deg, var(--moss-wash) 55%, var(--moss) 55% 62%, var(--sheet) 62%);
-}
-.sample.laid {
-  background: var(--moss-wash);
+@media (forced-colors: active) {
+  .step {
+    border: 1px solid;
+  }
+  .step.later {
+    border-style: dashed;
+  }
 }
 @media print {
-  .map,
-  ol {
-    gap: 2mm;
+  .map {
+    gap: 3mm;
   }
   .step {
     min-height: 0;
     padding: 1mm 2mm;
+    border-color: #999;
+    box-shadow: none;
     font-size: 9pt;
     print-color-adjust: exact;
   }

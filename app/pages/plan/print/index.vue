@@ -11,7 +11,7 @@ import { request } from '../../../utils/request'
 const classroom = useClassroom()
 const session = useSession()
 const route = useRoute()
-const { plan, put, replace, bringBack } = usePrintPlan()
+const { plan, put, replace, bringBack, donePrinting } = usePrintPlan()
 const { laid, pages, busy, progress, trouble: press, lay, more, pdf, svg, stop } = usePaper()
 const { fetchFor, itemsFor, unread, known } = useSheetItems()
 const trouble = ref('')
@@ -117,6 +117,7 @@ async function save(): Promise<void> {
   const made = await file()
   if (!made) return
   downloadBytes(`sett-sheets-${today()}.pdf`, made, 'application/pdf')
+  donePrinting()
   status.value = `A file of ${count.value} ${count.value === 1 ? 'page' : 'pages'} is made. Print it at 100 %, and measure the bar at the foot.`
 }
 async function open(): Promise<void> {
@@ -129,6 +130,7 @@ async function open(): Promise<void> {
   const made = await file()
   if (!made) return tab.close()
   tab.location.href = URL.createObjectURL(new Blob([made as BlobPart], { type: 'application/pdf' }))
+  donePrinting()
 }
 async function drawing(page: number): Promise<void> {
   try {

@@ -1,0 +1,53 @@
+import type { PrintPlan } from './usePrintPlan'
+import { filledRows, linesOf, type AnswerRow } from '../utils/answerRows'
+
+/** Something that was begun away from the Bench and is not finished. */
+export interface Unfinished {
+  readonly id: 'marking' | 'print' | 'notes'
+  readonly what: string
+  readonly facts: string
+  readonly to: string
+  /** Takes it away and returns what brings it back; null where only its own page can end it. */
+  readonly discard: (() => () => void) | null
+}
+
+/** What is unfinished away from the Bench: a page that is being marked, a print that was never printed, notes that are being taken. */
+export function useUnfinished() {
+  const { t } = useI18n()
+  const classroom = useClassroom()
+  const marking = useLocalStorage<{ rows?: AnswerRow[]; saved?: string }>('sett.marking', {})
+  const print = useLocalStorage<Partial<PrintPlan>>('sett.paper', {})
+  const { sitting } = useSitting()
+
+  const unmarked = computed((): Unfinished | null => {
+    const { rows, saved } = marking.value
+    const answered = (Array.isArray(rows) ? rows : []).filter((r) => r?.answer?.trim())
+    if (answered.length === 0 || linesOf(filledRows(rows!)) === saved) return null
+    const discard = () => {
+      const had = marking.value
+      marking.value = { ...had, rows: [] }
+      return () => void (marking.value = had)
+    }
+    const facts = t('today.answers', answered.length)
+    return { id: 'marking', what: t('today.marking'), facts, to: '/learners/marking', discard }
+  })
+  const unprinted = computed((): Unfinished | null => {
+    const { begun, sheets } = print.value
+    if (!begun || !sheets?.length) return null
+    const discard = () => {
+      const had = print.value
+      print.value = { ...had, begun: false }
+      return () => void (print.value = had)
+    }
+    const facts = t('today.sheets', sheets.length)
+    return { id: 'print', what: t('today.printing'), facts, to: '/plan/print', discard }
+  })
+  const noting = computed((): Unfinished | null => {
+    const now = sitting.value
+    if (!now) return null
+    const names = now.learners.map(classroom.nameOf).filter(Boolean).join(', ')
+    const facts = t('today.notesSince', { when: `${dayInWords(dayOf(now.startedAt))}, ${timeOf(now.startedAt)}` })
+    return { id: 'notes', what: t('today.notes', { names }), facts, to: '/learners/notes', discard: null }
+  })
+  return computed(() => [noting.value, unmarked.value, unprinted.value].filter((u) => u !== null))
+}
