@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { MADE_OF } from '../core/kit/index'
+import { HAND_NEEDS, MADE_OF } from '../core/kit/index'
 import { oneOf } from './fields'
 import { inPlainWords } from './plainly'
 
@@ -59,6 +59,8 @@ export const cupboardSchema = z.strictObject({
     .max(99, 'An age is at most 99 years.'),
   mouths: z.boolean(),
   allergies: z.boolean(),
+  /** What the hands or eyes of somebody here may not do, or not yet. */
+  needs: z.array(oneOf(HAND_NEEDS)).max(HAND_NEEDS.length).optional(),
   version: z.int().min(0),
 })
 export type Cupboard = z.output<typeof cupboardSchema>

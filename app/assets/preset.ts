@@ -3,6 +3,7 @@ import base from '@primeuix/themes/aura/base'
 import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
 import datatable from '@primeuix/themes/aura/datatable'
+import datepicker from '@primeuix/themes/aura/datepicker'
 import dialog from '@primeuix/themes/aura/dialog'
 import drawer from '@primeuix/themes/aura/drawer'
 import inputnumber from '@primeuix/themes/aura/inputnumber'
@@ -102,6 +103,7 @@ export const settPreset = definePreset(
       button,
       checkbox,
       datatable,
+      datepicker,
       dialog,
       drawer,
       inputnumber,

@@ -22,7 +22,8 @@ export function useSheetItems() {
   const courses = useCourses()
   const { all: known, look, standings } = useStandings()
   const names = useMistakeNames()
-  const { partsOf, afterOf, titles, whose, goesWell } = useLessonParts()
+  const { partsOf, afterOf, whose, goesWell, goesBadly } = useLessonParts()
+  const { t } = useI18n()
   const records = shallowRef<ReadonlyMap<string, WorkRecord>>(new Map())
   const lately = shallowRef<ReadonlyMap<string, RecordPage['records']>>(new Map())
 
@@ -74,24 +75,21 @@ export function useSheetItems() {
 
   function lessonSections(lesson: Lesson): readonly Section[] {
     return [
-      ...partsOf(lesson).map(({ title, turns }) => ({
-        title,
+      ...partsOf(lesson).map(({ mode, turns }) => ({
+        title: t(`lesson.part.${mode}`),
         rows: turns.map(({ turn }) => [whose(turn), `=${turn.problem}`, REPRESENTATIONS[turn.material].title, '']),
       })),
-      { title: 'Say and ask', text: lesson.words },
+      { title: t('lesson.sayAndAsk'), text: lesson.words },
       ...afterOf(lesson).map(({ step, well, badly, material }) => ({
         title: step.title,
         rows: [
-          ...(step.usual.length ? [['Watch for', step.usual.map(names).join('; ')]] : []),
-          ['Goes well', goesWell(well)],
-          [
-            'Goes badly',
-            `${badly.material ? `back to ${REPRESENTATIONS[badly.material].title}` : `fewer at a time with ${REPRESENTATIONS[material].title}`}${badly.steps.length ? `, or to: ${titles(badly.steps)}` : ''}`,
-          ],
+          ...(step.usual.length ? [[t('lesson.watch'), step.usual.map(names).join('; ')]] : []),
+          [t('lesson.well'), goesWell(well)],
+          [t('lesson.hard'), goesBadly(badly, material)],
         ],
       })),
       ...lesson.learners.map((id) => ({
-        title: `Afterwards: ${classroom.nameOf(id)}`,
+        title: t('lesson.afterwardsOf', { name: classroom.nameOf(id) }),
         ...(lesson.notes[id] ? { text: lesson.notes[id] } : { blank: 2 }),
       })),
     ]

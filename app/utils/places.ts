@@ -42,6 +42,7 @@ const PLACES: readonly Place[] = [
 const SETTINGS: Place = place('settings', '/settings/screen', [
   { id: 'room', to: '/settings', role: 'teacher' },
   { id: 'screen', to: '/settings/screen' },
+  { id: 'safety', to: '/settings/safety', role: 'teacher' },
   { id: 'touchPoints', to: '/settings/touch-points' },
   { id: 'people', to: '/settings/people', role: 'keeper' },
   { id: 'backups', to: '/settings/backups', role: 'keeper' },

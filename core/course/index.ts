@@ -62,6 +62,7 @@ export { askedAs, askIdOf, saidAs, sayIdOf } from './steps/phrases'
 export {
   afterwards,
   LESSON_MINUTES,
+  lessonTime,
   LONG_LESSON,
   MOST_IN_LESSON,
   PACE,
@@ -70,6 +71,7 @@ export {
   type Afterwards,
   type Coming,
   type LessonPlan,
+  type LessonTime,
   type LessonWish,
   type Turn,
 } from './lesson/lesson'

@@ -87,7 +87,7 @@ test('by keyboard: arrow keys go from stone to stone, one is chosen, and what it
 
 test('a learner is placed with few questions, by keyboard, in two sittings, stopped at any moment', async () => {
   await open()
-  await click('Find Wren’s step')
+  await (await byRole(driver, 'link', 'Find Wren’s step')).click()
   await choose('Strand', 'Taking away')
   const strand = STEPS.filter((s) => s.strand === 'taking away')
   const ask = () => driver.executeScript<string>("return document.querySelector('.ask .question')?.innerText ?? ''")
@@ -124,7 +124,7 @@ test('a learner is placed with few questions, by keyboard, in two sittings, stop
 
 test('on every strand at once twelve questions say for each where to go on', async () => {
   await open()
-  await click('Find Wren’s step')
+  await (await byRole(driver, 'link', 'Find Wren’s step')).click()
   await choose('Strand', 'Everything')
   const ask = () => driver.executeScript<string>("return document.querySelector('.ask .question')?.innerText ?? ''")
   let asked = 0
@@ -155,7 +155,6 @@ test('the map is narrowed, made larger, and follows the course that the room tak
   await choose('Year or grade', 'Grade 2')
   await noViolations(driver)
   await click('Show all steps')
-  await here.press(Key.ESCAPE)
   await driver.wait(async () => (await stones()) === STEPS.length, 3000)
   const height = () => driver.executeScript<number>("return document.querySelector('.map .step').offsetHeight")
   const before = await height()

@@ -19,6 +19,17 @@ const problem = async (): Promise<string> =>
   ((await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) ?? '').replaceAll('−', '-')
 const whose = (): Promise<string> =>
   driver.executeScript<string>("return document.querySelector('.learner-picker strong').innerText")
+/** Chooses from a list of PrimeVue's. */
+const choose = async (label: string | RegExp, option: string): Promise<void> => {
+  await (await byRole(driver, 'combobox', label)).click()
+  await (await byRole(driver, 'option', option)).click()
+}
+/** Takes something from the menu of the lesson, or of one of its problems. */
+async function menu(item: string, of = 'More for this lesson'): Promise<void> {
+  await click(of)
+  await (await byRole(driver, 'menuitem', item)).click()
+}
+const turnMenu = (problem: string, item: string): Promise<void> => menu(item, `More for ${problem}`)
 const lessons = (): Promise<Lesson[]> => lessonsAround<Lesson>(app.url)
 test('a new teacher goes from an empty room to a placement, a lesson for two, the Bench and back', async () => {
   await driver.get(app.url)
@@ -32,53 +43,55 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
   await noViolations(driver)
   // Where Wren stands, with few questions.
   await follow('Plan')
-  await click('Find where Wren stands')
-  const select = await byRole(driver, 'combobox', 'In')
-  await select.findElement(By.xpath('./option[.="Adding"]')).click()
-  const ask = () => driver.executeScript<string>("return document.querySelector('.ask .big')?.innerText ?? ''")
+  await follow('Find Wren’s step')
+  await choose('Strand', 'Adding')
+  const ask = () => driver.executeScript<string>("return document.querySelector('.ask .question')?.innerText ?? ''")
   for (let now = await ask(); now !== ''; now = await ask()) {
     const [a, b] = now.replace(' = ?', '').split(' + ').map(Number) as [number, number]
     // Whatever stays below twenty is known.
     const answer = a + b < 20 ? String(a + b) : ''
     if (answer) await (await byRole(driver, 'textbox', 'What Wren answered')).sendKeys(answer, Key.ENTER)
-    else await click('Nothing written')
+    else await click('Not yet')
     await driver.wait(async () => (await ask()) !== now, 20_000)
   }
-  await text(driver, '.known', /Result: this is the step to work on/)
-  const found = await driver.executeScript<string>("return document.querySelector('.known li .stone-button').innerText")
+  await text(driver, '.known', 'Result')
+  const found = await driver.executeScript<string>("return document.querySelector('.known li a').innerText")
   await click('Use this result')
-  await text(driver, 'header .next', `Next for Wren:\n${found}`)
+  await text(driver, '.page-header', `Next for Wren: ${found}`)
   await click('Undo')
-  await text(driver, '.courses header', 'Wren has no step yet')
-  await click('Find where Wren stands')
+  await text(driver, '.page-header', 'Wren has no step yet')
+  await follow('Find Wren’s step')
   await click('Use this result')
-  await text(driver, 'header .next', 'Next for Wren')
+  await text(driver, '.page-header', 'Next for Wren')
   // A lesson for both.
   await follow('Plan a lesson')
   for (const name of ['Wren', 'Pip']) await (await byRole(driver, 'checkbox', name)).click()
-  const steps = await driver.findElements(By.css('.at select'))
-  await steps[0]!.findElement(By.xpath('./option[contains(., "Add across 10")]')).click()
-  await noViolations(driver)
   // Not for a time that has passed.
-  const day = await driver.findElement(By.css('.planner input[type="date"]'))
-  const proposed = await day.getAttribute('value')
-  const setDay = (to: string): Promise<void> =>
-    driver.executeScript("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input'))", day, to)
-  await setDay('2020-01-07')
+  const day = await byRole(driver, 'textbox', 'Day')
+  const proposed = (await day.getAttribute('value'))!
+  const setDay = async (to: string): Promise<void> => {
+    await day.sendKeys(Key.chord(Key.CONTROL, 'a'), to, Key.TAB)
+    await press(Key.ESCAPE)
+  }
+  await setDay('7 January 2020')
+  await noViolations(driver)
+  await click('Steps')
+  await text(driver, '.trouble', 'That time has passed.')
+  await setDay(proposed)
+  await click('Steps')
+  await choose('Step of Wren', 'Add across 10')
+  await noViolations(driver)
   await click('Plan lesson')
   await text(driver, '.trouble', 'Choose a step for Pip.')
-  await steps[1]!.findElement(By.xpath('./option[contains(., "Add within 10")]')).click()
-  await click('Plan lesson')
-  await text(driver, '.trouble', 'That time has passed.')
-  await setDay(proposed!)
+  await choose('Step of Pip', 'Add within 10')
   await click('Plan lesson')
   await at(/^\/plan\/lessons\/[0-9a-f-]{36}$/)
-  await text(driver, '.sheet', /Shown to all[\s\S]*Together[\s\S]*Alone, in turn/)
+  await text(driver, '.turns', /Whole group[\s\S]*Together[\s\S]*On their own/)
   await noViolations(driver)
   const [lesson] = await lessons()
   expect(lesson!.learners).toHaveLength(2)
   // To the Bench: the first is for all, then each in turn.
-  await click('Begin at the Bench')
+  await click('Start')
   await at(/^\/bench/)
   expect(await problem()).toBe(lesson!.turns[0]!.problem)
   for (const turn of lesson!.turns.slice(1, 4)) {
@@ -89,7 +102,7 @@ test('a new teacher goes from an empty room to a placement, a lesson for two, th
   }
   await follow('Back to the lesson')
   await at(/^\/plan\/lessons\//)
-  await text(driver, 'h1', 'Wren, Pip')
+  await text(driver, 'h1', 'Wren and Pip')
 })
 
 test('what was worked in a lesson is seen in it, and it goes on after that', async () => {
@@ -103,7 +116,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
     body: JSON.stringify({ ...lesson, day: today }),
   })
   await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
-  await click('From the beginning')
+  await menu('Start from the beginning')
   await at(/^\/bench/)
   for (const next of lesson!.turns.slice(1, first + 1)) {
     await click('Next problem')
@@ -133,7 +146,7 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
   await driver.get(`${app.url}/bench`)
   await follow('Back to the lesson')
   await text(driver, '.turns', 'right, spoken hint')
-  await click('Go on at the Bench')
+  await click('Go on')
   await at(/^\/bench/)
   expect(await problem()).toBe(lesson!.turns[first + 1]!.problem)
 })
@@ -141,11 +154,12 @@ test('what was worked in a lesson is seen in it, and it goes on after that', asy
 test('a lesson is changed in every part, and what is changed is kept by itself; a problem that nothing holds is told', async () => {
   const [lesson] = await lessons()
   await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
-  await text(driver, '.sheet', 'Alone, in turn')
+  await text(driver, '.turns', 'On their own')
   const boxes = await driver.findElements(By.css('[aria-label^="Problem for"]'))
   const box = boxes[1]!
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), '8 + 6', Key.TAB)
-  await (await byRole(driver, 'textbox', 'What to say and to ask')).sendKeys('Reeds are counted in tens.')
+  await click('Change')
+  await (await byRole(driver, 'textbox', 'Say and ask')).sendKeys('Reeds are counted in tens.')
   await (await byRole(driver, 'textbox', 'Pip')).sendKeys('liked the counters')
   await driver.wait(async () => {
     const [now] = await lessons()
@@ -155,19 +169,19 @@ test('a lesson is changed in every part, and what is changed is kept by itself; 
   expect(now!.words).toContain('Reeds are counted in tens.')
   await boxes[2]!.sendKeys(Key.chord(Key.CONTROL, 'a'), 'reeds and reeds', Key.TAB)
   await text(driver, '.turns .trouble', /\S/)
-  await click(/8 \+ 6: take out/)
+  await turnMenu('8 + 6', 'Take out')
   await click('Bring back 8 + 6')
-  await click(/8 \+ 6: take out/)
-  await click('Add a problem')
+  await turnMenu('8 + 6', 'Take out')
+  await click('Add a problem: Whole group')
   await driver.wait(async () => (await lessons())[0]!.turns.length === lesson!.turns.length, 20_000)
   // The order goes both ways.
   const alone = async (): Promise<string[]> =>
     (await lessons())[0]!.turns.filter((t) => t.mode === 'alone').map((t) => t.problem)
   const [first, second] = await alone()
-  const named = (by: string): string => `Move ${first!.replace(' - ', ' − ')} ${by}`
-  await click(named('down'))
+  const shown = first!.replace(' - ', ' − ')
+  await turnMenu(shown, 'Move down')
   await driver.wait(async () => (await alone())[0] === second, 20_000, 'the first has gone down')
-  await click(named('up'))
+  await turnMenu(shown, 'Move up')
   await driver.wait(async () => (await alone())[0] === first, 20_000, 'and up again')
   await noViolations(driver)
 })
@@ -175,7 +189,7 @@ test('a lesson is changed in every part, and what is changed is kept by itself; 
 test('what somebody else has changed meanwhile is not written over, and what was changed here is not lost', async () => {
   const [lesson] = await lessons()
   await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
-  await text(driver, '.sheet', 'Alone, in turn')
+  await text(driver, '.turns', 'On their own')
   const answer = await fetch(`${app.url}/api/lessons/${lesson!.id}`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
@@ -186,9 +200,7 @@ test('what somebody else has changed meanwhile is not written over, and what was
   await text(driver, '.trouble', 'Somebody has changed this lesson since')
   expect((await lessons())[0]!.words).toBe('Said by somebody else.')
   await driver.navigate().refresh()
-  expect(await (await byRole(driver, 'textbox', 'What to say and to ask')).getAttribute('value')).toBe(
-    'Said by somebody else.',
-  )
+  await text(driver, '.words', 'Said by somebody else.')
   await click('Take mine instead')
   await driver.wait(async () => Object.values((await lessons())[0]!.notes).includes('asked for the drawn tens'), 20_000)
 })
@@ -198,10 +210,11 @@ test('learners, steps and minutes are changed after planning, and what was worke
   const worked = before!.turns.filter((t) => t.done)
   expect(worked.length).toBeGreaterThan(0)
   await driver.get(`${app.url}/plan/lessons/${before!.id}`)
-  await click('Change learners, steps or minutes')
-  const minutes = await driver.findElement(By.css('.planner input[type="number"]'))
-  await minutes.sendKeys(Key.chord(Key.CONTROL, 'a'), '25')
+  await menu('Change learners, steps or minutes')
+  const minutes = await byRole(driver, 'spinbutton', 'Minutes')
+  await minutes.sendKeys(Key.chord(Key.CONTROL, 'a'), '25', Key.TAB)
   await noViolations(driver)
+  await click('Steps')
   await click('Plan again')
   await driver.wait(async () => (await lessons())[0]!.minutes === 25, 20_000)
   const [after] = await lessons()
@@ -238,13 +251,15 @@ test('by keyboard alone a lesson is planned and begun', async () => {
   await tabTo(/^Pip$/)
   await press(Key.SPACE)
   await at(/^\/plan\/lessons\/new$/)
-  await text(driver, '.planner', 'At which step')
+  await tabTo(/^Steps$/)
+  await press(Key.ENTER)
+  await byRole(driver, 'combobox', 'Step of Pip')
   await tabTo(/^Plan lesson$/)
   await press(Key.ENTER)
   await at(/^\/plan\/lessons\/[0-9a-f-]{36}$/)
   expect(await lessons()).toHaveLength(before + 1)
   await text(driver, 'h1', 'Pip')
-  await tabTo(/^Begin at the Bench$/)
+  await tabTo(/^Start$/)
   await press(Key.ENTER)
   await at(/^\/bench/)
   const planned = (await lessons()).find((l) => l.learners.length === 1)!
@@ -268,10 +283,11 @@ test('by touch at 1024 x 768 a lesson is planned and begun', async () => {
   }
   await driver.get(`${app.url}/plan/lessons/new`)
   await tap('checkbox', 'Wren')
-  await text(driver, '.planner', 'At which step')
+  await tap('button', 'Steps')
+  await byRole(driver, 'combobox', 'Step of Wren')
   await tap('button', 'Plan lesson')
   await at(/^\/plan\/lessons\/[0-9a-f-]{36}$/)
-  await tap('button', 'Begin at the Bench')
+  await tap('button', 'Start')
   await at(/^\/bench/)
   await tools.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: false })
   await size(1280, 800)
@@ -307,8 +323,8 @@ test.each([
 test('a lesson that is removed is gone from Today', async () => {
   const [lesson] = await lessons()
   await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
-  await click('Remove')
-  await click('Remove this lesson')
-  await at(/^\/today$/)
+  await menu('Delete')
+  await click('Delete this lesson')
+  await at(/^\/plan\/lessons$/)
   expect(await lessons()).toEqual([])
 })

@@ -66,7 +66,7 @@ test('from a lesson to its kit and its printed set', async () => {
   const [lesson] = await lessonsAround<{ id: string; turns: { learner: string | null; problem: string }[] }>(app.url)
   await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await (await byRole(driver, 'link', 'Count the pieces')).click()
-  await text(driver, '.kits', 'base-ten blocks')
+  await text(driver, '.kit', 'Base-ten blocks')
   await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await (await byRole(driver, 'link', 'Print')).click()
   await byRole(driver, 'heading', 'Paper')
@@ -79,7 +79,7 @@ test('from a lesson to its kit and its printed set', async () => {
   await text(driver, '.place > header', 'A file of')
   const { read } = readPdf(await given())
   const all = read.pages.flatMap((p) => p.texts)
-  expect(all).toEqual(expect.arrayContaining(['Shown to all', 'Say and ask', 'Wren', 'Problems', 'Answers', 'Notes']))
+  expect(all).toEqual(expect.arrayContaining(['Whole group', 'Say and ask', 'Wren', 'Problems', 'Answers', 'Notes']))
   expect(Math.round(read.pages[0]!.width)).toBe(595)
   // What is changed of it stays as it was left when the page is loaded again, and what was there before can still be brought back.
   await (await byRole(driver, 'button', 'Step by step: take out')).click()

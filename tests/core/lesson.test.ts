@@ -3,6 +3,7 @@ import {
   afterwards,
   isWithin,
   LESSON_MINUTES,
+  lessonTime,
   MOST_IN_LESSON,
   planLesson,
   stepById,
@@ -67,6 +68,20 @@ test('it fits its minutes where it can, by how long these learners took; else it
   const slow = planLesson({ learners: two.map((l) => ({ ...l, ms: 120_000 })), minutes: 10, seed: 1 })
   expect(quick.turns.length).toBeGreaterThan(2 * slow.turns.length)
   expect(planLesson({ learners: two, minutes: 3, seed: 1 }).notes.join(' ')).toContain('The time is short')
+})
+
+test('a plan takes as long as its turns do together; helped, a problem takes half as long again as alone', () => {
+  fc.assert(
+    fc.property(wishes, (wish) => {
+      const { turns, takes } = planLesson(wish)
+      const ms = (id: string): number | null => wish.learners.find((l) => l.id === id)?.ms ?? null
+      const time = lessonTime(turns, ms)
+      expect(Math.round(time.all / 60_000)).toBe(takes)
+      for (const [i, turn] of turns.entries())
+        if (turn.learner) expect(time.each[i]! / time.paces.get(turn.learner)!).toBe(turn.mode === 'alone' ? 1 : 1.5)
+    }),
+    { numRuns: 60 },
+  )
 })
 
 test('problems are shared out without one coming twice, easier ones first, never what was had while there are others', () => {

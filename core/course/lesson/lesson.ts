@@ -69,8 +69,36 @@ export interface LessonPlan {
   readonly notes: readonly string[]
 }
 
-const paceOf = ({ ms }: Coming): number =>
+const paceOf = ({ ms }: Pick<Coming, 'ms'>): number =>
   Math.min(PACE.most, Math.max(PACE.least, ms ? ms + PACE.between : PACE.problem))
+
+/** How long the turns of a lesson take, in milliseconds: each of them, and for each learner one problem alone. */
+export interface LessonTime {
+  readonly each: readonly number[]
+  readonly paces: ReadonlyMap<string, number>
+  /** All turns, with settling down before the first. */
+  readonly all: number
+}
+
+/**
+ * How long a lesson takes as it is planned or changed; what is shown takes as long as the slowest of those at its step.
+ * @param ms how long a problem took a learner before, in milliseconds; null where that is not known.
+ */
+export function lessonTime(turns: readonly Turn[], ms: (learner: string, step: string) => number | null): LessonTime {
+  const own = turns.flatMap(({ learner, step }) => (learner === null ? [] : [{ id: learner, step }]))
+  const pace = (id: string, step: string): number => paceOf({ ms: ms(id, step) })
+  const each = turns.map(({ mode, learner, step }) => {
+    if (learner !== null) return pace(learner, step) * (mode === 'alone' ? 1 : PACE.together)
+    const there = own.filter((o) => o.step === step)
+    const paces = (there.length > 0 ? there : own).map((o) => pace(o.id, o.step))
+    return PACE.show * Math.max(...(paces.length > 0 ? paces : [PACE.problem]))
+  })
+  return {
+    each,
+    paces: new Map(own.map((o) => [o.id, pace(o.id, o.step)])),
+    all: PACE.settle + each.reduce((sum, t) => sum + t, 0),
+  }
+}
 
 /** A way of the step that suits the problem on that material; null where the material's usual one has to do. */
 export function wayFor(step: Step, problem: string, material: RepresentationId): WayId | null {

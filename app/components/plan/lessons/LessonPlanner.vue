@@ -1,13 +1,18 @@
 <script setup lang="ts">
 import { LESSON_MINUTES, MOST_IN_LESSON, planLesson, saidAs, askedAs, type Step } from '../../../../core/course/index'
-import { attempt, capital, packOf } from '../../../../core/door'
+import { attempt, packOf, pretty, spokenList } from '../../../../core/door'
 import type { Lesson } from '../../../../shared/lessons'
 
-/** Who comes, for how long and at which step each: the lesson is planned from it; one that is there already is planned anew, but for what was worked. */
+/**
+ * Who comes and when, then at which step each: the lesson is planned from it. One that is there already is planned again, but for what was
+ * worked.
+ */
 const { first, lesson = null } = defineProps<{ first: readonly string[]; lesson?: Lesson | null }>()
 const emit = defineEmits<{ planned: [lesson: Lesson, notes: readonly string[]] }>()
 const classroom = useClassroom()
 const courses = useCourses()
+const { t } = useI18n()
+const { strand: nameOfStrand } = useNames()
 const { look, next, coming, trouble } = useStandings()
 
 const kept = useLocalStorage('sett.lesson-minutes', 12)
@@ -40,16 +45,19 @@ function afterWorked(planned: readonly Lesson['turns'][number][]): Lesson['turns
   ]
 }
 const refused = ref('')
+/** Where one is: who and when, or the steps. */
+const part = ref(1)
+const isPast = (): boolean => !lesson && `${day.value} ${at.value}` < `${today()} ${timeOf(Date.now())}`
+function goOn(): void {
+  refused.value = isPast() ? t('lesson.past') : ''
+  if (!refused.value) part.value = 2
+}
 function plan(): void {
   refused.value = ''
   kept.value = minutes.value
   const without = comes.value.filter((id) => stepOf(id) === null)
   if (without.length > 0) {
-    refused.value = `Choose a step for ${without.map((id) => classroom.nameOf(id)).join(' and ')}.`
-    return
-  }
-  if (!lesson && `${day.value} ${at.value}` < `${today()} ${timeOf(Date.now())}`) {
-    refused.value = 'That time has passed. Choose a later one.'
+    refused.value = t('lesson.chooseFor', { names: spokenList(without.map(classroom.nameOf)) })
     return
   }
   const learners = comes.value.map((id) => coming(id, stepOf(id)!))
@@ -59,7 +67,7 @@ function plan(): void {
     refused.value = planned.refused.message
     return
   }
-  const { turns, notes, takes } = planned.ok
+  const { turns, notes } = planned.ok
   const pack = packOf(classroom.words)
   const steps = [...new Map(learners.map((l) => [l.step.id, l.step])).values()]
   const words = steps
@@ -84,109 +92,174 @@ function plan(): void {
       notes: Object.fromEntries(Object.entries(lesson?.notes ?? {}).filter(([id]) => comes.value.includes(id))),
       version: lesson?.version ?? 0,
     },
-    [
-      `It takes about ${takes} ${takes === 1 ? 'minute' : 'minutes'}.`,
-      ...notes.filter((n) => !n.startsWith('It takes')),
-    ],
+    // How long it takes stands beside its turns.
+    notes.filter((n) => !n.startsWith('It takes')),
   )
 }
+/** Steps of the course, under their strands. */
+const choices = computed(() =>
+  [...new Set(courses.steps.map((s) => s.strand))].map((strand) => ({
+    label: nameOfStrand(strand),
+    items: courses.steps.filter((s) => s.strand === strand).map((s) => ({ label: s.title, value: s.id })),
+  })),
+)
+/** Whose step is what comes next for them, and not chosen here. */
+const isProposed = (id: string): boolean => stepOf(id) !== null && stepOf(id)?.id === next(id)?.id
+const say = computed(() => (lesson ? t('lesson.planAgain') : t('lesson.plan')))
 </script>
 
 <template>
-  <form class="planner" novalidate @submit.prevent="plan">
-    <div class="when">
-      <label>Day <input v-model="day" type="date" required /></label>
-      <label>At <input v-model="at" type="time" required /></label>
-      <label
-        >Minutes <input v-model.number="minutes" type="number" :min="LESSON_MINUTES.least" :max="LESSON_MINUTES.most"
-      /></label>
-    </div>
-    <fieldset>
-      <legend>Who comes</legend>
-      <p v-if="classroom.learners.length === 0" class="quiet">
-        Nobody learns here yet. <NuxtLink to="/settings">Add learners to the room</NuxtLink> first.
-      </p>
-      <div class="names">
-        <label v-for="l in classroom.learners" :key="l.id" class="name">
-          <input
-            type="checkbox"
-            :checked="comes.includes(l.id)"
-            :disabled="comes.length >= MOST_IN_LESSON && !comes.includes(l.id)"
-            @change="toggle(l.id)"
-          />
-          {{ l.codeName }}
-        </label>
+  <form class="planner card" novalidate @submit.prevent="part === 1 ? goOn() : plan()">
+    <Stepper v-model:value="part">
+      <StepList>
+        <Step :value="1">{{ t('lesson.whoAndWhen') }}</Step>
+        <Step :value="2" :disabled="comes.length === 0">{{ t('lesson.steps') }}</Step>
+      </StepList>
+    </Stepper>
+    <template v-if="part === 1">
+      <fieldset>
+        <legend>{{ t('lesson.who') }}</legend>
+        <p v-if="classroom.learners.length === 0" class="quiet">
+          {{ t('lesson.nobody') }} <NuxtLink to="/settings">{{ t('lesson.addLearners') }}</NuxtLink>
+        </p>
+        <div class="names">
+          <label v-for="l in classroom.learners" :key="l.id" class="name" :class="{ comes: comes.includes(l.id) }">
+            <Checkbox
+              :model-value="comes.includes(l.id)"
+              binary
+              :disabled="comes.length >= MOST_IN_LESSON && !comes.includes(l.id)"
+              :aria-label="l.codeName"
+              @update:model-value="toggle(l.id)"
+            />
+            <LearnerMark :name="l.codeName" />
+            <b>{{ l.codeName }}</b>
+          </label>
+        </div>
+      </fieldset>
+      <div class="when">
+        <label
+          ><span>{{ t('lesson.day') }}</span> <DayField v-model="day" :label="t('lesson.day')"
+        /></label>
+        <label
+          ><span>{{ t('lesson.at') }}</span> <TimeField v-model="at" :label="t('lesson.at')"
+        /></label>
+        <label
+          ><span>{{ t('lesson.minutes') }}</span>
+          <InputNumber
+            v-model="minutes"
+            :min="LESSON_MINUTES.least"
+            :max="LESSON_MINUTES.most"
+            show-buttons
+            :aria-label="t('lesson.minutes')"
+        /></label>
       </div>
-    </fieldset>
-    <fieldset v-if="comes.length">
-      <legend>At which step</legend>
-      <label v-for="id in comes" :key="id" class="at">
-        <span class="who">{{ classroom.nameOf(id) }}</span>
-        <select
-          :value="stepOf(id)?.id ?? ''"
-          @change="chosen = { ...chosen, [id]: ($event.target as HTMLSelectElement).value }"
-        >
-          <option v-if="!stepOf(id)" value="" disabled>Choose a step</option>
-          <option v-for="s in courses.steps" :key="s.id" :value="s.id">{{ capital(s.strand) }}: {{ s.title }}</option>
-        </select>
-      </label>
-    </fieldset>
-    <p v-if="refused || trouble" class="trouble" role="alert">{{ refused || trouble }}</p>
-    <button type="submit" class="stone-button main" :disabled="comes.length === 0">
-      {{ lesson ? 'Plan again' : 'Plan lesson' }}
-    </button>
+      <p v-if="refused || trouble" class="trouble" role="alert">{{ refused || trouble }}</p>
+      <div class="in-row">
+        <Button type="submit" :disabled="comes.length === 0">{{ t('lesson.toSteps') }} <IconArrowRight /></Button>
+      </div>
+    </template>
+    <template v-else>
+      <ul class="plain steps">
+        <li v-for="id in comes" :key="id">
+          <LearnerMark :name="classroom.nameOf(id)" />
+          <b>{{ classroom.nameOf(id) }}</b>
+          <Select
+            :model-value="stepOf(id)?.id ?? null"
+            :options="choices"
+            option-group-label="label"
+            option-group-children="items"
+            option-label="label"
+            option-value="value"
+            filter
+            :placeholder="t('lesson.chooseStep')"
+            :aria-label="t('lesson.stepOf', { name: classroom.nameOf(id) })"
+            @update:model-value="(step) => (chosen = { ...chosen, [id]: String(step) })"
+          />
+          <span v-if="isProposed(id)" class="tag clay">{{ t('lesson.proposed') }}</span>
+          <span v-if="stepOf(id)?.sample" class="learner sample">{{ pretty(stepOf(id)!.sample!) }}</span>
+        </li>
+      </ul>
+      <p v-if="refused || trouble" class="trouble" role="alert">{{ refused || trouble }}</p>
+      <div class="in-row">
+        <Button severity="secondary" @click="part = 1"><IconArrowLeft /> {{ t('lesson.back') }}</Button>
+        <Button type="submit" :label="say" :disabled="comes.length === 0" />
+      </div>
+    </template>
   </form>
 </template>
 
 <style scoped>
 .planner {
   display: grid;
-  gap: 1rem;
-  justify-items: start;
+  gap: 20px;
+  max-width: 60rem;
 }
 fieldset {
   margin: 0;
   padding: 0;
   border: 0;
   min-width: 0;
-  display: grid;
-  gap: 0.4rem;
 }
 legend {
-  padding: 0;
+  padding: 0 0 8px;
   font-weight: 700;
 }
-.when,
 .names {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.4rem 1.2rem;
-}
-.when label,
-.at {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
-  align-items: center;
-}
-.when input[type='number'] {
-  width: 5rem;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+  gap: 10px;
 }
 .name {
-  display: inline-flex;
-  gap: 0.5rem;
+  display: flex;
   align-items: center;
-  min-height: 44px;
-  padding: 0 0.7rem;
-  border: 1.5px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
+  gap: 10px;
+  min-height: 60px;
+  padding: 8px 14px;
+  border: 1px solid var(--line-2);
+  border-radius: 10px;
+  cursor: pointer;
 }
-.who {
-  min-width: 6rem;
+.name.comes {
+  border-color: var(--clay);
+  background: var(--clay-wash);
+}
+.when {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+}
+.when label {
+  display: grid;
+  gap: 3px;
+  font-size: 0.9rem;
   font-weight: 700;
 }
-select {
-  max-width: 100%;
+.when :deep(.p-inputnumber-input) {
+  width: 6rem;
+}
+.steps {
+  display: grid;
+}
+.steps li {
+  display: grid;
+  grid-template-columns: 42px 7rem minmax(0, 24rem) auto auto 1fr;
+  gap: 6px 14px;
+  align-items: center;
+  padding: 12px 0;
+  border-top: 1px solid var(--line);
+}
+.steps li:first-child {
+  border: 0;
+}
+.sample {
+  font-size: 1.15rem;
+}
+@media (max-width: 800px) {
+  .steps li {
+    grid-template-columns: 42px minmax(0, 1fr);
+  }
+  .steps .p-select {
+    grid-column: 1 / -1;
+  }
 }
 </style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { REPRESENTATIONS, type RepresentationId } from '../../../../core/door'
+import type { RepresentationId } from '../../../../core/door'
 import type { Kit, KitItem } from '../../../../core/kit/index'
 import type { BoughtPack } from '../../../../shared/cupboard'
 
-/** Packs with pieces of several kinds: what one has, and how many of it are to be bought for this kit. */
+/** Packs with pieces of several kinds: what is in each, and how many of it are to be bought for this kit. */
 const { material, items, wanted, packs, mayChange } = defineProps<{
   material: RepresentationId
   items: readonly KitItem[]
@@ -12,8 +12,14 @@ const { material, items, wanted, packs, mayChange } = defineProps<{
   mayChange: boolean
 }>()
 const emit = defineEmits<{ change: [packs: readonly BoughtPack[]] }>()
+const { t } = useI18n()
 const own = computed(() => packs.filter((p) => p.kinds.some((key) => key.startsWith(`${material}/`))))
 const toBuy = (name: string): number => wanted.find((w) => w.name === name)?.count ?? 0
+const nameOf = (key: string): string => {
+  const kind = key.slice(material.length + 1)
+  return items.find((i) => i.kind === kind)?.name[1] ?? kind
+}
+
 const adding = ref(false)
 const name = ref('')
 const size = ref(100)
@@ -23,84 +29,89 @@ function add(): void {
   const title = name.value.trim()
   trouble.value =
     title === ''
-      ? 'Give the pack a name.'
+      ? t('mat.packName')
       : packs.some((p) => p.name === title)
-        ? `There is a pack called ${title} already.`
+        ? t('mat.packTwice', { name: title })
         : kinds.value.length === 0
-          ? 'Say what is in it.'
+          ? t('mat.packEmpty')
           : ''
   if (trouble.value) return
-  const each = Math.max(1, Math.min(100_000, Math.trunc(Number(size.value) || 1)))
-  emit('change', [...packs, { name: title, kinds: kinds.value.map((k) => `${material}/${k}`), size: each }])
+  emit('change', [...packs, { name: title, kinds: kinds.value.map((k) => `${material}/${k}`), size: size.value || 1 }])
   adding.value = false
   name.value = ''
   kinds.value = []
 }
-const nameOf = (key: string): string => {
-  const kind = key.slice(material.length + 1)
-  return items.find((i) => i.kind === kind)?.name[1] ?? kind
-}
 </script>
 
 <template>
-  <div class="packs">
-    <p v-for="p in own" :key="p.name">
-      <b>{{ p.name }}</b>: {{ p.size }} pieces, as many {{ p.kinds.map(nameOf).join(' as ') }}.
-      <b v-if="toBuy(p.name)">{{ toBuy(p.name) }} to buy.</b>
-      <span v-else>None to buy.</span>
-      <button
+  <div v-if="own.length || mayChange" class="packs">
+    <p v-for="p in own" :key="p.name" class="in-row">
+      <span>{{ t('mat.packHas', { name: p.name, n: p.size, what: p.kinds.map(nameOf).join(', ') }) }}</span>
+      <b>{{ t('mat.toBuy', toBuy(p.name)) }}</b>
+      <Button
         v-if="mayChange"
-        type="button"
-        class="stone-button bare no-print"
-        :aria-label="`Take out the pack ${p.name}`"
+        severity="secondary"
+        text
+        :aria-label="t('mat.packRemove', { name: p.name })"
         @click="
           emit(
             'change',
             packs.filter((other) => other !== p),
           )
         "
-      >
-        ×
-      </button>
+        ><IconTrash2
+      /></Button>
     </p>
-    <template v-if="mayChange">
-      <button v-if="!adding" type="button" class="stone-button no-print" @click="adding = true">
-        A pack with several kinds
-      </button>
-      <form
-        v-else
-        class="in-row no-print"
-        novalidate
-        :aria-label="`A pack for ${REPRESENTATIONS[material].title}`"
-        @submit.prevent="add"
-      >
-        <label>Called <input v-model="name" type="text" maxlength="60" /></label>
-        <label>Pieces <input v-model.number="size" type="number" min="1" max="100000" /></label>
-        <label v-for="i in items" :key="i.kind" class="tick"
-          ><input v-model="kinds" type="checkbox" :value="i.kind" /> {{ i.name[1] }}</label
+    <Button
+      v-if="mayChange && !adding"
+      severity="secondary"
+      text
+      class="no-print"
+      :label="t('mat.packAdd')"
+      @click="adding = true"
+    />
+    <form v-else-if="adding" class="no-print" novalidate :aria-label="t('mat.packAdd')" @submit.prevent="add">
+      <label class="field"
+        ><span>{{ t('mat.packLabel') }}</span> <InputText v-model="name" maxlength="60"
+      /></label>
+      <label class="field"
+        ><span>{{ t('mat.packPieces') }}</span>
+        <InputNumber v-model="size" :min="1" :max="100000" :aria-label="t('mat.packPieces')"
+      /></label>
+      <div class="in-row" role="group" :aria-label="t('mat.packKinds')">
+        <label v-for="i in items" :key="i.kind" class="in-row"
+          ><Checkbox v-model="kinds" :value="i.kind" :aria-label="i.name[1]" /> {{ i.name[1] }}</label
         >
-        <button type="submit" class="stone-button">Keep it</button>
-        <button type="button" class="stone-button bare" @click="adding = false">Leave it</button>
-      </form>
+      </div>
+      <div class="in-row">
+        <Button type="submit" severity="secondary" :label="t('mat.packSave')" />
+        <Button severity="secondary" text :label="t('mat.cancel')" @click="adding = false" />
+      </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    </template>
+    </form>
   </div>
 </template>
 
 <style scoped>
-p {
-  margin: 0.2rem 0;
+.packs > .p-button {
+  margin-left: -14px;
 }
-label {
-  display: inline-flex;
-  gap: 0.4rem;
-  align-items: center;
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  align-items: end;
+}
+.field {
+  display: grid;
+  gap: 3px;
+  font-size: 0.9rem;
+  font-weight: 700;
+}
+form .in-row {
   min-height: 44px;
 }
-input[type='text'] {
-  width: 11rem;
-}
-input[type='number'] {
-  width: 6rem;
+.trouble {
+  width: 100%;
 }
 </style>

@@ -63,7 +63,6 @@ const take = (key: keyof StepFilter, value: unknown): void =>
         option-value="value"
         :filter="f.options.length > 12"
         :aria-label="f.label"
-        append-to="self"
         @update:model-value="(value) => take(f.key, value)"
       />
     </label>
@@ -74,13 +73,15 @@ const take = (key: keyof StepFilter, value: unknown): void =>
 <style scoped>
 .filters {
   display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
   gap: 12px;
-  width: min(19rem, 82vw);
+  align-items: end;
 }
 label {
   display: grid;
   gap: 3px;
   font-size: 0.9rem;
   font-weight: 700;
+  min-width: 0;
 }
 </style>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { lessonTime } from '../../../../core/course/index'
+import { spokenList } from '../../../../core/door'
 import { goesOnAt, stateOf, type Lesson } from '../../../../shared/lessons'
 import type { RecordSummary } from '../../../../shared/listing'
-import { request } from '../../../utils/request'
 
-/** One lesson: planned here, changed, printed, begun at the Bench turn by turn, and looked at afterwards. What is changed is kept by itself. */
+/** One lesson: planned here, changed, printed, started at the Bench turn by turn, and looked at afterwards. */
 definePageMeta({ key: 'lesson' })
 const route = useRoute()
 const id = computed(() => String(route.params.id))
@@ -11,135 +12,113 @@ const classroom = useClassroom()
 const courses = useCourses()
 const session = useSession()
 const bench = useBench()
+const { t } = useI18n()
 const { turnByTurn } = useSetToWork()
-const lesson = shallowRef<Lesson | null>(null)
+const here = useLesson(() => id.value)
+const { lesson, state, trouble, tried, overtaken, change, put, save } = here
+const { look, standings } = useStandings()
 const worked = shallowRef<readonly (RecordSummary | null)[]>([])
 const notes = ref<readonly string[]>([])
-const { trouble, tried } = useTrouble()
-const status = ref('')
 const mayChange = computed(() => session.may('teacher'))
 
-/** What was changed here when somebody else had changed the lesson already: it may still take the place of theirs. */
-const overtaken = shallowRef<Lesson | null>(null)
-/** What is not kept yet stays in this browser, so that nothing is lost where the server is away. */
-const unsaved = useLocalStorage<Record<string, Lesson>>('sett.lessons', {})
 async function open(): Promise<void> {
-  lesson.value = null
   await courses.load()
-  if (id.value === 'new') return
-  const mine = unsaved.value[id.value]
-  const there = await request<Lesson>(`/api/lessons/${id.value}`).catch((error: Error) => {
-    if (mine) return null
-    throw error
-  })
-  const isWhole = mine && Array.isArray(mine.turns) && Array.isArray(mine.learners)
-  const isNewer = isWhole && mine.version >= (there?.version ?? 0)
-  lesson.value = isNewer ? mine : there
-  overtaken.value = isWhole && !isNewer ? mine : null
-  if (isNewer) await keep()
+  await here.open()
   if (lesson.value) worked.value = await workedIn(lesson.value)
 }
 await tried(open)
-
-let keeping: Promise<void> = Promise.resolve()
-/** Keeps what stands now, after what is being kept: each change is made from the version before it. */
-function keep(): Promise<void> {
-  keeping = keeping.then(() =>
-    tried(async () => {
-      const now = lesson.value
-      if (!now || !unsaved.value[now.id]) return
-      const kept = await request<Lesson>(`/api/lessons/${now.id}`, { method: 'PUT', body: now })
-      // What was changed in the meantime is kept next, from this version.
-      lesson.value = lesson.value === now ? kept : { ...lesson.value!, version: kept.version }
-      if (lesson.value === kept) {
-        const { [now.id]: _, ...rest } = unsaved.value
-        unsaved.value = rest
-        status.value = 'Kept.'
-      } else unsaved.value = { ...unsaved.value, [now.id]: lesson.value }
-    }),
-  )
-  return keeping
-}
-const keepSoon = useDebounceFn(keep, 600)
-function change(now: Lesson): void {
-  lesson.value = now
-  unsaved.value = { ...unsaved.value, [now.id]: now }
-  status.value = 'Not kept yet …'
-  void keepSoon()
-}
-function takeMine(): void {
-  const mine = overtaken.value
-  overtaken.value = null
-  if (mine && lesson.value) change({ ...mine, version: lesson.value.version })
-}
-function letGo(): void {
-  overtaken.value = null
-  const { [id.value]: _, ...rest } = unsaved.value
-  unsaved.value = rest
-}
-async function planned(plan: Lesson, told: readonly string[]): Promise<void> {
-  notes.value = told
-  lesson.value = plan
-  unsaved.value = { ...unsaved.value, [plan.id]: plan }
-  await keep()
-  if (!trouble.value) await navigateTo(`/plan/lessons/${plan.id}`, { replace: true })
-}
 watch(id, async (now) => {
   if (now !== lesson.value?.id) await tried(open)
 })
-async function begin(from: number): Promise<void> {
-  await keep()
-  const refused = await turnByTurn(turnsOf(lesson.value!, from))
-  if (refused) trouble.value = refused
+watch(
+  () => lesson.value?.learners.join() ?? '',
+  (all) => void (all && look(all.split(','))),
+  { immediate: true },
+)
+const time = computed(() =>
+  lessonTime(lesson.value?.turns ?? [], (learner, step) => standings(learner).find((s) => s.step === step)?.ms ?? null),
+)
+const missing = useShortages(() => (lesson.value ? [lesson.value] : []))
+
+async function planned(plan: Lesson, told: readonly string[]): Promise<void> {
+  notes.value = told
+  put(plan)
+  await save()
+  if (!trouble.value) await navigateTo(`/plan/lessons/${plan.id}`, { replace: true })
 }
-/** Planned anew from who comes, at which steps, and for how long; what was worked stays. */
+/** Planned again from who comes, at which steps, and for how long; what was worked stays. */
 const replanning = ref(false)
 function replanned(plan: Lesson, told: readonly string[]): void {
   replanning.value = false
   notes.value = told
   change(plan)
 }
+async function start(from: number): Promise<void> {
+  await save()
+  const refused = await turnByTurn(turnsOf(lesson.value!, from))
+  if (refused) trouble.value = refused
+}
 const goesOn = computed(() => (lesson.value ? goesOnAt(lesson.value) : 0))
+const underWay = computed(() => lesson.value !== null && stateOf(lesson.value) === 'under way')
+
 const removing = ref(false)
-async function remove(): Promise<void> {
-  await tried(async () => {
-    const { [id.value]: _, ...rest } = unsaved.value
-    unsaved.value = rest
-    await request(`/api/lessons/${id.value}`, { method: 'DELETE' })
+const remove = (): Promise<void> =>
+  tried(async () => {
+    await here.remove()
     if (bench.lesson === id.value) bench.endQueue()
-    await navigateTo('/today')
+    await navigateTo('/plan/lessons')
   })
-}
-const names = computed(() => (lesson.value?.learners ?? []).map((l) => classroom.nameOf(l)))
+const names = computed(() => spokenList((lesson.value?.learners ?? []).map((l) => classroom.nameOf(l)).filter(Boolean)))
 async function calendar(): Promise<void> {
-  const { id: uid, day, at, minutes, version, turns } = lesson.value!
-  const steps = [...new Set(turns.map((t) => t.step))].map((s) => courses.stepOf(s)?.title ?? s)
-  download(
-    `lesson-${day}.ics`,
-    await calendarOf([{ id: uid, day, at, minutes, version, names: names.value, steps }]),
-    'text/calendar',
-  )
+  const { id: uid, day, at, minutes, version, turns, learners } = lesson.value!
+  const steps = [...new Set(turns.map((turn) => turn.step))].map(courses.titleOf)
+  const entry = { id: uid, day, at, minutes, version, names: learners.map(classroom.nameOf), steps }
+  download(`lesson-${day}.ics`, await calendarOf([entry]), 'text/calendar')
 }
-useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} – Sett` : 'Plan a lesson – Sett') })
+const menu = ref<{ toggle: (event: Event) => void } | null>(null)
+const more = computed(() => [
+  ...(underWay.value ? [{ label: t('lesson.fromStart'), command: () => start(0) }] : []),
+  { label: t('lesson.calendar'), command: calendar },
+  ...(mayChange.value
+    ? [
+        { label: t('lesson.replan'), command: () => void (replanning.value = !replanning.value) },
+        {
+          label: t('lesson.another'),
+          command: () => navigateTo(`/plan/lessons/new?learners=${lesson.value!.learners.join(',')}`),
+        },
+        { separator: true },
+        { label: t('lesson.remove'), command: () => void (removing.value = true) },
+      ]
+    : []),
+])
+const facts = computed(() => {
+  const l = lesson.value
+  if (!l) return ''
+  const said = state.value ? ` ${t(`lesson.state.${state.value}`)}` : ''
+  return `${t('lesson.when', { day: dayInWords(l.day), at: l.at, minutes: t('today.minutes', l.minutes), state: t(`lesson.is.${stateOf(l)}`) })}${said}`
+})
+useHead({ title: () => `${lesson.value ? names.value : t('lessons.plan')} – Sett` })
 </script>
 
 <template>
   <div class="place">
-    <header>
+    <PageHeader :title="lesson ? names : t('lessons.plan')" :facts="facts">
       <template v-if="lesson">
-        <h1>{{ names.join(', ') }}</h1>
-        <p class="when">
-          {{ dayInWords(lesson.day) }}, {{ lesson.at }}, {{ lesson.minutes }} minutes, {{ stateOf(lesson) }}
-        </p>
-        <p class="quiet" role="status">{{ status }}</p>
+        <Button severity="secondary" as="router-link" :to="`/plan/print?lesson=${lesson.id}`"
+          ><IconPrinter /> {{ t('today.print') }}</Button
+        >
+        <Button severity="secondary" aria-haspopup="menu" :aria-label="t('lesson.more')" @click="menu?.toggle($event)"
+          ><IconEllipsis
+        /></Button>
+        <Button @click="start(goesOn)"><IconPlay /> {{ t(underWay ? 'lesson.goOn' : 'lesson.start') }}</Button>
+        <LazyPopMenu ref="menu" :model="more" />
       </template>
-      <h1 v-else>Plan a lesson</h1>
-    </header>
+    </PageHeader>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <div v-if="overtaken" class="in-row no-print" role="status">
-      <p class="note">You had changed this lesson here after somebody else did.</p>
-      <button type="button" class="stone-button" @click="takeMine">Take mine instead</button>
-      <button type="button" class="stone-button bare" @click="letGo">Leave theirs</button>
+    <div v-if="overtaken" class="card in-row no-print" role="status">
+      <p>{{ t('lesson.overtaken') }}</p>
+      <Button severity="secondary" :label="t('lesson.takeMine')" @click="here.takeMine" />
+      <Button severity="secondary" text :label="t('lesson.leaveTheirs')" @click="here.leaveTheirs" />
     </div>
     <LessonPlanner
       v-if="id === 'new' && !lesson"
@@ -147,73 +126,66 @@ useHead({ title: () => (lesson.value ? `Lesson, ${dayInWords(lesson.value.day)} 
       @planned="planned"
     />
     <template v-else-if="lesson">
-      <div class="in-row no-print">
-        <button type="button" class="stone-button main" @click="begin(goesOn)">
-          {{ stateOf(lesson) === 'under way' ? 'Go on at the Bench' : 'Begin at the Bench' }}
-        </button>
-        <button v-if="stateOf(lesson) === 'under way'" type="button" class="stone-button" @click="begin(0)">
-          From the beginning
-        </button>
-        <NuxtLink class="stone-button" :to="`/plan/print?lesson=${lesson.id}`">Print</NuxtLink>
-        <NuxtLink class="stone-button" :to="`/plan/materials?lesson=${lesson.id}`">Count the pieces</NuxtLink>
-        <button type="button" class="stone-button" @click="calendar">For the calendar</button>
-        <template v-if="mayChange">
-          <label class="inline"
-            >Day
-            <input
-              type="date"
-              :value="lesson.day"
-              @change="
-                ($event.target as HTMLInputElement).value &&
-                change({ ...lesson!, day: ($event.target as HTMLInputElement).value })
-              "
-          /></label>
-          <label class="inline"
-            >At
-            <input
-              type="time"
-              :value="lesson.at"
-              @change="
-                ($event.target as HTMLInputElement).value &&
-                change({ ...lesson!, at: ($event.target as HTMLInputElement).value })
-              "
-          /></label>
-          <button type="button" class="stone-button" :aria-expanded="replanning" @click="replanning = !replanning">
-            Change learners, steps or minutes
-          </button>
-          <NuxtLink class="stone-button bare" :to="`/plan/lessons/new?learners=${lesson.learners.join(',')}`"
-            >Plan another for them</NuxtLink
-          >
-          <button v-if="!removing" type="button" class="stone-button bare" @click="removing = true">Remove</button>
-          <template v-else>
-            <button type="button" class="stone-button main" @click="remove">Remove this lesson</button>
-            <button type="button" class="stone-button bare" @click="removing = false">Leave it</button>
-          </template>
-        </template>
-      </div>
       <LessonPlanner v-if="replanning" class="no-print" :first="[]" :lesson="lesson" @planned="replanned" />
-      <p v-for="n in notes" :key="n" class="quiet no-print note">{{ n }}</p>
-      <fieldset class="bare-set" :disabled="!mayChange">
-        <LessonSheet :model-value="lesson" :worked="worked" @update:model-value="change" />
-      </fieldset>
+      <div v-if="mayChange" class="in-row no-print" role="group" :aria-label="t('lesson.whenIsIt')">
+        <DayField
+          :model-value="lesson.day"
+          :label="t('lesson.day')"
+          @update:model-value="(day) => change({ ...lesson!, day })"
+        />
+        <TimeField
+          :model-value="lesson.at"
+          :label="t('lesson.at')"
+          @update:model-value="(at) => change({ ...lesson!, at })"
+        />
+      </div>
+      <p v-for="n in notes" :key="n" class="quiet no-print">{{ n }}</p>
+      <div class="two">
+        <LessonTurns
+          :model-value="lesson"
+          :worked="worked"
+          :time="time"
+          :may-change="mayChange"
+          @update:model-value="change"
+        />
+        <LessonBeside
+          :model-value="lesson"
+          :time="time"
+          :missing="missing.get(lesson.id) ?? 0"
+          :may-change="mayChange"
+          @update:model-value="change"
+        />
+      </div>
     </template>
+    <LazyDialog v-model:visible="removing" modal :header="t('lesson.removeAsk', { names })">
+      <p>{{ t('lesson.removeSays') }}</p>
+      <template #footer>
+        <Button severity="secondary" :label="t('lesson.keep')" @click="removing = false" />
+        <Button :label="t('lesson.removeThis')" @click="remove" />
+      </template>
+    </LazyDialog>
   </div>
 </template>
 
 <style scoped>
-header p,
-.note {
-  margin: 0;
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 22px;
+  align-items: start;
 }
-.inline {
-  display: inline-flex;
-  gap: 0.4rem;
-  align-items: center;
+@media (min-width: 1000px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 372px);
+  }
 }
-.bare-set {
-  margin: 0;
-  padding: 0;
-  border: 0;
-  min-width: 0;
+@media print {
+  /* One page: what is said and watched for stands close. */
+  .two {
+    grid-template-columns: 1.2fr 1fr;
+    gap: 5mm;
+    font-size: 11pt;
+    line-height: 1.25;
+  }
 }
 </style>

@@ -63,7 +63,7 @@ const stones = computed(() => stonesFor(filter.value, sought.value))
 const narrowed = computed(
   () => Object.entries(filter.value).filter(([key, v]) => v !== NO_FILTER[key as 'shown']).length,
 )
-const filters = ref<{ toggle: (event: Event) => void } | null>(null)
+const filtering = ref(false)
 const showAll = (): void => {
   filter.value = NO_FILTER
   sought.value = ''
@@ -140,10 +140,9 @@ useHead({ title: () => `${t('frame.steps')} – Sett` })
         :placeholder="t('steps.search')"
         :aria-label="t('steps.search')"
       />
-      <Button severity="secondary" aria-haspopup="dialog" @click="filters?.toggle($event)">
+      <Button severity="secondary" :aria-expanded="filtering" @click="filtering = !filtering">
         {{ narrowed ? t('steps.filtered', { n: narrowed }) : t('steps.filter') }} <IconChevronDown />
       </Button>
-      <Popover ref="filters"><StepFilters v-model="filter" :steps="courses.steps" /></Popover>
       <Button severity="secondary" text :aria-label="t('steps.smaller')" :disabled="size === SIZES[0]" @click="zoom(-1)"
         ><IconMinus
       /></Button>
@@ -171,6 +170,7 @@ useHead({ title: () => `${t('frame.steps')} – Sett` })
         <span class="tag later">{{ t('steps.later') }}</span>
       </template>
     </div>
+    <StepFilters v-if="filtering" v-model="filter" class="card no-print" :steps="courses.steps" />
     <div class="two">
       <StepMap :model-value="chosen.id" :stones="stones" :size="size" @update:model-value="choose" @open="open = true">
         <Button severity="secondary" :label="t('steps.clear')" @click="showAll" />
