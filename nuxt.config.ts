@@ -40,6 +40,8 @@ const ICONS = [
   'Ellipsis',
   'GripVertical',
   'Eye',
+  'Lock',
+  'LockOpen',
   'Maximize',
   'Mic',
   'Minus',

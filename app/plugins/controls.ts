@@ -16,7 +16,7 @@ export default defineNuxtPlugin(({ vueApp }) => {
       listbox: lists,
       // Steps of a form are buttons: tabs would want their panels beside them, and nothing else in their list.
       stepper: { root: { role: 'group' } },
-      step: { header: { role: 'button' } },
+      step: { header: { role: 'button', 'aria-controls': undefined } },
       steppanel: { root: { role: 'group' } },
     },
   })

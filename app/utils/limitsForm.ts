@@ -56,15 +56,15 @@ export const LIMITS_AT_FIRST: LimitsForm = {
   rule: null,
 }
 
-export const OPERATION_NAMES = {
-  count: 'Counting out',
-  compare: 'Comparing',
-  add: 'Adding',
-  subtract: 'Taking away',
-  multiply: 'Multiplying',
-  divide: 'Dividing',
-  rename: 'Other names of fractions',
-} as const satisfies Record<Limits['operation'], string>
+export const OPERATIONS = [
+  'count',
+  'compare',
+  'add',
+  'subtract',
+  'multiply',
+  'divide',
+  'rename',
+] as const satisfies readonly Limits['operation'][]
 
 /** A form as it was kept; whatever is not what a form has there is as it is at first. */
 export function soundForm(kept: unknown): LimitsForm {
@@ -72,7 +72,7 @@ export function soundForm(kept: unknown): LimitsForm {
   const sound = given.filter(([key, value]) => typeof value === typeof LIMITS_AT_FIRST[key as keyof LimitsForm])
   const form = { ...LIMITS_AT_FIRST, ...Object.fromEntries(sound) } as LimitsForm
   if (form.rule && !Array.isArray(form.rule.lessons)) form.rule = null
-  return Object.hasOwn(OPERATION_NAMES, form.operation) ? form : { ...LIMITS_AT_FIRST }
+  return OPERATIONS.includes(form.operation) ? form : { ...LIMITS_AT_FIRST }
 }
 
 const flag = (text: Told): boolean | undefined => (text === 'any' ? undefined : text === 'yes')
@@ -190,28 +190,100 @@ export function formOf(limits: Limits): LimitsForm {
   }
 }
 
-/** A limit as the form calls it. */
-export const LIMIT_NAMES: Readonly<Partial<Record<keyof Limits, string>>> = {
-  digits: 'how many digits there are',
-  addends: 'how many numbers are added',
-  carries: 'in how many columns is carried',
-  exchanges: 'in how many columns is exchanged',
-  acrossNought: 'across a nought',
-  below: 'answers below',
-  makes: 'what they make',
-  by: 'the tables',
-  rule: 'the rule on beads',
-  nearTen: 'near a ten',
-  ragged: 'numbers of different length',
-  remainder: 'something left over',
-  decimals: 'decimals',
-  denominators: 'the bottoms',
-  alike: 'bottoms alike',
-  lookAlike: 'numbers that look alike',
-  turned: 'turned round',
-  from: 'from',
-  upTo: 'up to',
-  signs: 'the signs',
+/** One field of the form. Its words are in the catalogue, under `limits`. */
+export interface LimitField {
+  readonly key: keyof LimitsForm
+  /** The limit that it is part of. */
+  readonly limit: keyof Limits
+  /** What it is called, and what stands before it in the sentence. */
+  readonly label: string
+  readonly before?: string
+  /** What can be chosen, each by the key of its words and a number in them; a field without choices is typed. */
+  readonly options?: readonly { readonly value: string | number; readonly key: string; readonly n?: number }[]
+  /** What stands in an empty box. */
+  readonly hint?: string
+  /** Rarely asked for: folded away while it is as it usually is. */
+  readonly isRare?: true
+  readonly usual: string
+}
+const upTo = (most: number, key: string, from = 1) =>
+  Array.from({ length: most - from + 1 }, (_, i) => ({ value: i + from, key, n: i + from }))
+const digitChoices = (most: number) => upTo(most, '').map(({ value }) => ({ value, key: `digits.${value}` }))
+const EITHER = (['any', 'yes', 'no'] as const).map((value) => ({ value, key: value }))
+const COLUMNS = ['any', '0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '1-2', '1-3', '2-3', '2-4', '1-9']
+function columnChoices(now: string) {
+  return [...new Set([...COLUMNS, now])].map((value) => {
+    const [least, most] = numbers(value)
+    if (least === undefined) return { value, key: 'columns.any' }
+    return most === undefined ? { value, key: 'columns.exactly', n: least } : { value, key: `columns.${value}` }
+  })
+}
+
+/** The fields that go with the operation and the kind of numbers, in the order of the sentence. */
+export function fieldsOf(form: LimitsForm): readonly LimitField[] {
+  const { operation, addends, columns } = form
+  const kind = kindOf(form)
+  const isPlain = operation === 'count' || operation === 'compare'
+  const isChain = operation === 'add' || operation === 'subtract'
+  const inColumns = ['whole', 'decimals', 'beads'].includes(kind) && !isPlain
+  const usual = (key: keyof LimitsForm): string => String(LIMITS_AT_FIRST[key])
+  const field = (is: boolean, limit: keyof Limits, key: keyof LimitsForm, more: Partial<LimitField>): LimitField[] =>
+    is ? [{ limit, key, label: key, usual: usual(key), ...more }] : []
+  const rare = { isRare: true } as const
+  return [
+    ...field(kind === 'signs', 'signs', 'signs', {
+      options: (['++', '-+', '+-', '--'] as const).map((value) => ({ value, key: `signs.${value}` })),
+    }),
+    ...field(inColumns, 'digits', 'first', { options: digitChoices(9) }),
+    ...field(inColumns, 'digits', 'others', {
+      label: operation === 'add' && addends > 2 ? 'othersMany' : 'others',
+      before: operation,
+      options: digitChoices(isChain ? 9 : 3),
+    }),
+    ...field(kind === 'decimals', 'decimals', 'decimals', { options: upTo(3, 'decimals') }),
+    ...field(kind === 'fractions', 'denominators', 'bottoms', { before: 'bottoms' }),
+    ...field(kind === 'whole' && isPlain, 'from', 'from', { before: 'from' }),
+    ...field(
+      kind === 'signs' || (kind === 'fractions' && operation === 'multiply') || (kind === 'whole' && isPlain),
+      'upTo',
+      'upTo',
+      { label: kind === 'fractions' ? 'timesUpTo' : 'upTo', before: kind === 'fractions' ? 'timesUpTo' : 'upTo' },
+    ),
+    ...field(inColumns && operation !== 'divide', operation === 'subtract' ? 'exchanges' : 'carries', 'columns', {
+      options: columnChoices(columns),
+    }),
+    ...field(inColumns && operation === 'divide', 'remainder', 'remainder', {
+      options: (['any', 'yes', 'no'] as const).map((value) => ({ value, key: `remainder.${value}` })),
+    }),
+    ...field(!isPlain && operation !== 'rename', 'below', 'below', {
+      label: operation === 'divide' ? 'shareBelow' : 'below',
+      before: operation === 'divide' ? 'shareBelow' : 'below',
+      hint: 'anyNumber',
+    }),
+    ...field(operation === 'add' && inColumns && kind !== 'beads', 'addends', 'addends', {
+      ...rare,
+      options: upTo(8, 'addends', 2),
+    }),
+    ...field(inColumns && operation === 'subtract', 'acrossNought', 'across', { ...rare, options: EITHER }),
+    ...field(inColumns && isChain, 'nearTen', 'near', {
+      ...rare,
+      options: [{ value: '', key: 'any' }, ...upTo(4, 'within').map((o) => ({ ...o, value: String(o.value) }))],
+    }),
+    ...field(inColumns && !isChain, 'by', 'by', {
+      ...rare,
+      label: operation === 'divide' ? 'dividedBy' : 'tables',
+      hint: 'anyNumber',
+    }),
+    ...field(inColumns && isChain, 'makes', 'makes', {
+      ...rare,
+      label: operation === 'add' ? 'makes' : 'leaves',
+      hint: 'anyNumber',
+    }),
+    ...field(kind === 'fractions' && (isChain || operation === 'compare'), 'alike', 'alike', {
+      ...rare,
+      options: EITHER,
+    }),
+  ]
 }
 
 /** A form with one of its limits changed, as it was proposed. */

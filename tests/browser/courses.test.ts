@@ -2,7 +2,7 @@ import type { WebDriver } from 'selenium-webdriver'
 import { isWithin, stepById, STEPS } from '../../core/course/index'
 import { parseProblem } from '../../core/index'
 import { inChromium } from './here'
-import { By, byRole, Key, noViolations, text, type Running } from './world'
+import { By, byRole, Key, noViolations, pick, text, type Running } from './world'
 
 const here = inChromium()
 const { click, size } = here
@@ -13,11 +13,7 @@ beforeAll(() => {
 })
 afterEach(() => size(1280, 800))
 
-/** Chooses from a list of PrimeVue's. */
-const choose = async (label: string, option: string): Promise<void> => {
-  await (await byRole(driver, 'combobox', label)).click()
-  await (await byRole(driver, 'option', option)).click()
-}
+const choose = (label: string, option: string): Promise<void> => pick(driver, label, option)
 /** Chooses from a list of the browser's own, as the page of a school's courses still has them. */
 const chooseOld = async (label: string, option: string): Promise<void> => {
   const select = await byRole(driver, 'combobox', label)

@@ -1,6 +1,6 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { inChromium } from './here'
-import { byRole, Key, lessonsAround, noViolations, text, type Running } from './world'
+import { byRole, Key, lessonsAround, noViolations, pick, text, type Running } from './world'
 
 const here = inChromium()
 const { click, size } = here
@@ -16,10 +16,7 @@ const open = async (query = ''): Promise<void> => {
 }
 const fill = async (name: string, value: string): Promise<void> =>
   (await byRole(driver, 'textbox', name)).sendKeys(Key.chord(Key.CONTROL, 'a'), value, Key.TAB)
-const choose = async (label: string, option: string): Promise<void> => {
-  await (await byRole(driver, 'combobox', label)).click()
-  await (await byRole(driver, 'option', option)).click()
-}
+const choose = (label: string, option: string): Promise<void> => pick(driver, label, option)
 /** How many are needed of a piece. */
 const need = (piece: string): Promise<string> =>
   driver.executeScript<string>(

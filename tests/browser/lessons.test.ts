@@ -1,6 +1,6 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { inChromium } from './here'
-import { By, byRole, Key, lessonsAround, noViolations, text, type Running } from './world'
+import { By, byRole, Key, lessonsAround, noViolations, pick, text, type Running } from './world'
 import type { Lesson } from '../../shared/lessons'
 
 /** A day of a teacher: Today, a lesson planned, taken to the Bench, and looked at afterwards. */
@@ -19,11 +19,7 @@ const problem = async (): Promise<string> =>
   ((await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) ?? '').replaceAll('−', '-')
 const whose = (): Promise<string> =>
   driver.executeScript<string>("return document.querySelector('.learner-picker strong').innerText")
-/** Chooses from a list of PrimeVue's. */
-const choose = async (label: string | RegExp, option: string): Promise<void> => {
-  await (await byRole(driver, 'combobox', label)).click()
-  await (await byRole(driver, 'option', option)).click()
-}
+const choose = (label: string, option: string): Promise<void> => pick(driver, label, option)
 /** Takes something from the menu of the lesson, or of one of its problems. */
 async function menu(item: string, of = 'More for this lesson'): Promise<void> {
   await click(of)

@@ -173,7 +173,7 @@ export async function byRole(driver: WebDriver, role: string, name: string | Reg
       let framing: WebElement | null = null
       for (const element of likely) {
         try {
-          if (!fits((await element.getAccessibleName()).trim()) || !(await element.isDisplayed())) continue
+          if (!fits((await element.getAccessibleName()).trim()) || !(await isSeen(driver, role, element))) continue
           if (!(await driver.executeScript(IN_FRAME, element))) return element
           framing ??= element
         } catch {
@@ -186,6 +186,12 @@ export async function byRole(driver: WebDriver, role: string, name: string | Reg
     `no ${role} called ${name}`,
   ) as Promise<WebElement>
 }
+
+/** A box to tick is laid clear over the one that is drawn for it. */
+const isSeen = async (driver: WebDriver, role: string, element: WebElement): Promise<boolean> =>
+  ['checkbox', 'radio'].includes(role)
+    ? driver.executeScript<boolean>('return arguments[0].checkVisibility({ visibilityProperty: true })', element)
+    : element.isDisplayed()
 
 const IN_FRAME = "return arguments[0].closest('.rail, .place-head') !== null"
 

@@ -1,77 +1,72 @@
 <script setup lang="ts">
-import { MOST_SET } from '../../../core/course/index'
-import { pretty } from '../../../core/door'
-import type { RecordPage } from '../../../shared/listing'
-import { formOf, LIMIT_NAMES, LIMITS_AT_FIRST, limitsOf, soundForm, withChange } from '../../utils/limitsForm'
+import { MOST_SET, StepFinder, wayFor, type Limits } from '../../../core/course/index'
+import { attempt, inClassWords, representationsFor } from '../../../core/door'
+import type { Lesson } from '../../../shared/lessons'
+import { formOf, withChange } from '../../utils/limitsForm'
 import { rowsWith } from '../../utils/answerRows'
 import { request } from '../../utils/request'
 
-/** Setting problems: limits, how many there are of them as the limits change, and a set that is spread over what makes them differ. */
+/** Setting problems: a step or limits, how many there are of them as the limits change, and a set spread over what makes them differ. */
 const { workThrough } = useSetToWork()
 const classroom = useClassroom()
-const { answer, busy, set } = useSetter()
+const session = useSession()
+const courses = useCourses()
+const { t } = useI18n()
+const { pack, strand: nameOfStrand } = useNames()
+const { kept, answer, busy, problems, locked, renew, lock, drop, put } = useProblemSet()
 const { replace } = useAnswerPage()
 const { figures } = useFigures()
+const { trouble, tried } = useTrouble()
+const { tell } = useNotice()
+await courses.load().catch(() => undefined)
 
-const kept = useLocalStorage('sett.problems', {
-  form: { ...LIMITS_AT_FIRST },
-  count: 10,
-  seed: 1,
-  hardestLast: true,
-  notHad: true,
-})
-// What was kept by an earlier Sett, or by hand, may lack some of it, or be something else.
-kept.value.form = soundForm(kept.value.form)
-if (!Number.isInteger(kept.value.seed)) kept.value.seed = 1
-const form = computed(() => kept.value.form)
-// A step's limits, where the address names one.
-const route = useRoute()
-const courses = useCourses()
-if (typeof route.query.step === 'string') {
-  await courses.load().catch(() => undefined)
-  const step = courses.stepOf(route.query.step)
-  if (step) kept.value.form = formOf(step.limits)
-}
-const trouble = ref('')
-
-/** What the learner at the bench has had lately, so that it is not set again. */
-const had = shallowRef<readonly string[]>([])
-watch(
-  () => classroom.learnerId,
-  async (learner) => {
-    had.value = []
-    if (!learner) return
-    const page = await request<RecordPage>(`/api/records?learner=${learner}&limit=200`).catch(() => null)
-    if (learner === classroom.learnerId) had.value = page?.records.map((r) => r.problem) ?? []
-  },
-  { immediate: true },
+/* --- a step, or limits of one's own --- */
+const stepId = ref('')
+const choices = computed(() =>
+  [...new Set(courses.steps.map((s) => s.strand))].map((strand) => ({
+    label: nameOfStrand(strand),
+    items: courses.steps.filter((s) => s.strand === strand).map((s) => ({ label: s.title, value: s.id })),
+  })),
 )
+function takeStep(id: string): void {
+  const step = courses.stepOf(id)
+  if (!step) return
+  stepId.value = id
+  kept.value = { ...kept.value, form: formOf(step.limits), locked: [], dropped: [] }
+}
+// A step that the address names.
+const route = useRoute()
+if (typeof route.query.step === 'string') takeStep(route.query.step)
+/** Once a limit is changed, they are no step's limits any more. */
+const form = computed({
+  get: () => kept.value.form,
+  set: (now) => {
+    stepId.value = ''
+    kept.value.form = now
+  },
+})
 
-const wish = computed(() => ({
-  limits: limitsOf(form.value),
-  count: Math.min(MOST_SET, Math.max(1, Number(kept.value.count) || 1)),
-  seed: kept.value.seed,
-  hardestLast: kept.value.hardestLast,
-  without: kept.value.notHad ? had.value : [],
-}))
-watchDebounced(wish, (now) => set(now), { debounce: 150, immediate: true, deep: true })
-const problems = computed(() => answer.value?.problems ?? [])
-const others = (): void => void (kept.value.seed = crypto.getRandomValues(new Uint32Array(1))[0]! % 1_000_000)
-
+/* --- what does not go together --- */
 const conflict = computed(() => answer.value?.conflict ?? null)
-const named = (limit: string): string => LIMIT_NAMES[limit as keyof typeof LIMIT_NAMES] ?? limit
+const named = (limit: keyof Limits): string => inClassWords(t(`limits.name.${limit}`), pack.value)
+const VALUES: Readonly<Record<string, string>> = { undefined: 'limits.open', true: 'limits.yes', false: 'limits.no' }
 const change = computed(() => {
   const to = conflict.value?.change
   if (!to) return ''
-  const value = to.to === undefined ? 'leave it open' : to.to === true ? 'yes' : to.to === false ? 'no' : String(to.to)
-  return `${named(to.limit)}: ${value}`
+  const key = VALUES[String(to.to)]
+  return `${named(to.limit)}: ${key ? t(key) : String(to.to)}`
 })
 function takeChange(): void {
   const to = conflict.value?.change
-  if (to) kept.value.form = withChange(form.value, to.limit, to.to)
+  if (to) form.value = withChange(form.value, to.limit, to.to)
 }
 
-const work = async (): Promise<void> => void (trouble.value = await workThrough(problems.value))
+/* --- what is done with them --- */
+const work = (): Promise<void> =>
+  tried(async () => {
+    const refused = await workThrough(problems.value)
+    if (refused) throw new Error(refused)
+  })
 async function mark(): Promise<void> {
   replace(rowsWith(problems.value))
   await navigateTo('/learners/marking')
@@ -85,116 +80,164 @@ const print = (): Promise<void> =>
     ],
     { problems: problems.value.join('\n') },
   )
-useHead({ title: 'Problems – Sett' })
+/** Lessons to come, into which they can be put. */
+const DAYS_AHEAD = 60
+const lessons = shallowRef<readonly Lesson[]>([])
+onMounted(async () => {
+  if (session.may('teacher'))
+    lessons.value = await request<Lesson[]>(`/api/lessons?from=${today()}&to=${today(DAYS_AHEAD)}`).catch(() => [])
+})
+/** Puts them at a lesson's end, to be worked alone, learner after learner. */
+const putInto = (lesson: Lesson): Promise<void> =>
+  tried(async () => {
+    const finder = new StepFinder(courses.steps)
+    const turns = problems.value.flatMap((problem, i) => {
+      const step = courses.stepOf(stepId.value || (finder.find({ problem }) ?? '')) ?? null
+      const fits = attempt(() => representationsFor(problem).filter((r) => r.fits))
+      const offers = 'ok' in fits ? fits.ok.map((r) => r.representation) : []
+      const material = step?.materials.find((m) => offers.includes(m)) ?? offers[0]
+      if (!material) return []
+      const id = step?.id ?? lesson.turns.at(-1)!.step
+      const learner = lesson.learners[i % lesson.learners.length]!
+      return [
+        {
+          learner,
+          step: id,
+          problem,
+          material,
+          way: step ? wayFor(step, problem, material) : null,
+          mode: 'alone' as const,
+        },
+      ]
+    })
+    await request(`/api/lessons/${lesson.id}`, {
+      method: 'PUT',
+      body: { ...lesson, turns: [...lesson.turns, ...turns] },
+    })
+    await navigateTo(`/plan/lessons/${lesson.id}`)
+    await tell(t('problems.title'), t('problems.putInto', turns.length))
+  })
+const menu = ref<{ toggle: (event: Event) => void } | null>(null)
+const more = computed(() => [
+  { label: t('problems.mark'), command: mark },
+  ...(lessons.value.length ? [{ separator: true }] : []),
+  ...lessons.value.slice(0, 6).map((l) => ({
+    label: t('problems.into', {
+      lesson: `${dayInWords(l.day)}, ${l.learners.map(classroom.nameOf).filter(Boolean).join(', ')}`,
+    }),
+    command: () => putInto(l),
+  })),
+])
+const facts = computed(() => {
+  const { refused, count } = answer.value ?? {}
+  if (!answer.value || refused) return busy.value ? t('problems.counting') : ''
+  return count === '0' ? t('problems.none') : t('problems.fit', { count: figures(count!) }, count === '1' ? 1 : 2)
+})
+useHead({ title: () => `${t('frame.problems')} – Sett` })
 </script>
 
 <template>
-  <div class="problems">
-    <header class="no-print">
-      <h1>Problems for just this step</h1>
-      <p class="how-many" role="status" aria-live="polite">
-        <template v-if="answer && !answer.refused && answer.count !== '0'">
-          <b>{{ figures(answer.count) }}</b>
-          {{ answer.count === '1' ? 'problem fits' : 'problems fit' }}
-        </template>
-        <template v-else-if="answer && !answer.refused">No problem fits</template>
-        <template v-else-if="busy">Counting …</template>
-      </p>
-    </header>
-    <div v-if="conflict" class="conflict" role="alert">
-      <p v-if="conflict.between.length > 1">
-        These two do not go together: {{ conflict.between.map(named).join(', and ') }}.
-      </p>
-      <p v-else>This leaves none: {{ conflict.between.map(named).join('') }}.</p>
-      <p v-if="conflict.change">
-        The smallest change: {{ change }}. It leaves {{ figures(conflict.leaves) }}.
-        <button type="button" class="stone-button" @click="takeChange">Change it</button>
-      </p>
-    </div>
-    <div class="two">
-      <form class="no-print" aria-label="Limits" @submit.prevent>
-        <LimitsFields v-model="kept.form">
-          <label>How many <input v-model.number="kept.count" type="number" min="1" :max="MOST_SET" /></label>
-          <label class="tick"><input v-model="kept.hardestLast" type="checkbox" /> The hardest last</label>
-          <label v-if="classroom.learner" class="tick"
-            ><input v-model="kept.notHad" type="checkbox" /> Nothing that {{ classroom.learner.codeName }} has had
-            lately</label
-          >
-        </LimitsFields>
-      </form>
-      <section class="set" aria-label="The problems">
-        <p v-if="answer?.refused" class="trouble" role="alert">{{ answer.refused }}</p>
-        <p v-else-if="answer && answer.count !== '0' && problems.length === 0" class="quiet">
-          All of them were had lately. Take that tick away, or loosen a limit.
+  <div class="place">
+    <PageHeader :title="t('frame.problems')" :facts="facts" role="status">
+      <template v-if="problems.length">
+        <Button severity="secondary" @click="print"><IconPrinter /> {{ t('problems.print') }}</Button>
+        <Button severity="secondary" aria-haspopup="menu" :aria-label="t('problems.more')" @click="menu?.toggle($event)"
+          ><IconEllipsis
+        /></Button>
+        <LazyPopMenu ref="menu" :model="more" />
+        <Button @click="work"><IconPlay /> {{ t('steps.work') }}</Button>
+      </template>
+    </PageHeader>
+    <p v-if="trouble || answer?.refused" class="trouble" role="alert">{{ trouble || answer?.refused }}</p>
+    <form class="card no-print" :aria-label="t('problems.limits')" @submit.prevent>
+      <Select
+        :model-value="stepId || null"
+        :options="choices"
+        option-group-label="label"
+        option-group-children="items"
+        option-label="label"
+        option-value="value"
+        filter
+        :placeholder="t('problems.step')"
+        :aria-label="t('problems.stepLabel')"
+        @update:model-value="(id) => takeStep(String(id))"
+      />
+      <LimitsFields v-model="form" :conflict="conflict?.between ?? []" />
+      <div v-if="conflict" class="conflict" role="alert">
+        <p>
+          <IconTriangleAlert />
+          {{
+            conflict.between.length > 1
+              ? t('problems.conflict', { what: conflict.between.map(named).join(t('problems.and')) })
+              : t('problems.leavesNone', { what: conflict.between.map(named).join('') })
+          }}
         </p>
-        <ol class="learner">
-          <li v-for="p in problems" :key="p">{{ pretty(p) }} =</li>
-        </ol>
-        <div v-if="problems.length" class="in-row no-print">
-          <button type="button" class="stone-button main" @click="work">Work them at the Bench</button>
-          <button type="button" class="stone-button" @click="others">Others</button>
-          <button type="button" class="stone-button" @click="mark">Put them on the marking page</button>
-          <button type="button" class="stone-button" @click="print">Print</button>
-        </div>
-        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      </section>
-    </div>
+        <Button v-if="conflict.change" severity="secondary" @click="takeChange">{{
+          t('problems.change', { change, count: figures(conflict.leaves) })
+        }}</Button>
+      </div>
+    </form>
+    <section class="card set" :aria-label="t('problems.title')">
+      <div class="in-row no-print">
+        <label class="in-row"
+          ><span>{{ t('problems.count') }}</span>
+          <InputNumber
+            v-model="kept.count"
+            class="count"
+            :min="1"
+            :max="MOST_SET"
+            show-buttons
+            :aria-label="t('problems.count')"
+        /></label>
+        <label class="in-row"
+          ><Checkbox v-model="kept.hardestLast" binary :aria-label="t('problems.hardest')" />
+          {{ t('problems.hardest') }}</label
+        >
+        <label v-if="classroom.learner" class="in-row"
+          ><Checkbox
+            v-model="kept.notHad"
+            binary
+            :aria-label="t('problems.notHad', { name: classroom.learner.codeName })"
+          />
+          {{ t('problems.notHad', { name: classroom.learner.codeName }) }}</label
+        >
+        <span class="grow" />
+        <Button severity="secondary" :label="t('steps.others')" @click="renew" />
+      </div>
+      <ProblemSet v-if="problems.length" :problems="problems" :locked="locked" @lock="lock" @drop="drop" @put="put" />
+      <p v-else-if="answer && answer.count !== '0' && !answer.refused" class="quiet">{{ t('problems.allHad') }}</p>
+    </section>
   </div>
 </template>
 
 <style scoped>
-.problems {
-  max-width: 72rem;
-  margin: 0 auto;
-  padding: 1.2rem;
-  display: grid;
-  gap: 1rem;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem 2rem;
-  align-items: baseline;
-}
-h1 {
-  margin: 0;
-  font-size: 1.4rem;
-}
-.how-many {
-  margin: 0;
-  font-size: 1.2rem;
-}
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 22rem) minmax(0, 1fr);
-  gap: 2rem;
-  align-items: start;
-}
+form,
 .set {
   display: grid;
-  gap: 1rem;
+  gap: 14px;
 }
-.set ol {
-  margin: 0;
-  padding: 1rem 1rem 1rem 3rem;
-  columns: 14rem;
-  font-size: 1.4rem;
-  line-height: 2.1;
-  background: var(--sheet);
-  border: 1.5px solid var(--edge);
-  font-variant-numeric: tabular-nums;
+form > .p-select {
+  justify-self: start;
+  max-width: 100%;
 }
 .conflict {
-  padding: 0.7rem 1rem;
-  border-left: 6px solid var(--plum);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  padding: 10px 14px;
+  border-radius: 10px;
   background: var(--plum-wash);
 }
 .conflict p {
-  margin: 0.2rem 0;
+  display: flex;
+  gap: 8px;
+  align-items: center;
 }
-@media (max-width: 800px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-  }
+.grow {
+  flex: 1;
+}
+.count :deep(input) {
+  width: 4.5rem;
 }
 </style>

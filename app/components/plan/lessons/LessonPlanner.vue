@@ -60,6 +60,10 @@ function plan(): void {
     refused.value = t('lesson.chooseFor', { names: spokenList(without.map(classroom.nameOf)) })
     return
   }
+  if (isPast()) {
+    refused.value = t('lesson.past')
+    return
+  }
   const learners = comes.value.map((id) => coming(id, stepOf(id)!))
   const seed = crypto.getRandomValues(new Uint32Array(1))[0]! % 100_000
   const planned = attempt(() => planLesson({ learners, minutes: Number(minutes.value), seed }))

@@ -146,7 +146,7 @@ const put = (n: number): void => void (typed.value += n)
 <template>
   <div class="two">
     <section class="card ask" :aria-label="t('find.questions')">
-      <Stepper :value="part">
+      <Stepper :value="part" linear>
         <StepList>
           <Step :value="1">{{ t('find.questions') }}</Step>
           <Step :value="2">{{ t('find.result') }}</Step>
