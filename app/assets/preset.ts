@@ -95,6 +95,21 @@ const togglebuttons = {
   content: { checkedBackground: 'var(--sheet)', checkedShadow: 'var(--shadow)' },
 }
 
+/** A message in one of our own colours, as a tag is. */
+const told = (wash: string, color: string) => ({
+  background: wash,
+  borderColor: wash,
+  color,
+  shadow: 'none',
+  closeButton: { hoverBackground: 'transparent', focusRing: { color: 'var(--focus)', shadow: 'none' } },
+})
+const messages = {
+  success: told('var(--moss-wash)', 'var(--moss)'),
+  info: told('var(--paper-2)', ink),
+  warn: told('var(--clay-wash)', 'var(--clay-2)'),
+  error: told('var(--plum-wash)', 'var(--plum)'),
+}
+
 /** Our own look for PrimeVue's controls: paper, ink, one clay button, soft corners; all colours are those of main.css, so that a theme is chosen in one place. */
 export const settPreset = definePreset(
   {
@@ -138,6 +153,7 @@ export const settPreset = definePreset(
     },
     components: {
       button: { root: { label: { fontWeight: '700' } }, colorScheme: { light: buttons, dark: buttons } },
+      message: { colorScheme: { light: messages, dark: messages } },
       togglebutton: { colorScheme: { light: togglebuttons, dark: togglebuttons } },
       tooltip: {
         colorScheme: {

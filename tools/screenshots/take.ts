@@ -114,7 +114,7 @@ const SHOTS: readonly Shot[] = [
     path: '/today',
     act: async (d) => {
       await (await byRole(d, 'link', 'Open the lesson of Fen and Moth')).click()
-      await text(d, '.sheet', 'Watch for')
+      await text(d, '.turns', 'On their own')
       await d.executeScript('document.activeElement.blur()')
     },
   },
@@ -124,7 +124,7 @@ const SHOTS: readonly Shot[] = [
     act: async (d) => {
       await (await byRole(d, 'link', 'Open the lesson of Fen and Moth')).click()
       await (await byRole(d, 'link', 'Count the pieces')).click()
-      await text(d, '.kits', 'tens')
+      await text(d, '.kit', 'Tens')
       await d.executeScript('document.activeElement.blur()')
     },
   },

@@ -20,7 +20,6 @@ const date = computed({
     show-icon
     icon-display="input"
     update-model-type="date"
-    :input-props="{ 'aria-label': label }"
     :aria-label="label"
   />
 </template>

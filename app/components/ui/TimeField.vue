@@ -17,7 +17,7 @@ const time = computed({
     time-only
     hour-format="24"
     :step-minute="5"
-    :input-props="{ 'aria-label': label }"
+    :aria-label="label"
     class="time"
   />
 </template>

@@ -238,6 +238,6 @@ form > .p-select {
   flex: 1;
 }
 .count :deep(input) {
-  width: 4.5rem;
+  width: 6.2rem;
 }
 </style>

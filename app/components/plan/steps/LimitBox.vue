@@ -26,6 +26,7 @@ const { t } = useI18n()
       :options="[...shown.options]"
       option-label="label"
       option-value="value"
+      :placeholder="shown.options.find((o) => o.value === '')?.label"
       :invalid="shown.isInvalid"
       :aria-label="shown.label"
       @update:model-value="(v) => emit('take', v)"

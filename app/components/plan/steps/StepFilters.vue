@@ -62,6 +62,7 @@ const take = (key: keyof StepFilter, value: unknown): void =>
         option-label="label"
         option-value="value"
         :filter="f.options.length > 12"
+        :placeholder="t('steps.all')"
         :aria-label="f.label"
         @update:model-value="(value) => take(f.key, value)"
       />

@@ -202,7 +202,7 @@ useHead({ title: () => `${t('frame.steps')} – Sett` })
 }
 @media (min-width: 1000px) {
   .two {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 380px);
+    grid-template-columns: minmax(0, 1fr) minmax(0, 392px);
   }
   /* Beside a long map it stays in sight. */
   .beside {
