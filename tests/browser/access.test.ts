@@ -23,6 +23,9 @@ afterEach(async () => {
 const PAGES = [
   '/today',
   '/plan/steps',
+  '/plan/steps/find',
+  '/plan/courses',
+  '/plan/lessons',
   '/plan/materials',
   '/plan/print',
   '/bench',
@@ -42,6 +45,8 @@ const PAGES = [
   '/bench/spinner',
   '/bench/chains',
   '/bench/shop',
+  '/settings/safety',
+  '/settings/screen',
   '/settings/touch-points',
   '/settings',
   '/settings/people',

@@ -100,6 +100,27 @@ test('Today: its next lesson starts with one press; a day of the week shows its 
   await at('/bench')
 })
 
+test('a half-marked page and a print that was never made are among what was left off, until they are discarded or done', async () => {
+  await go('/learners/marking')
+  await (await byRole(here.driver, 'textbox', 'Problem 1')).sendKeys('52 - 37')
+  await (await byRole(here.driver, 'textbox', 'Answer 1')).sendKeys('25', Key.TAB)
+  await go('/plan/problems')
+  await text(here.driver, '.page-header', 'problems fit')
+  await click('Print')
+  await at('/plan/print')
+  await go('/today')
+  await text(here.driver, 'main', /Marking a page\s*1 answer typed, not saved yet/)
+  await text(here.driver, 'main', /Sheets to print\s*2 sheets chosen, not printed yet/)
+  await noViolations(here.driver)
+  await click('Discard Marking a page')
+  await text(here.driver, 'main', 'Marking a page is discarded.')
+  await click('Undo')
+  await text(here.driver, 'main', /1 answer typed/)
+  await click('Discard Sheets to print')
+  await (await byRole(here.driver, 'link', 'Go on with Marking a page')).click()
+  expect(await (await byRole(here.driver, 'textbox', 'Answer 1')).getAttribute('value')).toBe('25')
+})
+
 test.each([
   [1024, 768],
   [390, 844],

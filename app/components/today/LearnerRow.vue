@@ -47,7 +47,7 @@ const told = computed(() => t('today.howFar', { met: props.row.met, needed: prop
       v-else-if="!row.secure"
       as="router-link"
       severity="secondary"
-      to="/plan/steps"
+      to="/plan/steps/find"
       :label="t('today.findStep')"
       :aria-label="t('today.findStepOf', { name: row.name })"
       @click="classroom.learnerId = row.id"
