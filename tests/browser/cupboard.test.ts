@@ -83,7 +83,7 @@ test('who uses the pieces is set once in Settings, and cautions stand beside wha
   await text(driver, '.page-header', 'Saved.')
   await typed()
   await text(driver, 'aside', 'A small part')
-  await text(driver, 'aside', /Harder for some hands[\s\S]*fraction strips/)
+  await text(driver, 'aside', /Harder for some hands[\s\S]*strips/)
   await noViolations(driver)
 })
 

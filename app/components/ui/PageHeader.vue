@@ -1,13 +1,18 @@
 <script setup lang="ts">
 /** The head of a page: its title, one line of facts, and at the right what can be done there (one filled button at most). */
-defineProps<{ title: string; facts?: string }>()
+defineProps<{
+  title: string
+  facts?: string
+  /** Whether the line of facts tells what has just been done or counted. */
+  live?: boolean
+}>()
 </script>
 
 <template>
   <header class="page-header">
     <div class="said">
       <h1>{{ title }}</h1>
-      <p v-if="facts" class="facts">{{ facts }}</p>
+      <p v-if="facts" class="facts" :role="live ? 'status' : undefined">{{ facts }}</p>
     </div>
     <slot />
   </header>

@@ -12,14 +12,7 @@ const time = computed({
 </script>
 
 <template>
-  <DatePicker
-    v-model="time"
-    time-only
-    hour-format="24"
-    :step-minute="5"
-    :aria-label="label"
-    class="time"
-  />
+  <DatePicker v-model="time" time-only hour-format="24" :step-minute="5" :aria-label="label" class="time" />
 </template>
 
 <style scoped>

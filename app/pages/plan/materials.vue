@@ -151,7 +151,7 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
 
 <template>
   <div class="place">
-    <PageHeader :title="t('frame.materials')" :facts="t(`mat.state.${state || 'still'}`)">
+    <PageHeader :title="t('frame.materials')" :facts="t(`mat.state.${state || 'still'}`)" live>
       <Button severity="secondary" :label="t('mat.stock')" @click="stockOpen = true" />
       <Button severity="secondary" @click="printPage"><IconPrinter /> {{ t('mat.printPage') }}</Button>
       <Button v-if="cuts.length" @click="printMissing"><IconPrinter /> {{ t('mat.printMissing') }}</Button>

@@ -138,7 +138,7 @@ useHead({ title: () => `${t('frame.problems')} – Sett` })
 
 <template>
   <div class="place">
-    <PageHeader :title="t('frame.problems')" :facts="facts" role="status">
+    <PageHeader :title="t('frame.problems')" :facts="facts" live>
       <template v-if="problems.length">
         <Button severity="secondary" @click="print"><IconPrinter /> {{ t('problems.print') }}</Button>
         <Button severity="secondary" aria-haspopup="menu" :aria-label="t('problems.more')" @click="menu?.toggle($event)"

@@ -16,7 +16,7 @@ useHead({ title: () => `${t('frame.safety')} – Sett` })
 
 <template>
   <div class="place">
-    <PageHeader :title="t('safety.title')" :facts="t(`safety.state.${state || 'still'}`)" />
+    <PageHeader :title="t('safety.title')" :facts="t(`safety.state.${state || 'still'}`)" live />
     <p v-if="failed || trouble" class="trouble" role="alert">{{ failed || trouble }}</p>
     <section class="card group">
       <h2>{{ t('safety.who') }}</h2>

@@ -102,7 +102,7 @@ useHead({ title: () => `${lesson.value ? names.value : t('lessons.plan')} – Se
 
 <template>
   <div class="place">
-    <PageHeader :title="lesson ? names : t('lessons.plan')" :facts="facts">
+    <PageHeader :title="lesson ? names : t('lessons.plan')" :facts="facts" live>
       <template v-if="lesson">
         <Button severity="secondary" as="router-link" :to="`/plan/print?lesson=${lesson.id}`"
           ><IconPrinter /> {{ t('today.print') }}</Button
