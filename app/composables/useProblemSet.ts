@@ -9,7 +9,7 @@ const texts = (v: unknown): string[] => (Array.isArray(v) ? v.filter(isText).sli
 /** A set of problems by limits, as this browser keeps it: some locked, some dropped, the others set anew whenever the limits change. */
 export function useProblemSet() {
   const classroom = useClassroom()
-  const { answer, busy, set } = useSetter()
+  const { answer, set } = useSetter()
   const kept = useLocalStorage('sett.problems', {
     form: { ...LIMITS_AT_FIRST },
     count: 10,
@@ -74,5 +74,5 @@ export function useProblemSet() {
     drop(instead)
     lock(problem, true)
   }
-  return { kept, had, answer, busy, problems, locked, renew, lock, drop, put }
+  return { kept, answer, problems, locked, renew, lock, drop, put }
 }

@@ -94,13 +94,6 @@ export function standingTold({ worked, right, days, holds, told }: StepStanding)
   )
 }
 
-/** Why a step comes next: after what that is laid, and how it went there so far. */
-export function whyNext(step: Step, standing: StepStanding, titleOf: (id: string) => string): string {
-  const rests = step.restsOn.map((id) => `“${titleOf(id)}”`)
-  const ground = rests.length === 0 ? 'Nothing comes before it' : `After ${rests.join(' and ')}`
-  return `${ground}; ${standingTold(standing)}.`
-}
-
 /** Answers of marked pages as a placement takes them; what cannot be read is left out. */
 export async function placedFrom(marked: LearnerStanding['marked']): Promise<readonly Placed[]> {
   const [{ parseAnswer }, { attempt, parseProblem }] = await Promise.all([

@@ -17,7 +17,9 @@ export function useUnfinished() {
   const classroom = useClassroom()
   const marking = useLocalStorage<{ rows?: AnswerRow[]; saved?: string }>('sett.marking', {})
   const print = useLocalStorage<Partial<PrintPlan>>('sett.paper', {})
-  const { sitting } = useSitting()
+  const { sitting, known } = useSitting()
+  // A browser that keeps nothing has no notes that are open.
+  known.catch(() => undefined)
 
   const unmarked = computed((): Unfinished | null => {
     const { rows, saved } = marking.value

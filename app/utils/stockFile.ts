@@ -3,11 +3,11 @@ import { MADE_OF, type MadeOf } from '../../core/kit/index'
 import { REPRESENTATION_IDS, REPRESENTATIONS } from '../../core/door'
 import { stockOf, type Cupboard, type Stock } from '../../shared/cupboard'
 import { csvText } from '../../shared/csv'
+import { whole } from './pastedNumbers'
 
 /** The columns of a stock file, in their order; the last three may be left out. */
 export const STOCK_COLUMNS = ['Material', 'Piece', 'Have', 'Pack size', 'Made of', 'Kept'] as const
 const MOST_ROWS = 500
-const MOST_PIECES = 100_000
 
 /** The whole stock as a file for a spreadsheet, a kind of piece a row. */
 export const stockFile = ({ stock }: Pick<Cupboard, 'stock'>): string =>
@@ -28,10 +28,6 @@ export interface StockRead {
   }[]
 }
 
-const whole = (text: string): number | null => {
-  const n = Number(text.trim())
-  return text.trim() !== '' && Number.isInteger(n) && n >= 0 && n <= MOST_PIECES ? n : null
-}
 /** A spreadsheet keeps a text that begins with a sign by an apostrophe before it. */
 const plain = (text = ''): string => text.trim().replace(/^'(?=[=+\-@])/, '')
 
@@ -71,14 +67,4 @@ export function readStock(text: string, cupboard: Pick<Cupboard, 'stock'>): Stoc
     if (!isSame) changes[`${id}/${piece}`] = by
   })
   return { changes, troubles }
-}
-
-/** Whole numbers of a column that was copied from a spreadsheet, an empty cell as null; nothing where it is no column of numbers. */
-export function pastedNumbers(text: string): readonly (number | null)[] {
-  const cells = text
-    .replace(/\r?\n$/, '')
-    .split(/\r?\n/)
-    .map((line) => line.split('\t')[0]!.trim())
-  const read = cells.map((cell) => (cell === '' ? null : whole(cell)))
-  return cells.every((cell, i) => cell === '' || read[i] !== null) ? read : []
 }

@@ -1,4 +1,5 @@
-import { pastedNumbers, readStock, stockFile } from '../../app/utils/stockFile'
+import { pastedNumbers } from '../../app/utils/pastedNumbers'
+import { readStock, stockFile } from '../../app/utils/stockFile'
 import type { Cupboard } from '../../shared/cupboard'
 
 const stock: Cupboard['stock'] = {

@@ -1,4 +1,5 @@
 import type { WebDriver } from 'selenium-webdriver'
+import { schoolWeekOf } from '../../app/utils/week'
 import { inChromium } from './here'
 import { By, byRole, Key, lessonsAround, noViolations, pick, text, type Running } from './world'
 import type { Lesson } from '../../shared/lessons'
@@ -314,6 +315,24 @@ test.each([
   expect(over).toBeLessThanOrEqual(0)
   await noViolations(driver)
   await size(1280, 800)
+})
+
+test('the week shows its lessons, and one is planned on a day of it', async () => {
+  const [lesson] = await lessons()
+  const [, , wednesday] = schoolWeekOf(new Date().toLocaleDateString('sv-SE'))
+  await fetch(`${app.url}/api/lessons/${lesson!.id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ ...lesson, day: wednesday }),
+  })
+  await driver.get(`${app.url}/plan/lessons`)
+  await byRole(driver, 'link', /^Wednesday .*, Wren and Pip$/)
+  await noViolations(driver)
+  await click('The week after')
+  await follow(/^Plan a lesson on Monday /)
+  await at(/^\/plan\/lessons\/new$/)
+  const day = await (await byRole(driver, 'textbox', 'Day')).getAttribute('value')
+  expect(new Date(day!).getDay()).toBe(1)
 })
 
 test('a lesson that is removed is gone from Today', async () => {

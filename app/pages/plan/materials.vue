@@ -227,7 +227,8 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
           @packs="(packs) => change({ packs })"
         />
       </div>
-      <aside class="column" :aria-label="t('mat.beside')">
+      <!-- Once all is counted: cautions that came later would push what stands below them. -->
+      <aside v-if="kits !== null" class="column" :aria-label="t('mat.beside')">
         <section v-for="c in cautions" :key="c.says" class="card caution" :class="c.level">
           <h2><IconTriangleAlert /> {{ t(`mat.level.${c.level}`, { what: c.what }) }}</h2>
           <p>{{ c.says }}</p>

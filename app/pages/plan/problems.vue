@@ -13,7 +13,7 @@ const session = useSession()
 const courses = useCourses()
 const { t } = useI18n()
 const { pack, strand: nameOfStrand } = useNames()
-const { kept, answer, busy, problems, locked, renew, lock, drop, put } = useProblemSet()
+const { kept, answer, problems, locked, renew, lock, drop, put } = useProblemSet()
 const { replace } = useAnswerPage()
 const { figures } = useFigures()
 const { trouble, tried } = useTrouble()
@@ -130,7 +130,8 @@ const more = computed(() => [
 ])
 const facts = computed(() => {
   const { refused, count } = answer.value ?? {}
-  if (!answer.value || refused) return busy.value ? t('problems.counting') : ''
+  if (!answer.value) return t('problems.counting')
+  if (refused) return ''
   return count === '0' ? t('problems.none') : t('problems.fit', { count: figures(count!) }, count === '1' ? 1 : 2)
 })
 useHead({ title: () => `${t('frame.problems')} – Sett` })
@@ -139,14 +140,19 @@ useHead({ title: () => `${t('frame.problems')} – Sett` })
 <template>
   <div class="place">
     <PageHeader :title="t('frame.problems')" :facts="facts" live>
-      <template v-if="problems.length">
-        <Button severity="secondary" @click="print"><IconPrinter /> {{ t('problems.print') }}</Button>
-        <Button severity="secondary" aria-haspopup="menu" :aria-label="t('problems.more')" @click="menu?.toggle($event)"
-          ><IconEllipsis
-        /></Button>
-        <LazyPopMenu ref="menu" :model="more" />
-        <Button @click="work"><IconPlay /> {{ t('steps.work') }}</Button>
-      </template>
+      <Button severity="secondary" :disabled="problems.length === 0" @click="print"
+        ><IconPrinter /> {{ t('problems.print') }}</Button
+      >
+      <Button
+        severity="secondary"
+        aria-haspopup="menu"
+        :disabled="problems.length === 0"
+        :aria-label="t('problems.more')"
+        @click="menu?.toggle($event)"
+        ><IconEllipsis
+      /></Button>
+      <LazyPopMenu ref="menu" :model="more" />
+      <Button :disabled="problems.length === 0" @click="work"><IconPlay /> {{ t('steps.work') }}</Button>
     </PageHeader>
     <p v-if="trouble || answer?.refused" class="trouble" role="alert">{{ trouble || answer?.refused }}</p>
     <form class="card no-print" :aria-label="t('problems.limits')" @submit.prevent>

@@ -7,7 +7,16 @@ import type { Lesson } from '../../../../shared/lessons'
  * Who comes and when, then at which step each: the lesson is planned from it. One that is there already is planned again, but for what was
  * worked.
  */
-const { first, lesson = null } = defineProps<{ first: readonly string[]; lesson?: Lesson | null }>()
+const {
+  first,
+  on = '',
+  lesson = null,
+} = defineProps<{
+  first: readonly string[]
+  /** The day that was asked for; the next that suits where none was. */
+  on?: string
+  lesson?: Lesson | null
+}>()
 const emit = defineEmits<{ planned: [lesson: Lesson, notes: readonly string[]] }>()
 const classroom = useClassroom()
 const courses = useCourses()
@@ -18,7 +27,8 @@ const { look, next, coming, trouble } = useStandings()
 const kept = useLocalStorage('sett.lesson-minutes', 12)
 const minutes = ref(lesson?.minutes ?? (Number(kept.value) || 12))
 const proposed = nextLessonTime()
-const day = ref(lesson?.day ?? proposed.day)
+const isDay = /^\d{4}-\d{2}-\d{2}$/.test(on) && on >= today()
+const day = ref(lesson?.day ?? (isDay ? on : proposed.day))
 const at = ref(lesson?.at ?? proposed.at)
 const comes = ref<readonly string[]>((lesson?.learners ?? first).filter((id) => classroom.nameOf(id) !== ''))
 /** Steps that were chosen instead of what is next. */

@@ -3,7 +3,7 @@ import { pieceKind, type KitItem } from '../../../../core/kit/index'
 import { capital, pretty } from '../../../../core/door'
 import { stockOf, type BoughtPack, type Cupboard, type Stock } from '../../../../shared/cupboard'
 import type { KitsAnswer } from '../../../../workers/kit'
-import { pastedNumbers } from '../../../utils/stockFile'
+import { pastedNumbers } from '../../../utils/pastedNumbers'
 
 /** One material's pieces: how many of each are needed, how many there are, what is missing and what would do instead. */
 const { of, learners, problems, cupboard, mayChange } = defineProps<{

@@ -123,6 +123,7 @@ useHead({ title: () => `${lesson.value ? names.value : t('lessons.plan')} – Se
     <LessonPlanner
       v-if="id === 'new' && !lesson"
       :first="String(route.query.learners ?? '').split(',')"
+      :on="String(route.query.day ?? '')"
       @planned="planned"
     />
     <template v-else-if="lesson">
@@ -157,7 +158,7 @@ useHead({ title: () => `${lesson.value ? names.value : t('lessons.plan')} – Se
         />
       </div>
     </template>
-    <LazyDialog v-model:visible="removing" modal :header="t('lesson.removeAsk', { names })">
+    <LazyDialog v-if="removing" v-model:visible="removing" modal :header="t('lesson.removeAsk', { names })">
       <p>{{ t('lesson.removeSays') }}</p>
       <template #footer>
         <Button severity="secondary" :label="t('lesson.keep')" @click="removing = false" />

@@ -6,6 +6,8 @@ import { request } from '../../../utils/request'
 definePageMeta({ role: 'teacher' })
 const DAYS = { back: -28, ahead: 120 } as const
 const courses = useCourses()
+const session = useSession()
+const shownWeek = ref(today())
 const { t } = useI18n()
 const { namesIn, stepsIn } = useLessonLine()
 const lessons = shallowRef<readonly Lesson[]>([])
@@ -40,6 +42,7 @@ useHead({ title: () => `${t('lessons.title')} – Sett` })
       <Button as="router-link" to="/plan/lessons/new"><IconPlus /> {{ t('lessons.plan') }}</Button>
     </PageHeader>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <WeekCalendar v-model="shownWeek" :lessons="lessons" :may-plan="session.may('teacher')" />
     <template v-for="part in parts" :key="part.id">
       <section v-if="part.lessons.length" class="card" :aria-labelledby="part.id">
         <h2 :id="part.id">{{ t(`lessons.${part.id}`) }}</h2>
