@@ -25,9 +25,9 @@ const line = computed(() => lineOf(props.lesson))
     <NuxtLink
       v-if="missing && line.state !== 'done'"
       :to="`/plan/materials?lesson=${lesson.id}`"
-      class="tag clay"
+      class="reach"
       :aria-label="`${t('today.shortOf', { names: line.names })}: ${missing}`"
-      ><IconTriangleAlert /> {{ t('today.short', missing) }}</NuxtLink
+      ><span class="tag clay"><IconTriangleAlert /> {{ t('today.short', missing) }}</span></NuxtLink
     >
     <Button
       as="router-link"

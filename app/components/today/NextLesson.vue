@@ -35,8 +35,8 @@ const parts = computed(() => {
         <span class="quiet"
           >{{ t('today.minutes', lesson.minutes) }}, {{ t('today.problems', lesson.turns.length) }}</span
         >
-        <NuxtLink v-if="missing" :to="`/plan/materials?lesson=${lesson.id}`" class="tag clay"
-          ><IconTriangleAlert /> {{ t('today.short', missing) }}</NuxtLink
+        <NuxtLink v-if="missing" :to="`/plan/materials?lesson=${lesson.id}`" class="reach"
+          ><span class="tag clay"><IconTriangleAlert /> {{ t('today.short', missing) }}</span></NuxtLink
         >
       </p>
       <h2>{{ line.about }}</h2>

@@ -199,12 +199,7 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
           /></label>
           <label class="field"
             ><span>{{ t('mat.learners') }}</span>
-            <InputNumber
-              v-model="kept.learners"
-              :min="1"
-              :max="MOST_KIT_LEARNERS"
-              show-buttons
-              :aria-label="t('mat.learners')"
+            <InputNumber v-model="kept.learners" :min="1" :max="MOST_KIT_LEARNERS" :aria-label="t('mat.learners')"
           /></label>
           <label class="field wide"
             ><span>{{ t('mat.problems') }}</span>

@@ -187,13 +187,7 @@ useHead({ title: () => `${t('frame.problems')} – Sett` })
       <div class="in-row no-print">
         <label class="in-row"
           ><span>{{ t('problems.count') }}</span>
-          <InputNumber
-            v-model="kept.count"
-            class="count"
-            :min="1"
-            :max="MOST_SET"
-            show-buttons
-            :aria-label="t('problems.count')"
+          <InputNumber v-model="kept.count" class="count" :min="1" :max="MOST_SET" :aria-label="t('problems.count')"
         /></label>
         <label class="in-row"
           ><Checkbox v-model="kept.hardestLast" binary :aria-label="t('problems.hardest')" />

@@ -26,7 +26,6 @@ useHead({ title: () => `${t('frame.safety')} – Sett` })
           :model-value="cupboard.youngest"
           :min="1"
           :max="99"
-          show-buttons
           :aria-label="t('safety.youngest')"
           @update:model-value="(n) => n && change({ youngest: n })"
       /></label>

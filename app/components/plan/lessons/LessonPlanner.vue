@@ -163,7 +163,6 @@ const say = computed(() => (lesson ? t('lesson.planAgain') : t('lesson.plan')))
             v-model="minutes"
             :min="LESSON_MINUTES.least"
             :max="LESSON_MINUTES.most"
-            show-buttons
             :aria-label="t('lesson.minutes')"
         /></label>
       </div>

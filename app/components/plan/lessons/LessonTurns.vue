@@ -182,12 +182,8 @@ function openMenu(at: number, event: Event): void {
               @update:model-value="(id) => setMaterial(at, id as RepresentationId)"
             />
           </span>
-          <NuxtLink
-            v-if="worked[at]"
-            class="tag done"
-            :class="{ moss: worked[at]!.right }"
-            :to="`/bench?record=${worked[at]!.id}`"
-            >{{ told(worked[at]!) }}</NuxtLink
+          <NuxtLink v-if="worked[at]" class="reach done" :to="`/bench?record=${worked[at]!.id}`"
+            ><span class="tag" :class="{ moss: worked[at]!.right }">{{ told(worked[at]!) }}</span></NuxtLink
           >
           <span v-else class="quiet minutes">{{ minutesText(time.each[at]!) }}</span>
           <Button
@@ -286,7 +282,7 @@ li {
   justify-self: end;
   white-space: nowrap;
 }
-.done {
+.done .tag {
   white-space: normal;
 }
 li .trouble {

@@ -191,7 +191,7 @@ const put = (n: number): void => void (typed.value += n)
           <ul v-else class="plain">
             <li v-for="h in now.here" :key="h.strand">
               <b>{{ nameOf(h.strand) }}</b>
-              <NuxtLink v-if="h.step" :to="`/plan/steps?step=${h.step.id}`">{{ h.step.title }}</NuxtLink>
+              <NuxtLink v-if="h.step" class="reach" :to="`/plan/steps?step=${h.step.id}`">{{ h.step.title }}</NuxtLink>
               <span v-else>{{ t('find.knowsAll') }}</span>
               <span class="tag" :class="{ moss: h.sure >= PLACING.sure }">{{ sureness(h.sure) }}</span>
             </li>

@@ -168,6 +168,7 @@ const SAID = [
           <NuxtLink
             v-for="s in stories"
             :key="s.id"
+            class="reach"
             :to="{ path: '/plan/stories', query: { problem: s.problem, cell: s.id } }"
             >{{ s.name }}</NuxtLink
           >
