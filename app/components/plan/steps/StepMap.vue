@@ -202,6 +202,11 @@ ol {
   .step.later {
     border-style: dashed;
   }
+  .step.next {
+    forced-color-adjust: none;
+    background: Highlight;
+    color: HighlightText;
+  }
 }
 @media print {
   .map {
