@@ -214,6 +214,7 @@ useHead({ title: () => `${t('frame.problems')} – Sett` })
 form,
 .set {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
 }
 form > .p-select {

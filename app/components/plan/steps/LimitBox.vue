@@ -49,6 +49,8 @@ const { t } = useI18n()
   display: inline-flex;
   align-items: center;
   gap: 10px;
+  min-width: 0;
+  max-width: 100%;
 }
 .labelled {
   display: grid;

@@ -160,6 +160,7 @@ function take({ key }: LimitField, value: unknown): void {
 <style scoped>
 .limits {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   justify-items: start;
 }
