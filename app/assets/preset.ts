@@ -153,6 +153,8 @@ export const settPreset = definePreset(
     },
     components: {
       button: { root: { label: { fontWeight: '700' } }, colorScheme: { light: buttons, dark: buttons } },
+      // A day of the calendar is as large to press as a button.
+      datepicker: { date: { width: '44px', height: '44px' } },
       message: { colorScheme: { light: messages, dark: messages } },
       togglebutton: { colorScheme: { light: togglebuttons, dark: togglebuttons } },
       tooltip: {

@@ -1,5 +1,5 @@
 import { FAMILIES, WORKED_WITH, type Family, type WorkedWith } from '../../core/diagnose/index'
-import { emptyRow, filledRows, linesOf, MOST_ROWS, type AnswerRow } from '../utils/answerRows'
+import { emptyRow, filledRows, linesOf, MOST_ROWS, soundRows, type AnswerRow } from '../utils/answerRows'
 
 /** How often a learner is taken to slip; found from the page itself where nothing is known. */
 export const SLIP_RATES = { found: undefined, seldom: 0.03, sometimes: 0.1, often: 0.2 } as const
@@ -20,15 +20,10 @@ export function useAnswerPage() {
     most: 999,
   })
   // What was kept by an earlier Sett, or by hand, may be no page at all.
-  const sound = (rows: unknown): AnswerRow[] =>
-    (Array.isArray(rows) ? (rows as Partial<AnswerRow>[]) : [])
-      .filter((r) => r && isText(r.problem) && isText(r.answer))
-      .map((r) => ({ problem: r.problem!, answer: r.answer!, above: isText(r.above) ? r.above : '' }))
-      .slice(0, MOST_ROWS)
   const now = kept.value
   kept.value = {
-    rows: sound(now.rows),
-    aside: sound(now.aside),
+    rows: soundRows(now.rows),
+    aside: soundRows(now.aside),
     saved: isText(now.saved) ? now.saved : '',
     with: WORKED_WITH.includes(now.with) ? now.with : 'paper',
     above: now.above === true,

@@ -46,7 +46,7 @@ export function useProblemSet() {
   const locked = computed(() => kept.value.locked.slice(0, count.value))
   const wish = computed(() => ({
     limits: limitsOf(kept.value.form),
-    // One more than is shown, so that there is a set also where all are locked.
+    // One is asked for also where all are locked: with it comes how many there are.
     count: Math.max(1, count.value - locked.value.length),
     seed: kept.value.seed,
     hardestLast: kept.value.hardestLast,

@@ -5,22 +5,23 @@ const said = shallowRef<{ readonly learner: string; readonly what: string; reado
   null,
 )
 
-/** Says what a learner knows, and takes the last of it back; `after` brings the page up to date. */
-export function useSaidOfSteps(after: () => Promise<void>) {
+/** Says what a learner knows, and takes the last of it back; `lookAgain` brings the page that does up to date. */
+export function useSaidOfSteps(
+  tell: ReturnType<typeof useStandings>['tell'],
+  lookAgain: () => Promise<void> = async () => {},
+) {
   const classroom = useClassroom()
-  const { tell } = useStandings()
   const shown = computed(() => (said.value?.learner === classroom.learnerId ? said.value : null))
   /** @throws ServerRefusal */
   async function say(what: string, told: TellSteps, placed = false): Promise<void> {
     const { id } = classroom.learner!
     said.value = { learner: id, what, undo: await tell(id, told, placed) }
-    await after()
   }
   /** @throws ServerRefusal */
   async function takeBack(): Promise<void> {
     await said.value?.undo()
     said.value = null
-    await after()
+    await lookAgain()
   }
   return { said: shown, say, takeBack }
 }

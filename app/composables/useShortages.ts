@@ -25,6 +25,8 @@ export function useShortages(lessons: () => readonly Lesson[]) {
   })
   watch(asked, (of) => {
     const groups = of.map(({ group }) => group)
+    // What was counted before was of other lessons.
+    kits.value = null
     if (groups.length) count(kitsWish(groups, cupboard.value!, classroom.classroom?.hands ?? {}))
   })
   return computed(() => {

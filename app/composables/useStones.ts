@@ -1,12 +1,12 @@
 import { saidAs, setProblems, type Step, type StepStanding } from '../../core/course/index'
 import { attempt, packOf, type RepresentationId } from '../../core/door'
 
-/** How a stone lies: secure, assumed secure since a later step is known, next, ready to begin, or for later. */
-export type Lies = 'secure' | 'assumed' | 'next' | 'ready' | 'later'
+/** Where a step stands: secure, assumed secure since a later step is known, next, ready to begin, or for later. */
+export type StoneState = 'secure' | 'assumed' | 'next' | 'ready' | 'later'
 export interface Stone {
   readonly step: Step
   readonly sample: string
-  readonly lies: Lies
+  readonly state: StoneState
   /** Of what was worked there, the share without help; 0 where nothing was, or it is secure. */
   readonly begun: number
   readonly told: string
@@ -35,10 +35,11 @@ export const yearsOf = ({ serves }: Pick<Step, 'serves'>): readonly string[] => 
   ),
 ]
 
-/** The room's course as stones: how each lies for the learner chosen, or whose next step it is where nobody is. */
+/** The room's course as stones: where each stands for the learner chosen, or whose next step it is where nobody is. */
 export function useStones() {
   const classroom = useClassroom()
   const courses = useCourses()
+  const { t } = useI18n()
   const here = useStandings()
   const { look, standings, next: nextOf, known, laid: laidOf } = here
   /** Who is looked at: the learner chosen, or everybody. */
@@ -59,7 +60,7 @@ export function useStones() {
     return by
   })
   const laid = computed(() => laidOf(classroom.learnerId))
-  function liesOf(step: Step): Lies {
+  function stateOf(step: Step): StoneState {
     if (!classroom.learner) return 'ready'
     if (next.value?.id === step.id) return 'next'
     if (standing(step).holds) return 'secure'
@@ -71,7 +72,7 @@ export function useStones() {
   function sampleOf(step: Step): string {
     if (step.sample) return step.sample
     const key = JSON.stringify(step.limits)
-    const known = samples.get(key) ?? attemptSample(step)
+    const known = samples.get(key) ?? anyProblem(step)
     samples.set(key, known)
     return known
   }
@@ -85,16 +86,16 @@ export function useStones() {
       s.strand,
       ...s.serves,
       ...s.materials.map(nameOfMaterial),
-      ...s.say.map((t) => saidAs(t, pack.value)),
+      ...s.say.map((line) => saidAs(line, pack.value)),
     ]
       .join(' ')
       .toLowerCase()
-  const isShown = (step: Step, lies: Lies, filter: StepFilter, sought: string): boolean =>
+  const isShown = (step: Step, state: StoneState, filter: StepFilter, sought: string): boolean =>
     ({
       all: true,
-      begun: lies === 'next' || (standing(step).worked > 0 && lies !== 'secure'),
-      secure: lies === 'secure' || lies === 'assumed',
-      open: lies !== 'secure' && lies !== 'assumed',
+      begun: nextOfEach.value.has(step.id) || (standing(step).worked > 0 && state !== 'secure'),
+      secure: state === 'secure' || state === 'assumed',
+      open: state !== 'secure' && state !== 'assumed',
     })[filter.shown] &&
     (filter.strand === '' || step.strand === filter.strand) &&
     (filter.material === '' || step.materials.includes(filter.material)) &&
@@ -104,27 +105,27 @@ export function useStones() {
 
   const stonesFor = (filter: StepFilter, sought: string): readonly Stone[] =>
     courses.steps.flatMap((step): readonly Stone[] => {
-      const lies = liesOf(step)
-      if (!isShown(step, lies, filter, sought)) return []
+      const state = stateOf(step)
+      if (!isShown(step, state, filter, sought)) return []
       const { worked, right } = standing(step)
-      const isOpen = classroom.learner !== null && worked > 0 && lies !== 'secure'
+      const isOpen = classroom.learner !== null && worked > 0 && state !== 'secure'
       return [
         {
           step,
           sample: sampleOf(step),
-          lies,
+          state,
           begun: isOpen ? right / worked : 0,
-          told: classroom.learner ? toldOf(step, lies) : '',
+          told: classroom.learner ? toldOf(step, state) : '',
           who: nextOfEach.value.get(step.id) ?? [],
         },
       ]
     })
-  const toldOf = (step: Step, lies: Lies): string =>
-    lies === 'assumed' && standing(step).worked === 0 ? 'assumed secure, not worked yet' : standingTold(standing(step))
-  return { ...here, lookAgain, next, isKnown, standing, liesOf, toldOf, stonesFor }
+  const toldOf = (step: Step, state: StoneState): string =>
+    state === 'assumed' && standing(step).worked === 0 ? t('steps.assumedOnly') : standingTold(standing(step))
+  return { ...here, lookAgain, next, isKnown, standing, stateOf, toldOf, stonesFor }
 }
 
-function attemptSample(step: Step): string {
+function anyProblem(step: Step): string {
   const found = attempt(() => setProblems({ step, count: 1, seed: 1 })[0])
   return 'ok' in found ? (found.ok ?? '') : ''
 }

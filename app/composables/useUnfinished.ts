@@ -1,5 +1,8 @@
-import type { PrintPlan } from './usePrintPlan'
-import { filledRows, linesOf, type AnswerRow } from '../utils/answerRows'
+import { filledRows, linesOf, soundRows } from '../utils/answerRows'
+
+/** What other pages keep in this browser, only looked at here: it may be anything that an earlier Sett, or a hand, has left. */
+type Kept<K extends string> = Partial<Record<K, unknown>> | null
+const UNTOUCHED = { writeDefaults: false }
 
 /** Something that was begun away from the Bench and is not finished. */
 export interface Unfinished {
@@ -15,16 +18,16 @@ export interface Unfinished {
 export function useUnfinished() {
   const { t } = useI18n()
   const classroom = useClassroom()
-  const marking = useLocalStorage<{ rows?: AnswerRow[]; saved?: string }>('sett.marking', {})
-  const print = useLocalStorage<Partial<PrintPlan>>('sett.paper', {})
+  const marking = useLocalStorage<Kept<'rows' | 'saved'>>('sett.marking', {}, UNTOUCHED)
+  const print = useLocalStorage<Kept<'sheets' | 'begun'>>('sett.paper', {}, UNTOUCHED)
   const { sitting, known } = useSitting()
   // A browser that keeps nothing has no notes that are open.
   known.catch(() => undefined)
 
   const unmarked = computed((): Unfinished | null => {
-    const { rows, saved } = marking.value
-    const answered = (Array.isArray(rows) ? rows : []).filter((r) => r?.answer?.trim())
-    if (answered.length === 0 || linesOf(filledRows(rows!)) === saved) return null
+    const rows = soundRows(marking.value?.rows)
+    const answered = rows.filter((r) => r.answer.trim() !== '')
+    if (answered.length === 0 || linesOf(filledRows(rows)) === marking.value?.saved) return null
     const discard = () => {
       const had = marking.value
       marking.value = { ...had, rows: [] }
@@ -34,8 +37,8 @@ export function useUnfinished() {
     return { id: 'marking', what: t('today.marking'), facts, to: '/learners/marking', discard }
   })
   const unprinted = computed((): Unfinished | null => {
-    const { begun, sheets } = print.value
-    if (!begun || !sheets?.length) return null
+    const sheets = print.value?.sheets
+    if (print.value?.begun !== true || !Array.isArray(sheets) || sheets.length === 0) return null
     const discard = () => {
       const had = print.value
       print.value = { ...had, begun: false }

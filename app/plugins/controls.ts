@@ -20,6 +20,8 @@ export default defineNuxtPlugin(({ vueApp }) => {
       steppanel: { root: { role: 'group' } },
     },
   })
+  // Weeks begin on Monday, as in Today and among the lessons.
+  vueApp.config.globalProperties.$primevue.config.locale!.firstDayOfWeek = 1
   vueApp.use(ToastService)
   vueApp.directive('tooltip', Tooltip)
 })

@@ -15,6 +15,14 @@ export const isEmptyRow = ({ problem, answer, above }: AnswerRow): boolean =>
 /** Rows that have a problem, or should have one, without the empty ones. */
 export const filledRows = (rows: readonly AnswerRow[]): AnswerRow[] => rows.filter((row) => !isEmptyRow(row))
 
+const isText = (v: unknown): v is string => typeof v === 'string'
+/** What was kept as rows, without whatever is none. */
+export const soundRows = (rows: unknown): AnswerRow[] =>
+  (Array.isArray(rows) ? (rows as Partial<AnswerRow>[]) : [])
+    .filter((r) => r && isText(r.problem) && isText(r.answer))
+    .map((r) => ({ problem: r.problem!, answer: r.answer!, above: isText(r.above) ? r.above : '' }))
+    .slice(0, MOST_ROWS)
+
 /** Rows as one text, by which two pages are told apart. */
 export const linesOf = (rows: readonly AnswerRow[]): string =>
   rows.map(({ problem, answer, above }) => [problem, answer, above].join('\t')).join('\n')

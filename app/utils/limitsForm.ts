@@ -198,8 +198,13 @@ export interface LimitField {
   /** What it is called, and what stands before it in the sentence. */
   readonly label: string
   readonly before?: string
-  /** What can be chosen, each by the key of its words and a number in them; a field without choices is typed. */
-  readonly options?: readonly { readonly value: string | number; readonly key: string; readonly n?: number }[]
+  /** What can be chosen, each by the key of its words and the numbers in them; a field without choices is typed. */
+  readonly options?: readonly {
+    readonly value: string | number
+    readonly key: string
+    readonly n?: number
+    readonly to?: number
+  }[]
   /** What stands in an empty box. */
   readonly hint?: string
   /** Rarely asked for: folded away while it is as it usually is. */
@@ -210,12 +215,16 @@ const upTo = (most: number, key: string, from = 1) =>
   Array.from({ length: most - from + 1 }, (_, i) => ({ value: i + from, key, n: i + from }))
 const digitChoices = (most: number) => upTo(most, '').map(({ value }) => ({ value, key: `digits.${value}` }))
 const EITHER = (['any', 'yes', 'no'] as const).map((value) => ({ value, key: value }))
+const MOST_COLUMNS = 9
 const COLUMNS = ['any', '0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '1-2', '1-3', '2-3', '2-4', '1-9']
 function columnChoices(now: string) {
   return [...new Set([...COLUMNS, now])].map((value) => {
     const [least, most] = numbers(value)
     if (least === undefined) return { value, key: 'columns.any' }
-    return most === undefined ? { value, key: 'columns.exactly', n: least } : { value, key: `columns.${value}` }
+    if (most === undefined) return { value, key: 'columns.exactly', n: least }
+    return least === 1 && most === MOST_COLUMNS
+      ? { value, key: 'columns.some' }
+      : { value, key: 'columns.range', n: least, to: most }
   })
 }
 

@@ -1,4 +1,14 @@
-import { formOf, LIMITS_AT_FIRST, limitsOf, soundForm, withChange } from '../../app/utils/limitsForm'
+import plan from '../../app/locales/en/plan.json'
+import {
+  fieldsOf,
+  formOf,
+  kindsOf,
+  LIMITS_AT_FIRST,
+  limitsOf,
+  OPERATIONS,
+  soundForm,
+  withChange,
+} from '../../app/utils/limitsForm'
 import { checkLimits, conflictIn, countProblems, STEPS, type Limits } from '../../core/course/index'
 import '../../core/index'
 
@@ -47,4 +57,20 @@ test('what was kept by an earlier Sett, or by hand, is taken with doubt', () => 
     operation: 'add',
   })
   expect(soundForm({ ...LIMITS_AT_FIRST, first: 4 })).toEqual({ ...LIMITS_AT_FIRST, first: 4 })
+})
+
+test.each(OPERATIONS)('every field and choice of “%s” has its words', (operation) => {
+  const known = new Set(Object.keys(plan))
+  for (const kind of kindsOf(operation))
+    for (const columns of ['any', '0', '3', '1-9', '3-4'])
+      for (const field of fieldsOf({ ...LIMITS_AT_FIRST, operation, kind, columns, addends: 3 })) {
+        const wanted = [
+          `limits.label.${field.label}`,
+          `limits.name.${field.limit}`,
+          ...(field.before ? [`limits.before.${field.before}`] : []),
+          ...(field.hint ? [`limits.${field.hint}`] : []),
+          ...(field.options ?? []).map(({ key }) => `limits.${key}`),
+        ]
+        expect(wanted.filter((key) => !known.has(key))).toEqual([])
+      }
 })

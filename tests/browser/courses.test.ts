@@ -109,6 +109,12 @@ test('a learner is placed with few questions, by keyboard, in two sittings, stop
     if (asked === 2) {
       await driver.navigate().refresh()
       await text(driver, '.known', 'So far')
+      // Each step's bar is as long as it is likely.
+      const bars = await driver.executeScript<number[]>(
+        "return [...document.querySelectorAll('.stones .fill')].map((bar) => bar.getBoundingClientRect().width)",
+      )
+      expect(Math.max(...bars)).toBeGreaterThan(100)
+      expect(bars.at(-1)!).toBeLessThan(bars[0]!)
     }
   }
   expect(asked).toBeLessThanOrEqual(12)
@@ -158,6 +164,7 @@ test('the map is narrowed, made larger, and follows the course that the room tak
   expect(await height()).toBeGreaterThan(before)
   await click('Smaller stones')
   await choose('Course', 'Columns late')
+  await text(driver, 'main', 'The column sheet waits')
   await click(/^Take away two-digit numbers, no exchange/)
   const shown = (): Promise<string> =>
     driver.executeScript<string>("return document.querySelector('.details .materials').innerText")

@@ -72,6 +72,9 @@ test('the column of what there is takes arrow keys and a column from a spreadshe
     const { stock } = await there()
     return stock['blocks/ten']?.have === 31 && stock['blocks/one']?.have === 77
   }, 20_000)
+  await text(driver, 'main', '2 kinds of pieces are changed.')
+  await click('Undo')
+  await driver.wait(async () => (await there()).stock['blocks/ten']?.have === 30, 20_000)
 })
 
 test('who uses the pieces is set once in Settings, and cautions stand beside what is counted', async () => {

@@ -328,7 +328,7 @@ test('the week shows its lessons, and one is planned on a day of it', async () =
   await driver.get(`${app.url}/plan/lessons`)
   await byRole(driver, 'link', /^Wednesday .*, Wren and Pip$/)
   await noViolations(driver)
-  await click('The week after')
+  await click('Next week')
   await follow(/^Plan a lesson on Monday /)
   await at(/^\/plan\/lessons\/new$/)
   const day = await (await byRole(driver, 'textbox', 'Day')).getAttribute('value')

@@ -2,8 +2,6 @@
 import {
   familyOf,
   parseItem,
-  printAnswer,
-  rightOf,
   WORKED_WITH,
   type Diagnosis,
   type Ranked,
@@ -17,9 +15,8 @@ import {
   withDefaults as withChoices,
 } from '../../../core/door'
 import type { KeptMarking, AnsweredAlone } from '../../../shared/marking'
-import type { RowMark } from '../../components/learners/marking/PageSheet.vue'
 import { emptyRow, filledRows, isEmptyRow, MOST_ROWS, rowsWith, type AnswerRow } from '../../utils/answerRows'
-import { leading } from '../../utils/saidOf'
+import { marksOf, type RowMark } from '../../utils/rowMarks'
 import { request } from '../../utils/request'
 
 /** Marking: which procedure made these answers, what to ask next, what to show. */
@@ -124,31 +121,13 @@ async function markPage(): Promise<void> {
       ...(slipRate ? { prior: { slipRate } } : {}),
     })
     diagnosis.value = said[0]!
-    marks.value = marksOf(said[0]!)
+    marks.value = marksOf(said[0]!, kept.value.rows)
     keepMarked({ whose: whose.value, id: pageId, said: '' })
     const first = reads.find((r) => r && 'ok' in r)
     if (first && 'ok' in first) kept.value.family = familyOf(first.ok.problem, kept.value.with)
   } catch (error) {
     if (!(error instanceof Overtaken)) trouble.value = (error as Error).message
   }
-}
-
-/** How each line stands. */
-function marksOf(d: Diagnosis): RowMark[] {
-  let item = -1
-  const top = leading(d)
-  return kept.value.rows.map((row): RowMark => {
-    if (isEmptyRow(row)) return { stands: 'blank', says: '' }
-    item++
-    const problem = parseProblem(row.problem)
-    const right = printAnswer(rightOf(problem))
-    if (d.blank.includes(item)) return { stands: 'blank', says: 'blank' }
-    if (!d.wrong.includes(item)) return { stands: 'right', says: 'right' }
-    if (top?.explains.includes(item)) return { stands: 'explained', says: `this way, right: ${right}` }
-    return d.slips.includes(item)
-      ? { stands: 'slip', says: `a slip, right: ${right}` }
-      : { stands: 'wrong', says: `right: ${right}` }
-  })
 }
 
 /** What is typed gives place to other lines; it is put aside, and can be brought back. */

@@ -9,7 +9,7 @@ import {
   pieceKind,
   type Kit,
 } from '../../../core/kit/index'
-import { stockOf } from '../../../shared/cupboard'
+import { stockOf, type Stock } from '../../../shared/cupboard'
 import type { Lesson } from '../../../shared/lessons'
 import { groupsOf, kitsWish, type KitGroup } from '../../utils/kitWish'
 import { cutOuts } from '../../utils/sheets'
@@ -145,6 +145,29 @@ const hard = computed(() =>
   }),
 )
 const stockOpen = ref(false)
+
+/* --- several kinds at once, from a file or a spreadsheet --- */
+type Changes = Readonly<Record<string, Partial<Stock>>>
+/** What the kinds were that were changed together last. */
+const replaced = shallowRef<Changes | null>(null)
+function setAll(changes: Changes): void {
+  const keys = Object.keys(changes)
+  replaced.value =
+    keys.length < 2
+      ? null
+      : Object.fromEntries(
+          keys.map((key) => {
+            const [id, kind] = key.split('/') as [string, string]
+            // Where it had no shelf it has none again.
+            return [key, { shelf: undefined, ...stockOf(cupboard.value, id, kind) }]
+          }),
+        )
+  setStock(changes)
+}
+function undo(): void {
+  setStock(replaced.value!)
+  replaced.value = null
+}
 const printPage = (): void => window.print()
 useHead({ title: () => `${t('frame.materials')} – Sett` })
 </script>
@@ -157,6 +180,10 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
       <Button v-if="cuts.length" @click="printMissing"><IconPrinter /> {{ t('mat.printMissing') }}</Button>
     </PageHeader>
     <p v-if="trouble || unsaved || uncounted" class="trouble" role="alert">{{ trouble || unsaved || uncounted }}</p>
+    <p v-if="replaced" class="in-row no-print" role="status">
+      {{ t('mat.replaced', Object.keys(replaced).length) }}
+      <Button severity="secondary" :label="t('mat.undo')" @click="undo" />
+    </p>
     <div class="in-row no-print">
       <Select
         v-model="of"
@@ -184,7 +211,7 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
         @update:model-value="(spare) => change({ spare: Number(spare) })"
       />
     </div>
-    <div class="two">
+    <div class="with-aside">
       <div class="column" aria-live="polite">
         <form v-if="!lesson" class="card typed no-print" :aria-label="t('mat.typed')" @submit.prevent>
           <label class="field"
@@ -218,7 +245,7 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
           :problems="groupOf(one.material)?.problems.length ?? 0"
           :cupboard="cupboard"
           :may-change="session.may('teacher')"
-          @set="setStock"
+          @set="setAll"
           @packs="(packs) => change({ packs })"
         />
       </div>
@@ -260,6 +287,7 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
             :label="t('mat.whoChange')"
           />
         </section>
+        <p class="quiet">{{ t('mat.sizes') }}</p>
       </aside>
     </div>
     <LazyStockDialog
@@ -267,23 +295,12 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
       v-model:open="stockOpen"
       :cupboard="cupboard"
       :may-change="session.may('teacher')"
-      @set="setStock"
+      @set="setAll"
     />
   </div>
 </template>
 
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 22px;
-  align-items: start;
-}
-@media (min-width: 1000px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 350px);
-  }
-}
 .column {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
@@ -297,12 +314,6 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
 .typed .wide,
 .typed .trouble {
   grid-column: 1 / -1;
-}
-.field {
-  display: grid;
-  gap: 3px;
-  font-size: 0.9rem;
-  font-weight: 700;
 }
 .caution {
   display: grid;
@@ -324,10 +335,5 @@ useHead({ title: () => `${t('frame.materials')} – Sett` })
   display: grid;
   gap: 6px;
   justify-items: start;
-}
-@media print {
-  .two {
-    display: block;
-  }
 }
 </style>

@@ -12,7 +12,7 @@ const classroom = useClassroom()
 const session = useSession()
 const courses = useCourses()
 const { t } = useI18n()
-const { pack, strand: nameOfStrand } = useNames()
+const { pack } = useNames()
 const { kept, answer, problems, locked, renew, lock, drop, put } = useProblemSet()
 const { replace } = useAnswerPage()
 const { figures } = useFigures()
@@ -22,17 +22,19 @@ await courses.load().catch(() => undefined)
 
 /* --- a step, or limits of one's own --- */
 const stepId = ref('')
-const choices = computed(() =>
-  [...new Set(courses.steps.map((s) => s.strand))].map((strand) => ({
-    label: nameOfStrand(strand),
-    items: courses.steps.filter((s) => s.strand === strand).map((s) => ({ label: s.title, value: s.id })),
-  })),
-)
+/** What was locked or typed when a step took its place, to be brought back. */
+const before = shallowRef<typeof kept.value | null>(null)
 function takeStep(id: string): void {
   const step = courses.stepOf(id)
   if (!step) return
+  if (kept.value.locked.length) before.value = { ...kept.value }
   stepId.value = id
   kept.value = { ...kept.value, form: formOf(step.limits), locked: [], dropped: [] }
+}
+function bringBack(): void {
+  stepId.value = ''
+  kept.value = before.value!
+  before.value = null
 }
 // A step that the address names.
 const route = useRoute()
@@ -156,18 +158,15 @@ useHead({ title: () => `${t('frame.problems')} – Sett` })
     </PageHeader>
     <p v-if="trouble || answer?.refused" class="trouble" role="alert">{{ trouble || answer?.refused }}</p>
     <form class="card no-print" :aria-label="t('problems.limits')" @submit.prevent>
-      <Select
-        :model-value="stepId || null"
-        :options="choices"
-        option-group-label="label"
-        option-group-children="items"
-        option-label="label"
-        option-value="value"
-        filter
-        :placeholder="t('problems.step')"
-        :aria-label="t('problems.stepLabel')"
-        @update:model-value="(id) => takeStep(String(id))"
-      />
+      <div class="in-row">
+        <StepSelect
+          :model-value="stepId || null"
+          :hint="t('problems.step')"
+          :label="t('problems.stepLabel')"
+          @update:model-value="(id) => takeStep(id!)"
+        />
+        <Button v-if="before" severity="secondary" text :label="t('problems.bringBack')" @click="bringBack" />
+      </div>
       <LimitsFields v-model="form" :conflict="conflict?.between ?? []" />
       <div v-if="conflict" class="conflict" role="alert">
         <p>
@@ -217,10 +216,6 @@ form,
   grid-template-columns: minmax(0, 1fr);
   gap: 14px;
 }
-form > .p-select {
-  justify-self: start;
-  max-width: 100%;
-}
 .conflict {
   display: flex;
   flex-wrap: wrap;
@@ -234,9 +229,6 @@ form > .p-select {
   display: flex;
   gap: 8px;
   align-items: center;
-}
-.grow {
-  flex: 1;
 }
 .count :deep(input) {
   width: 6.2rem;

@@ -1,13 +1,7 @@
 <script setup lang="ts">
 import { pretty } from '../../../../core/door'
 import { emptyRow, filledRows, MOST_ROWS, rowOf, rowsOf, type AnswerRow } from '../../../utils/answerRows'
-
-/** How an answer stands once the page has been marked. */
-export interface RowMark {
-  readonly stands: 'right' | 'explained' | 'slip' | 'wrong' | 'blank' | 'unread'
-  /** What is right, or why the line cannot be read. */
-  readonly says: string
-}
+import type { RowMark } from '../../../utils/rowMarks'
 
 /** A page of answers, typed line by line: Enter goes to the next field, and what is pasted fills as many lines as it has. */
 const { marks, trouble = -1 } = defineProps<{ marks: readonly RowMark[] | null; trouble?: number }>()

@@ -23,7 +23,7 @@ const fits = computed(() => time.all <= (lesson.value.minutes + 1) * MINUTE_MS)
 /** The parts of the time, each as a share of what there is, or of what it takes where that is more. */
 const bars = computed(() => {
   const whole = Math.max(time.all, lesson.value.minutes * MINUTE_MS)
-  return (['show', 'together', 'alone'] as const).map((mode) => {
+  return LESSON_PARTS.map((mode) => {
     const ms = lesson.value.turns.reduce((sum, turn, i) => sum + (turn.mode === mode ? time.each[i]! : 0), 0)
     return { mode, width: `${(100 * ms) / whole}%`, label: `${t(`lesson.part.${mode}`)}: ${minutesText(ms)}` }
   })

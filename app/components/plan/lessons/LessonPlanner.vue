@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { LESSON_MINUTES, MOST_IN_LESSON, planLesson, saidAs, askedAs, type Step } from '../../../../core/course/index'
 import { attempt, packOf, pretty, spokenList } from '../../../../core/door'
+import { z } from 'zod'
 import type { Lesson } from '../../../../shared/lessons'
 
 /**
@@ -21,13 +22,12 @@ const emit = defineEmits<{ planned: [lesson: Lesson, notes: readonly string[]] }
 const classroom = useClassroom()
 const courses = useCourses()
 const { t } = useI18n()
-const { strand: nameOfStrand } = useNames()
 const { look, next, coming, trouble } = useStandings()
 
 const kept = useLocalStorage('sett.lesson-minutes', 12)
 const minutes = ref(lesson?.minutes ?? (Number(kept.value) || 12))
 const proposed = nextLessonTime()
-const isDay = /^\d{4}-\d{2}-\d{2}$/.test(on) && on >= today()
+const isDay = z.iso.date().safeParse(on).success && on >= today()
 const day = ref(lesson?.day ?? (isDay ? on : proposed.day))
 const at = ref(lesson?.at ?? proposed.at)
 const comes = ref<readonly string[]>((lesson?.learners ?? first).filter((id) => classroom.nameOf(id) !== ''))
@@ -88,8 +88,8 @@ function plan(): void {
     .map((step) =>
       [
         ...(steps.length > 1 ? [`${step.title}:`] : []),
-        ...step.say.map((t) => saidAs(t, pack)),
-        ...step.ask.map((t) => `Ask: ${askedAs(t, pack)}`),
+        ...step.say.map((line) => saidAs(line, pack)),
+        ...step.ask.map((line) => t('lesson.askLine', { what: askedAs(line, pack) })),
       ].join('\n'),
     )
     .join('\n\n')
@@ -106,20 +106,11 @@ function plan(): void {
       notes: Object.fromEntries(Object.entries(lesson?.notes ?? {}).filter(([id]) => comes.value.includes(id))),
       version: lesson?.version ?? 0,
     },
-    // How long it takes stands beside its turns.
-    notes.filter((n) => !n.startsWith('It takes')),
+    notes,
   )
 }
-/** Steps of the course, under their strands. */
-const choices = computed(() =>
-  [...new Set(courses.steps.map((s) => s.strand))].map((strand) => ({
-    label: nameOfStrand(strand),
-    items: courses.steps.filter((s) => s.strand === strand).map((s) => ({ label: s.title, value: s.id })),
-  })),
-)
 /** Whose step is what comes next for them, and not chosen here. */
 const isProposed = (id: string): boolean => stepOf(id) !== null && stepOf(id)?.id === next(id)?.id
-const say = computed(() => (lesson ? t('lesson.planAgain') : t('lesson.plan')))
 </script>
 
 <template>
@@ -151,13 +142,13 @@ const say = computed(() => (lesson ? t('lesson.planAgain') : t('lesson.plan')))
         </div>
       </fieldset>
       <div class="when">
-        <label
+        <label class="field"
           ><span>{{ t('lesson.day') }}</span> <DayField v-model="day" :label="t('lesson.day')"
         /></label>
-        <label
+        <label class="field"
           ><span>{{ t('lesson.at') }}</span> <TimeField v-model="at" :label="t('lesson.at')"
         /></label>
-        <label
+        <label class="field"
           ><span>{{ t('lesson.minutes') }}</span>
           <InputNumber
             v-model="minutes"
@@ -176,17 +167,11 @@ const say = computed(() => (lesson ? t('lesson.planAgain') : t('lesson.plan')))
         <li v-for="id in comes" :key="id">
           <LearnerMark :name="classroom.nameOf(id)" />
           <b>{{ classroom.nameOf(id) }}</b>
-          <Select
+          <StepSelect
             :model-value="stepOf(id)?.id ?? null"
-            :options="choices"
-            option-group-label="label"
-            option-group-children="items"
-            option-label="label"
-            option-value="value"
-            filter
-            :placeholder="t('lesson.chooseStep')"
-            :aria-label="t('lesson.stepOf', { name: classroom.nameOf(id) })"
-            @update:model-value="(step) => (chosen = { ...chosen, [id]: String(step) })"
+            :hint="t('lesson.chooseStep')"
+            :label="t('lesson.stepOf', { name: classroom.nameOf(id) })"
+            @update:model-value="(step) => (chosen = { ...chosen, [id]: step! })"
           />
           <span v-if="isProposed(id)" class="tag clay">{{ t('lesson.proposed') }}</span>
           <span v-if="stepOf(id)?.sample" class="learner sample">{{ pretty(stepOf(id)!.sample!) }}</span>
@@ -195,7 +180,7 @@ const say = computed(() => (lesson ? t('lesson.planAgain') : t('lesson.plan')))
       <p v-if="refused || trouble" class="trouble" role="alert">{{ refused || trouble }}</p>
       <div class="in-row">
         <Button severity="secondary" @click="part = 1"><IconArrowLeft /> {{ t('lesson.back') }}</Button>
-        <Button type="submit" :label="say" :disabled="comes.length === 0" />
+        <Button type="submit" :label="t(lesson ? 'lesson.planAgain' : 'lesson.plan')" :disabled="comes.length === 0" />
       </div>
     </template>
   </form>
@@ -240,12 +225,6 @@ legend {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 18px;
-}
-.when label {
-  display: grid;
-  gap: 3px;
-  font-size: 0.9rem;
-  font-weight: 700;
 }
 .when :deep(.p-inputnumber-input) {
   width: 6rem;

@@ -16,7 +16,7 @@ const { t } = useI18n()
 const { title: titleOfMaterial } = useNames()
 const set = (change: Partial<Lesson>): void => void (lesson.value = { ...lesson.value, ...change })
 const setTurn = (at: number, change: Partial<Turn>): void =>
-  set({ turns: lesson.value.turns.map((t, i) => (i === at ? { ...t, ...change } : t)) })
+  set({ turns: lesson.value.turns.map((turn, i) => (i === at ? { ...turn, ...change } : turn)) })
 
 const { partsOf, whose } = useLessonParts()
 const parts = computed(() => partsOf(lesson.value))
@@ -98,7 +98,8 @@ function add(mode: Turn['mode']): void {
   set({ turns: [...turns.slice(0, at), { ...model, problem, learner, mode }, ...turns.slice(at)] })
 }
 
-const told = (record: RecordSummary): string => `${record.right ? 'right' : 'not yet'}, ${HELP_USED[record.help]}`
+const told = (record: RecordSummary): string =>
+  `${t(record.right ? 'lesson.right' : 'lesson.notYet')}, ${HELP_USED[record.help]}`
 /** The turn whose menu is open, and what it holds. */
 const menuAt = ref(0)
 const menu = ref<{ toggle: (event: Event) => void } | null>(null)
@@ -216,9 +217,6 @@ header {
   align-items: center;
   gap: 10px;
   min-height: 44px;
-}
-.grow {
-  flex: 1;
 }
 li {
   display: grid;

@@ -67,9 +67,6 @@ const span = computed(() => t('lessons.weekOf', { day: dayInWords(days.value[0]!
 </template>
 
 <style scoped>
-.grow {
-  flex: 1;
-}
 .days {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 9.5rem), 1fr));

@@ -183,9 +183,6 @@ header {
   align-items: center;
   gap: 6px 14px;
 }
-.grow {
-  flex: 1;
-}
 .heads,
 .row {
   display: grid;

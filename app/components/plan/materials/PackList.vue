@@ -102,12 +102,6 @@ form {
   gap: 10px 14px;
   align-items: end;
 }
-.field {
-  display: grid;
-  gap: 3px;
-  font-size: 0.9rem;
-  font-weight: 700;
-}
 form .in-row {
   min-height: 44px;
 }

@@ -51,7 +51,7 @@ const how = computed(() => standIns.find((s) => s.name === stock.standIn)?.how)
 
 <template>
   <div class="details">
-    <label v-for="f in texts" :key="f.label">
+    <label v-for="f in texts" :key="f.label" class="field">
       <span>{{ f.label }}</span>
       <InputText
         :model-value="f.value"
@@ -62,7 +62,7 @@ const how = computed(() => standIns.find((s) => s.name === stock.standIn)?.how)
         @change="f.take(($event.target as HTMLInputElement).value)"
       />
     </label>
-    <label>
+    <label class="field">
       <span>{{ t('mat.madeOf') }}</span>
       <Select
         :model-value="stock.madeOf"
@@ -72,7 +72,7 @@ const how = computed(() => standIns.find((s) => s.name === stock.standIn)?.how)
         @update:model-value="(madeOf) => emit('set', { madeOf: madeOf as MadeOf })"
       />
     </label>
-    <label v-if="standIns.length">
+    <label v-if="standIns.length" class="field">
       <span>{{ t('mat.standIn') }}</span>
       <Select
         :model-value="stock.standIn ?? null"
@@ -107,14 +107,7 @@ const how = computed(() => standIns.find((s) => s.name === stock.standIn)?.how)
   border-radius: 10px;
   background: var(--paper);
 }
-label {
-  display: grid;
-  gap: 3px;
-  font-size: 0.9rem;
-  font-weight: 700;
-  min-width: 0;
-}
-label > :is(.p-inputtext, .p-select) {
+.field > :is(.p-inputtext, .p-select) {
   width: 100%;
 }
 p,

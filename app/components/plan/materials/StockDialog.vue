@@ -46,7 +46,7 @@ const changes = computed(() =>
 )
 function apply(): void {
   emit('set', read.value!.changes)
-  read.value = null
+  open.value = false
 }
 </script>
 

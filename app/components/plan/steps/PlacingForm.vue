@@ -131,7 +131,7 @@ const sureness = (sure: number): string =>
 const LIKELY = 0.7
 const nameOf = (where: Where): string => (where === 'everything' ? t('find.everything') : nameOfStrand(where))
 /** How much of the stone of a step is filled: how likely it is that the learner can do it. */
-const percent = (share: number): string => `${Math.round(100 * share)} %`
+const percent = (share: number): string => `${Math.round(100 * share)}%`
 /** Where one is: the questions, or their result. */
 const part = computed(() => (now.value.next ? 1 : 2))
 /** The result in a line, where there are no more questions. */
@@ -144,7 +144,7 @@ const put = (n: number): void => void (typed.value += n)
 </script>
 
 <template>
-  <div class="two">
+  <div class="with-aside">
     <section class="card ask" :aria-label="t('find.questions')">
       <Stepper :value="part" linear>
         <StepList>
@@ -227,17 +227,6 @@ const put = (n: number): void => void (typed.value += n)
 </template>
 
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 22px;
-  align-items: start;
-}
-@media (min-width: 1000px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 380px);
-  }
-}
 .ask,
 form,
 .known {

@@ -6,6 +6,7 @@ import { NO_FILTER, yearsOf, type StepFilter } from '../../../composables/useSto
 /** Which steps of the map are shown. */
 const { steps } = defineProps<{ steps: readonly Step[] }>()
 const filter = defineModel<StepFilter>({ required: true })
+const classroom = useClassroom()
 const { t } = useI18n()
 const { strand: nameOfStrand } = useNames()
 interface Option {
@@ -25,8 +26,12 @@ const fields = computed(
       options: [
         { label: t('steps.showAll'), value: 'all' },
         { label: t('steps.showBegun'), value: 'begun' },
-        { label: t('steps.showSecure'), value: 'secure' },
-        { label: t('steps.showLater'), value: 'open' },
+        ...(classroom.learner
+          ? [
+              { label: t('steps.showSecure'), value: 'secure' },
+              { label: t('steps.showLater'), value: 'open' },
+            ]
+          : []),
       ],
     },
     {
@@ -54,7 +59,7 @@ const take = (key: keyof StepFilter, value: unknown): void =>
 
 <template>
   <div class="filters">
-    <label v-for="f in fields" :key="f.key">
+    <label v-for="f in fields" :key="f.key" class="field">
       <span>{{ f.label }}</span>
       <Select
         :model-value="filter[f.key]"
@@ -77,12 +82,5 @@ const take = (key: keyof StepFilter, value: unknown): void =>
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
   gap: 12px;
   align-items: end;
-}
-label {
-  display: grid;
-  gap: 3px;
-  font-size: 0.9rem;
-  font-weight: 700;
-  min-width: 0;
 }
 </style>

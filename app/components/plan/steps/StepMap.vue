@@ -61,7 +61,7 @@ function go(event: KeyboardEvent): void {
           <Button
             severity="secondary"
             class="step"
-            :class="[s.lies, { chosen: chosen === s.step.id }]"
+            :class="[s.state, { chosen: chosen === s.step.id }]"
             :data-step="s.step.id"
             :tabindex="stop === s.step.id ? 0 : -1"
             :aria-pressed="chosen === s.step.id"
@@ -69,7 +69,7 @@ function go(event: KeyboardEvent): void {
             @click="choose(s.step.id)"
           >
             <span v-if="s.begun" class="fill" :style="{ width: `${Math.round(100 * s.begun)}%` }" />
-            <span class="name">{{ s.step.short ?? s.step.title }} <IconCheck v-if="s.lies === 'secure'" /></span>
+            <span class="name">{{ s.step.short ?? s.step.title }} <IconCheck v-if="s.state === 'secure'" /></span>
             <span class="sample learner">{{ pretty(s.sample) }}</span>
             <span v-if="s.who.length" class="who">
               <template v-if="s.who.length <= MOST_MARKS">

@@ -141,7 +141,7 @@ useHead({ title: () => `${lesson.value ? names.value : t('lessons.plan')} – Se
         />
       </div>
       <p v-for="n in notes" :key="n" class="quiet no-print">{{ n }}</p>
-      <div class="two">
+      <div class="with-aside">
         <LessonTurns
           :model-value="lesson"
           :worked="worked"
@@ -169,20 +169,9 @@ useHead({ title: () => `${lesson.value ? names.value : t('lessons.plan')} – Se
 </template>
 
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 22px;
-  align-items: start;
-}
-@media (min-width: 1000px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 372px);
-  }
-}
 @media print {
   /* One page: what is said and watched for stands close. */
-  .two {
+  .with-aside {
     grid-template-columns: 1.2fr 1fr;
     gap: 5mm;
     font-size: 11pt;

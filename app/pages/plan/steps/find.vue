@@ -6,9 +6,9 @@ import type { TellSteps } from '../../../../shared/courses'
 const classroom = useClassroom()
 const courses = useCourses()
 const { t } = useI18n()
-const { all, look, standings, known, trouble } = useStandings()
+const { all, look, standings, known, tell, trouble } = useStandings()
 const { trouble: failed, tried } = useTrouble()
-const { say } = useSaidOfSteps(() => Promise.resolve())
+const { say } = useSaidOfSteps(tell)
 await tried(() => courses.load())
 const earlier = shallowRef<readonly Placed[]>([])
 watch(

@@ -9,12 +9,12 @@ const courses = useCourses()
 const session = useSession()
 const { t } = useI18n()
 const { strand: nameOfStrand } = useNames()
-const { all, standing, next, isKnown, liesOf, toldOf, stonesFor, lookAgain, trouble } = useStones()
+const { all, standing, next, isKnown, stateOf, toldOf, stonesFor, tell, lookAgain, trouble } = useStones()
 const { trouble: failed, tried } = useTrouble()
 await tried(() => courses.load())
 
 /* --- what is said of steps --- */
-const { said, say: saySteps, takeBack } = useSaidOfSteps(lookAgain)
+const { said, say: saySteps, takeBack } = useSaidOfSteps(tell, lookAgain)
 const say = (what: string, told: TellSteps): Promise<void> => tried(() => saySteps(what, told))
 const noted = (what: string, knows: boolean): string => t(knows ? 'steps.noted' : 'steps.notedNot', { what })
 const sayOfStep = (knows: boolean | null): Promise<void> =>
@@ -28,8 +28,8 @@ const sayOfStrand = (knows: boolean): Promise<void> =>
 /* --- the step that is chosen --- */
 const route = useRoute()
 const chosenId = ref('')
-const isWide = useMediaQuery('(min-width: 1000px)')
-/** Beside the map there is room for the step; below that width it opens over it. */
+const isWide = useMediaQuery('print, (min-width: 1000px)')
+/** Beside the map there is room for the step, and on paper; in narrower windows it opens over it. */
 const open = ref(false)
 /** A step that the address names, as Find does, also while the map is open. */
 watch(
@@ -44,11 +44,11 @@ watch(
 const chosen = computed<Step>(() => courses.stepOf(chosenId.value) ?? next.value ?? courses.steps[0]!)
 const had = computed(() => all.value.get(classroom.learnerId ?? '')?.had ?? [])
 const tag = computed(() => {
-  const lies = liesOf(chosen.value)
+  const state = stateOf(chosen.value)
   const name = classroom.learner?.codeName
   if (!name) return { text: nameOfStrand(chosen.value.strand), kind: '' } as const
-  if (lies === 'next') return { text: t('steps.nextOf', { name }), kind: 'clay' } as const
-  return { text: t(`steps.${lies}`), kind: lies === 'secure' || lies === 'assumed' ? 'moss' : '' } as const
+  if (state === 'next') return { text: t('steps.nextOf', { name }), kind: 'clay' } as const
+  return { text: t(`steps.${state}`), kind: state === 'secure' || state === 'assumed' ? 'moss' : '' } as const
 })
 
 /* --- what of the map is seen --- */
@@ -95,7 +95,7 @@ const choose = (id: string): void => void (chosenId.value = id)
 const details = computed(() => ({
   step: chosen.value,
   had: had.value,
-  told: toldOf(chosen.value, liesOf(chosen.value)),
+  told: toldOf(chosen.value, stateOf(chosen.value)),
   said: standing(chosen.value).told?.knows ?? null,
   tag: tag.value,
 }))
@@ -166,12 +166,15 @@ useHead({ title: () => `${t('frame.steps')} – Sett` })
       <span class="grow" />
       <template v-if="classroom.learner">
         <span class="tag moss"><IconCheck /> {{ t('steps.secure') }}</span>
+        <span class="tag moss">{{ t('steps.assumed') }}</span>
         <span class="tag clay">{{ t('steps.next') }}</span>
+        <span class="tag ready">{{ t('steps.ready') }}</span>
         <span class="tag later">{{ t('steps.later') }}</span>
       </template>
     </div>
+    <p v-if="courses.course.about" class="quiet no-print">{{ courses.course.about }}</p>
     <StepFilters v-if="filtering" v-model="filter" class="card no-print" :steps="courses.steps" />
-    <div class="two">
+    <div class="with-aside">
       <StepMap :model-value="chosen.id" :stones="stones" :size="size" @update:model-value="choose" @open="open = true">
         <Button severity="secondary" :label="t('steps.clear')" @click="showAll" />
       </StepMap>
@@ -187,23 +190,14 @@ useHead({ title: () => `${t('frame.steps')} – Sett` })
 .search {
   width: 13rem;
 }
-.grow {
-  flex: 1;
+.tag.ready {
+  background: var(--sheet);
 }
 .tag.later {
   border: 1px dashed var(--edge);
   background: transparent;
 }
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 22px;
-  align-items: start;
-}
 @media (min-width: 1000px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 392px);
-  }
   /* Beside a long map it stays in sight. */
   .beside {
     position: sticky;
@@ -213,9 +207,6 @@ useHead({ title: () => `${t('frame.steps')} – Sett` })
   }
 }
 @media print {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-  }
   .beside {
     max-height: none;
     overflow: visible;

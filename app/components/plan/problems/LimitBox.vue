@@ -17,8 +17,8 @@ const { t } = useI18n()
 </script>
 
 <template>
-  <span class="limit" :class="{ labelled }">
-    <span v-if="labelled" class="label" aria-hidden="true">{{ shown.label }}</span>
+  <span :class="labelled ? 'field' : 'in-sentence'">
+    <span v-if="labelled" aria-hidden="true">{{ shown.label }}</span>
     <span v-else-if="shown.before" class="before" aria-hidden="true">{{ shown.before }}</span>
     <Select
       v-if="shown.options"
@@ -45,20 +45,12 @@ const { t } = useI18n()
 </template>
 
 <style scoped>
-.limit {
+.in-sentence {
   display: inline-flex;
   align-items: center;
   gap: 10px;
   min-width: 0;
   max-width: 100%;
-}
-.labelled {
-  display: grid;
-  gap: 3px;
-}
-.label {
-  font-size: 0.9rem;
-  font-weight: 700;
 }
 .box {
   width: 6.5rem;

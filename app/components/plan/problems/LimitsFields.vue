@@ -21,7 +21,8 @@ const form = defineModel<LimitsForm>({ required: true })
 const bench = useBench()
 const { t } = useI18n()
 const { pack } = useNames()
-const said = (key: string, n?: number): string => inClassWords(n === undefined ? t(key) : t(key, n), pack.value)
+const said = (key: string, n?: number, to?: number): string =>
+  inClassWords(n === undefined ? t(key) : t(key, { n, to }, n), pack.value)
 const set = <K extends keyof LimitsForm>(key: K, value: LimitsForm[K]): void =>
   void (form.value = { ...form.value, [key]: value })
 const kind = computed(() => kindOf(form.value))
@@ -63,24 +64,25 @@ const shown = computed((): readonly Shown[] =>
     field,
     label: said(`limits.label.${field.label}`),
     before: field.before ? said(`limits.before.${field.before}`) : '',
-    options: field.options?.map(({ value, key, n }) => ({ value, label: said(`limits.${key}`, n) })) ?? null,
+    options: field.options?.map(({ value, key, n, to }) => ({ value, label: said(`limits.${key}`, n, to) })) ?? null,
     isInvalid: conflict.includes(field.limit),
   })),
 )
 const main = computed(() => shown.value.filter(({ field }) => !field.isRare))
 const rare = computed(() => shown.value.filter(({ field }) => field.isRare))
-const TICKS = computed(() => [
+const ticks = computed(() => [
   ...(['count', 'rename'].includes(form.value.operation) ? [] : (['lookAlike'] as const)),
   ...(['add', 'multiply', 'compare'].includes(form.value.operation) ? (['turned'] as const) : []),
 ])
-/** What is rare is unfolded by hand, or where something in it is asked for or does not go together. */
-const unfolded = ref(false)
-const open = computed(
+/** What is rare is unfolded at first where something in it is asked for, and always where it does not go together with the rest. */
+const unfolded = ref<boolean | null>(null)
+const mustShow = computed(() => rare.value.some(({ isInvalid }) => isInvalid))
+const isAsked = computed(
   () =>
-    unfolded.value ||
-    rare.value.some(({ isInvalid, field }) => isInvalid || String(form.value[field.key]) !== field.usual) ||
-    TICKS.value.some((key) => form.value[key]),
+    rare.value.some(({ field }) => String(form.value[field.key]) !== field.usual) ||
+    ticks.value.some((key) => form.value[key]),
 )
+const open = computed(() => mustShow.value || (unfolded.value ?? isAsked.value))
 /** A field's new value, of the type that the form has there. */
 function take({ key }: LimitField, value: unknown): void {
   const isNumber = typeof form.value[key] === 'number'
@@ -126,7 +128,7 @@ function take({ key }: LimitField, value: unknown): void {
       />
     </div>
     <Button
-      v-if="rare.length + TICKS.length"
+      v-if="(rare.length || ticks.length) && !mustShow"
       severity="secondary"
       text
       class="more"
@@ -143,7 +145,7 @@ function take({ key }: LimitField, value: unknown): void {
         labelled
         @take="(v) => take(s.field, v)"
       />
-      <label v-for="key in TICKS" :key="key" class="tick"
+      <label v-for="key in ticks" :key="key" class="tick"
         ><Checkbox
           :model-value="form[key]"
           binary
