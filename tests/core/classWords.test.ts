@@ -20,6 +20,12 @@ test.each([
   expect(inClassWords(text, words({ exchange, ones: 'units', english: 'american' }))).toBe(said)
 })
 
+test('a class that takes away reads of it in every title that subtracts', () => {
+  const own = words({ exchange: 'exchange', ones: 'ones', minus: 'take away', english: 'british' })
+  expect(inClassWords('Subtract across a zero', own)).toBe('Take away across a zero')
+  for (const s of STEPS) expect(inClassWords(s.title, own)).not.toMatch(/^subtract/i)
+})
+
 test('a class with the words that everything is written in reads it unchanged', () => {
   const own = words({ exchange: 'exchange', ones: 'ones', minus: 'subtract', english: 'british' })
   fc.assert(
