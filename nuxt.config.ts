@@ -22,6 +22,7 @@ const CONTROLS = [
   'Select',
   'SelectButton',
   'Stepper',
+  'StepItem',
   'StepPanel',
   'StepPanels',
   'Step',

@@ -10,3 +10,7 @@ export function readingGrade(sentences: readonly string[]): number {
   const syllables = words.reduce((n, word) => n + Math.max(1, syllable(word)), 0)
   return fleschKincaid({ sentence: sentences.length, word: words.length, syllable: syllables })
 }
+
+/** A school grade in a word: very easy below grade 1, easy below 3, medium below 6 (common practice, no source). */
+export const readingLevel = (grade: number): 'very easy' | 'easy' | 'medium' | 'hard' =>
+  grade < 1 ? 'very easy' : grade < 3 ? 'easy' : grade < 6 ? 'medium' : 'hard'

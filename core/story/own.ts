@@ -151,8 +151,8 @@ const NAMES_OF: Readonly<Partial<Record<Role, string>>> = {
   whole: 'how many there are in all',
   first: 'one part',
   second: 'the other part',
-  lesser: 'the lesser amount',
-  greater: 'the greater amount',
+  lesser: 'the smaller amount',
+  greater: 'the larger amount',
   difference: 'the difference',
   number: 'how many groups there are',
   size: 'how many are in each',
@@ -181,8 +181,8 @@ export function ownStory({ text, cell, marks }: OwnWish): OwnStory {
   const missing = told.filter((role) => numbers[marks[role] ?? -1] === undefined)
   if (missing.length > 0)
     throw new Refusal(
-      `It is not said yet which number is ${missing.map((role) => nameIn(cell, role)).join(', and which ')}.`,
-      'Tap a number, then what it is.',
+      `Choose which number is ${missing.map((role) => nameIn(cell, role)).join(', and which is ')}.`,
+      'Each amount has a list of the numbers found.',
     )
   const used = told.map((role) => marks[role]!)
   if (new Set(used).size < used.length) throw new Refusal('One number cannot be two amounts.', 'Tap the other one.')

@@ -1,7 +1,7 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { codeOfList } from '../../core/paper/index'
 import { inChromium } from './here'
-import { By, byRole, Key, noViolations, text, type Running } from './world'
+import { By, byRole, Key, noViolations, pick, text, type Running } from './world'
 
 /** Stories in Chromium: one whose words mislead is worked Alone by keyboard from its words to the answer, and found in the Daybook. */
 
@@ -48,35 +48,39 @@ test('“more” that misleads, worked Alone by keyboard from its words to the a
   await open()
   await text(driver, '.told .text', /has 15 [\s\S]* has 8 more [\s\S]* than [\s\S]*\?/)
   await noViolations(driver)
-  await (await byRole(driver, 'radio', 'Alone')).sendKeys(Key.SPACE)
+  await (await byRole(driver, 'button', 'Alone')).sendKeys(Key.SPACE)
   await press('Work it in stages')
-  await text(driver, '.desk', 'Sett keeps quiet until the end')
+  await text(driver, '.desk', 'Sett says nothing until the end')
   await noViolations(driver)
   // What happens: by the word.
-  await press('Some come')
+  await press('Adding to')
   await text(driver, '.said', 'Noted.')
   // What is needed, and what is asked.
   await tabTo('8')
   await keys(Key.SPACE)
   await tabTo('15')
   await keys(Key.SPACE)
-  await tabTo('the lesser amount')
+  await tabTo('the smaller amount')
   await keys(Key.SPACE)
   await noViolations(driver)
-  await press('Done')
+  await press('Check')
   // Bars, each with the number in its place.
-  await tabTo('8')
-  await keys(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.TAB)
-  await keys(Key.SPACE, Key.TAB)
-  await keys(Key.ARROW_DOWN)
+  for (const [number, place] of [
+    ['8', 'The difference'],
+    ['15', 'The larger'],
+    ['?', 'The smaller'],
+  ] as const) {
+    await press(number)
+    await press(`${place}: empty`)
+  }
   await byRole(driver, 'img', /^Bars: \w+: a bar of 2 parts, what is asked, 8/)
   await noViolations(driver)
-  await press('Done')
+  await press('Check')
   // The sentence, and what is worked.
   await tabTo(/^What the story says/)
   await keys('? + 8 = 15', Key.TAB, '15 + 8', Key.ENTER)
-  await press('Leave it out')
-  await tabTo(/^The answer/)
+  await press('Skip')
+  await tabTo(/^Answer, with/)
   await keys('23 lanterns', Key.ENTER)
   await text(driver, '.again', /has 23 /)
   await press('It fits')
@@ -84,7 +88,7 @@ test('“more” that misleads, worked Alone by keyboard from its words to the a
   await text(driver, '.save', 'Took the story for another situation')
   await text(driver, '.save', 'Did not see whether the answer fits')
   await noViolations(driver)
-  await press('Save to the Daybook')
+  await press('Save')
   await byRole(driver, 'button', 'Work it in stages')
   await driver.get(`${app.url}/learners/records`)
   await text(driver, '.daybook', 'chose by a key word')
@@ -93,47 +97,68 @@ test('“more” that misleads, worked Alone by keyboard from its words to the a
   await find.sendKeys('chose by a key')
   await text(driver, '.table', /15 − 8[\s\S]*story[\s\S]*Alone[\s\S]*not right/)
   await (await driver.findElement(By.css('.table a.open'))).sendKeys(Key.ENTER)
-  await text(driver, '.worked', /23 lanterns[\s\S]*not right: chose by a key word/)
+  await text(driver, '.worked', /23 lanterns[\s\S]*not right[\s\S]*chose by a key word/)
   await noViolations(driver)
 })
 
 test('together each stage says whether it is right, can be shown, and waits until it is; nothing is lost when the page is loaded again', async () => {
   await open('12 + 8 - 5')
-  await (await byRole(driver, 'radio', 'Together')).sendKeys(Key.SPACE)
   await press('Work it in stages')
-  await press('Some go')
+  await press('Taking from')
   await text(driver, '.said', 'Not yet.')
-  await press('Two things, one after the other')
-  await text(driver, '.said', 'That is it.')
+  await press('Two steps')
+  await text(driver, '.said', 'That is right.')
   await press('Show it')
   await press('Show it')
   await tabTo(/^What the story says/)
   await keys('twelve', Key.ENTER)
   await text(driver, '.said', 'cannot be read as a number sentence')
   await driver.navigate().refresh()
-  await text(driver, '.stages', /Two things, one after the other/)
-  await (await byRole(driver, 'button', /^Answer/)).sendKeys(Key.ENTER)
-  await tabTo(/^The answer/)
+  await text(driver, '.stages', /Two steps/)
+  await (await byRole(driver, 'button', /^6\s*Answer/)).sendKeys(Key.ENTER)
+  await tabTo(/^Answer, with/)
   await keys('20', Key.ENTER)
-  await text(driver, '.said', 'That is the first step. What happens then?')
-  await (await byRole(driver, 'textbox', /^The answer/)).sendKeys(Key.chord(Key.CONTROL, 'a'), '15', Key.ENTER)
+  await text(driver, '.said', 'That is the first step. What happens next?')
+  await (await byRole(driver, 'textbox', /^Answer, with/)).sendKeys(Key.chord(Key.CONTROL, 'a'), '15', Key.ENTER)
   await text(driver, '.said', 'The number is right. What is it a number of?')
   await noViolations(driver)
-  await press('Put the story away')
+  await press('Close the story')
   await byRole(driver, 'button', 'Work it in stages')
   // What was put away unsaved can be gone on with.
-  await (await byRole(driver, 'button', 'Bring back the story put away')).sendKeys(Key.ENTER)
-  await text(driver, '.stages', /Two things, one after the other[\s\S]*15/)
-  await press('Put the story away')
+  await (await byRole(driver, 'button', 'Bring back the last story')).sendKeys(Key.ENTER)
+  await text(driver, '.stages', /Two steps[\s\S]*15/)
+  await press('Close the story')
+})
+
+test('numbers are dragged onto the drawing of the bars by mouse; what stands there is taken away by a press', async () => {
+  await open()
+  await (await byRole(driver, 'button', 'Work it in stages')).click()
+  await (await byRole(driver, 'button', /Draw the bars/)).click()
+  const drag = async (number: string, place: string): Promise<void> => {
+    const from = await byRole(driver, 'button', number)
+    const to = await byRole(driver, 'button', new RegExp(`^${place}: `))
+    await driver.executeScript(`arguments[0].scrollIntoView({ block: 'center' })`, to)
+    await driver.actions().dragAndDrop(from, to).perform()
+  }
+  await drag('8', 'The smaller')
+  await (await byRole(driver, 'button', 'The smaller: 8')).click()
+  await byRole(driver, 'button', 'The smaller: empty')
+  await drag('8', 'The difference')
+  await drag('?', 'The smaller')
+  await drag('15', 'The larger')
+  await byRole(driver, 'img', /^Bars: \w+: a bar of 2 parts, what is asked, 8/)
+  await (await byRole(driver, 'button', 'Check')).click()
+  await text(driver, '.said', 'That is right.')
+  await (await byRole(driver, 'button', 'Close the story')).click()
 })
 
 test('other kinds, other scenes, other numbers; what fits no story says so', async () => {
   await open('24 / 6')
-  await text(driver, '.for', 'In rows')
+  await text(driver, '.for', 'Rows')
   const before = await story()
-  await (await byRole(driver, 'radio', /^how many groups/)).sendKeys(Key.SPACE)
+  await (await byRole(driver, 'option', 'Equal groups: how many groups?')).click()
   await driver.wait(async () => (await story()) !== before, 20_000)
-  await (await byRole(driver, 'combobox', 'Scene')).sendKeys('Tea-lights')
+  await pick(driver, 'Scene', /^Tea-lights/)
   await text(
     driver,
     '.told .text',
@@ -141,14 +166,14 @@ test('other kinds, other scenes, other numbers; what fits no story says so', asy
   )
   await (await byRole(driver, 'checkbox', 'Numbers in words')).sendKeys(Key.SPACE)
   await text(driver, '.told .text', 'There are twenty-four tea-lights.')
-  await (await byRole(driver, 'combobox', 'Sentences')).sendKeys('two in one')
+  await (await byRole(driver, 'button', 'Joined sentences')).sendKeys(Key.SPACE)
   await text(driver, '.told .text', 'There are twenty-four tea-lights, and in each box there are six.')
   await (await byRole(driver, 'checkbox', 'A number is missing')).sendKeys(Key.SPACE)
   await text(driver, '.told .text', /\bsome\b/)
   await open('2.5 + 3')
-  await (await byRole(driver, 'combobox', 'Scene')).sendKeys('Lanterns')
+  await pick(driver, 'Scene', /^Lanterns/)
   await text(driver, '.told', 'There is no part of a lantern. Told in another scene.')
-  const box = await byRole(driver, 'textbox', 'Told from')
+  const box = await byRole(driver, 'textbox', 'Problem')
   await box.sendKeys(Key.chord(Key.CONTROL, 'a'), 'five plus')
   await driver.wait(async () => (await driver.findElements(By.css('.told .trouble'))).length > 0, 20_000)
   await noViolations(driver)
@@ -165,24 +190,24 @@ test('other kinds, other scenes, other numbers; what fits no story says so', asy
 
 test('a story of the teacher’s own: its numbers are found, said what they are, checked, worked in stages and at the Bench', async () => {
   await open()
-  await (await byRole(driver, 'button', 'One of my own')).sendKeys(Key.ENTER)
-  await text(driver, '.own', '2 numbers are found.')
-  await text(driver, '.own', 'It is not said yet which number is the difference, and which the greater amount.')
-  await (await byRole(driver, 'combobox', 'the greater amount')).sendKeys('15')
-  await (await byRole(driver, 'combobox', 'the difference')).sendKeys('8')
-  await text(driver, '.own', '? + 8 = 15')
-  await text(driver, '.own', '“more” would mislead whoever listens to the words alone.')
+  await (await byRole(driver, 'button', 'Write your own')).sendKeys(Key.ENTER)
+  await text(driver, '.place', '2 numbers found.')
+  await text(driver, '.place', 'Choose which number is the difference, and which is the larger amount.')
+  await pick(driver, 'the larger amount', '15')
+  await pick(driver, 'the difference', '8')
+  await text(driver, '.place', '? + 8 = 15')
+  await text(driver, '.place', 'Tricky wording: “more”')
   await byRole(driver, 'img', /^Bars: /)
   await noViolations(driver)
-  const box = await byRole(driver, 'textbox', 'The story')
+  const box = await byRole(driver, 'textbox', 'Your story')
   await box.sendKeys(Key.chord(Key.CONTROL, Key.END), ' The stall opens at ten.')
-  await text(driver, '.own', '“ten” is not needed.')
+  await text(driver, '.place', '“ten” is not needed.')
   await (await byRole(driver, 'button', 'Work it in stages')).sendKeys(Key.ENTER)
-  await (await byRole(driver, 'button', /^Answer/)).sendKeys(Key.ENTER)
-  await tabTo(/^The answer/)
+  await (await byRole(driver, 'button', /^6\s*Answer/)).sendKeys(Key.ENTER)
+  await tabTo(/^Answer, with/)
   await keys('5 tokens', Key.ENTER)
   await text(driver, '.said', 'One of these numbers is not needed.')
-  await press('Put the story away')
+  await press('Close the story')
   await (await byRole(driver, 'button', 'Work it at the Bench')).sendKeys(Key.ENTER)
   await driver.wait(
     async () => ((await (await byRole(driver, 'textbox', 'Problem')).getAttribute('value')) ?? '').includes('15'),
@@ -196,44 +221,44 @@ test('a class adds a scene and people; stories are told in it and of them', asyn
   const fill = async (name: string, value: string): Promise<void> =>
     (await byRole(driver, 'textbox', name)).sendKeys(value)
   await fill('Name', 'Owl')
-  await (await byRole(driver, 'combobox', 'Named again as')).sendKeys('they')
+  await pick(driver, 'Pronoun', 'they')
   await press('Add')
-  await text(driver, '.scenes', 'Owl is added.')
+  await text(driver, '.scenes', 'Owl added.')
   await fill('Name', 'Hare')
   await press('Add')
-  await text(driver, '.scenes', 'Hare is added.')
+  await text(driver, '.scenes', 'Hare added.')
   await press('Add the scene')
-  await text(driver, '.scenes', 'Look at the name of the scene.')
+  await text(driver, '.scenes', 'Look at: Name of the scene.')
   for (const [name, value] of [
     ['Name of the scene', 'Bells on the door'],
-    ['One of it, or what is measured', 'bell'],
-    ['Several of it', 'bells'],
+    ['Thing (one), or what is measured', 'bell'],
+    ['Thing (several)', 'bells'],
     ['One kind', 'brass'],
-    ['Another kind', 'wooden'],
-    ['Where it is', 'on the door'],
-    ['What one does when some come', 'hangs up'],
-    ['What one does when some go', 'takes off'],
-    ['What holds several: one', 'hook'],
-    ['and several', 'hooks'],
+    ['Other kind', 'wooden'],
+    ['Place', 'on the door'],
+    ['Verb for adding', 'hangs up'],
+    ['Verb for taking away', 'takes off'],
+    ['Container (one)', 'hook'],
+    ['Containers (several)', 'hooks'],
   ] as const)
     await fill(name, value)
   await text(driver, '.tried', /(?:Owl|Hare|Wren|Pip|Fen|Ash|Teal|Moth) takes off 8 of them\./)
   await noViolations(driver)
   await press('Add the scene')
-  await text(driver, '.scenes', 'Bells on the door is added.')
-  await (await byRole(driver, 'button', 'Told by Sett')).sendKeys(Key.ENTER)
-  await (await byRole(driver, 'combobox', 'Scene')).sendKeys('Bells')
+  await text(driver, '.scenes', 'Bells on the door added.')
+  await (await byRole(driver, 'button', 'Choose a story')).sendKeys(Key.ENTER)
+  await pick(driver, 'Scene', 'Bells on the door')
   await text(driver, '.told .text', /bells/)
   await (await byRole(driver, 'button', 'Scenes and people')).sendKeys(Key.ENTER)
-  await (await byRole(driver, 'button', 'Take out Bells on the door')).sendKeys(Key.ENTER)
-  await text(driver, '.scenes', 'is taken out.')
-  await (await byRole(driver, 'button', 'Bring Bells on the door back')).sendKeys(Key.ENTER)
-  await text(driver, '.scenes', 'Bells on the door is back.')
+  await (await byRole(driver, 'button', 'Remove Bells on the door')).sendKeys(Key.ENTER)
+  await text(driver, '.scenes', 'removed.')
+  await (await byRole(driver, 'button', 'Undo')).sendKeys(Key.ENTER)
+  await byRole(driver, 'button', 'Remove Bells on the door')
 })
 
 test('read aloud, each word is lit in its turn, and it can be stopped', async () => {
   await open()
-  await (await byRole(driver, 'button', 'Read it aloud')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', 'Read aloud')).sendKeys(Key.ENTER)
   const lit = (): Promise<string> =>
     driver.executeScript<string>(`return document.querySelector('.text .lit')?.innerText ?? ''`)
   await driver.wait(async () => (await lit()) !== '', 20_000)
@@ -251,8 +276,8 @@ test('at 390 × 844 the story comes first, and nothing is out of reach; so at it
   expect(await wide()).toBeLessThanOrEqual(390)
   await noViolations(driver)
   await (await byRole(driver, 'button', 'Work it in stages')).click()
-  await (await byRole(driver, 'button', /^Bars/)).click()
-  await byRole(driver, 'button', 'Done')
+  await (await byRole(driver, 'button', /Draw the bars/)).click()
+  await byRole(driver, 'button', 'Check')
   expect(await wide()).toBeLessThanOrEqual(390)
   await noViolations(driver)
 })
@@ -277,7 +302,7 @@ test('a printed page of stories is found by its code, marked, and kept; what run
     await (await byRole(driver, 'textbox', `Answer ${i + 1}`)).sendKeys(value)
   await text(driver, '.page-of', 'Chose by a key word: in 2 of the 3 stories where it would show')
   await text(driver, '.page-of', '1 of 3 answered are right.')
-  await (await byRole(driver, 'button', 'Keep it in the Daybook')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', 'Save the page')).sendKeys(Key.ENTER)
   await text(driver, '.page-of', '3 stories of')
   await driver.get(`${app.url}/learners/records`)
   await text(driver, '.daybook', 'On paper.')

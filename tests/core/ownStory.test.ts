@@ -97,7 +97,7 @@ describe('A story that was typed', () => {
     expect(() => ownStory({ text, cell, marks: { greater: 0, difference: 0 } })).toThrow(
       'One number cannot be two amounts',
     )
-    expect(rolesOf(cell).map(([, name]) => name)).toEqual(['the lesser amount', 'the difference', 'the greater amount'])
+    expect(rolesOf(cell).map(([, name]) => name)).toEqual(['the smaller amount', 'the difference', 'the larger amount'])
   })
   test('what cannot be is refused: less than none, a part of a group', () => {
     expect(() => ownStory({ text, cell, marks: { greater: 1, difference: 0 } })).toThrow('less than none')

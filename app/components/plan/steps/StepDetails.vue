@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { askedAs, MOVING_ON, saidAs, setProblems, type Step } from '../../../../core/course/index'
 import { cellId, cellsFor } from '../../../../core/story/index'
-import { askedName, groupOf } from '../../../utils/storyNames'
 import { attempt, packOf, pretty, type RepresentationId } from '../../../../core/door'
 
 /** One step: problems for just it, what comes before it, how it is shown and said, what to watch for, when to move on. */
@@ -26,6 +25,7 @@ const session = useSession()
 const classroom = useClassroom()
 const courses = useCourses()
 const { t } = useI18n()
+const { kindName } = useStoryNames()
 const { workThrough } = useSetToWork()
 const pack = computed(() => packOf(classroom.words))
 const trouble = ref('')
@@ -52,7 +52,7 @@ const stories = computed(() => {
   const cells = 'ok' in fit ? fit.ok.filter((c) => !step.stories?.length || step.stories.includes(cellId(c))) : []
   return cells
     .slice(0, step.stories?.length ? cells.length : SOME)
-    .map((c) => ({ id: cellId(c), problem, name: `${groupOf(c)}: ${askedName(c)}` }))
+    .map((c) => ({ id: cellId(c), problem, name: kindName(c) }))
 })
 const moveOn = computed(() => step.moveOn ?? MOVING_ON)
 const { strand: nameOfStrand } = useNames()

@@ -20,7 +20,6 @@ import {
   type WayId,
 } from '../../../../core/door'
 import { cellId, CELLS } from '../../../../core/story/index'
-import { askedName, groupOf } from '../../../utils/storyNames'
 import { formOf, limitsOf, type LimitsForm } from '../../../utils/limitsForm'
 
 /** One step of a school's course, to be changed in every part. */
@@ -53,7 +52,8 @@ void import('../../../../core/diagnose/index').then(
   ({ CATALOGUE }) => (mistakes.value = CATALOGUE.map((k) => [k.id, k.name] as const)),
   () => undefined,
 )
-const kinds = CELLS.map((c) => [cellId(c), `${groupOf(c)}: ${askedName(c)}`] as const)
+const { kindName } = useStoryNames()
+const kinds = CELLS.map((c) => [cellId(c), kindName(c)] as const)
 const moveOn = computed(() => step.value.moveOn ?? { share: MOVING_ON.share, sessions: MOVING_ON.sessions })
 const inside = (n: number, least: number, most: number): number => Math.min(most, Math.max(least, n || least))
 </script>

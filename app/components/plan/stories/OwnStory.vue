@@ -9,26 +9,34 @@ import {
   ownStory,
   rolesOf,
   printAmount,
+  SITUATIONS,
   toldOf,
   type OwnPlan,
   type Role,
+  type SituationId,
 } from '../../../../core/story/index'
-import { askedName, SITUATION_NAMES } from '../../../utils/storyNames'
 
 /** A story that a teacher types: its numbers are found, and the teacher says which situation it is and what each number is. */
 const emit = defineEmits<{ work: [problem: string]; stages: [plan: OwnPlan] }>()
+const { t } = useI18n()
+const { kindName, situationName } = useStoryNames()
 const kept = useLocalStorage('sett.own-story', {
   text: 'Wren has 15 tokens. That is 8 more than Pip has. How many tokens does Pip have?',
   cell: 'compare/lesser/more',
   marks: {} as Partial<Record<Role, number>>,
 })
 const cell = computed(() => CELLS.find((c) => cellId(c) === kept.value.cell) ?? CELLS[0]!)
+const kinds = (Object.keys(SITUATIONS) as SituationId[]).map((id) => ({
+  name: situationName(id),
+  items: CELLS.filter((c) => c.situation === id && !c.after).map((c) => ({ id: cellId(c), label: kindName(c) })),
+}))
 const numbers = computed(() => numbersFound(String(kept.value.text)))
+const choices = computed(() => numbers.value.map(({ text }, value) => ({ value, text })))
 const told = computed(() => rolesOf(cell.value).filter(([role]) => toldOf(cell.value).includes(role)))
 const marks = computed(() => (kept.value.marks && typeof kept.value.marks === 'object' ? kept.value.marks : {}))
-const mark = (role: Role, at: string): void => {
+const mark = (role: Role, at: number | null): void => {
   const { [role]: _, ...rest } = marks.value
-  kept.value.marks = at === '' ? rest : { ...rest, [role]: Number(at) }
+  kept.value.marks = at === null ? rest : { ...rest, [role]: at }
 }
 const checked = computed(() => attempt(() => ownStory({ text: kept.value.text, cell: cell.value, marks: marks.value })))
 const own = computed(() => ('ok' in checked.value ? checked.value.ok : null))
@@ -36,106 +44,83 @@ const why = computed(() => ('refused' in checked.value ? checked.value.refused.m
 const plan = computed((): OwnPlan => ({ cell: cellId(cell.value), text: kept.value.text, marks: { ...marks.value } }))
 const quoted = (words: readonly { readonly text: string }[]): string =>
   [...new Set(words.map((w) => `“${w.text}”`))].join(', ')
+const work = computed(() => {
+  const { problem, answer, cell } = own.value ?? {}
+  if (!problem) return ''
+  const shown = pretty(problem)
+  return answer ? t('own.equals', { problem: shown, answer: pretty(printAmount(cell!.unknown, answer)) }) : shown
+})
+const id = useId()
 </script>
 
 <template>
-  <div class="own">
-    <label class="typed"
-      >The story <textarea v-model="kept.text" class="learner" rows="4" :maxlength="MOST_STORY" />
-    </label>
-    <p role="status">
-      {{
-        numbers.length === 0
-          ? 'No number is found in it yet, in figures or in words.'
-          : `${numbers.length} ${numbers.length === 1 ? 'number is' : 'numbers are'} found.`
-      }}
-    </p>
-    <label
-      >What is told
-      <select v-model="kept.cell">
-        <optgroup v-for="(name, situation) in SITUATION_NAMES" :key="situation" :label="name">
-          <option
-            v-for="c in CELLS.filter((k) => k.situation === situation && !k.after)"
-            :key="cellId(c)"
-            :value="cellId(c)"
-          >
-            {{ askedName(c) }}
-          </option>
-        </optgroup>
-      </select></label
-    >
-    <fieldset v-if="numbers.length">
-      <legend>Which number is</legend>
-      <label v-for="[role, name] in told" :key="role"
-        >{{ name }}
-        <select :value="marks[role] ?? ''" @change="mark(role, ($event.target as HTMLSelectElement).value)">
-          <option value="">Choose …</option>
-          <option v-for="(n, i) in numbers" :key="i" :value="i">{{ n.text }} {{ n.unit }}</option>
-        </select></label
-      >
-    </fieldset>
-    <p v-if="why" class="quiet">{{ why }}</p>
-    <template v-if="own">
+  <div class="with-aside">
+    <form class="card own" @submit.prevent>
+      <div class="field">
+        <label :for="`${id}-text`">{{ t('own.text') }}</label>
+        <Textarea :id="`${id}-text`" v-model="kept.text" class="learner text" rows="5" :maxlength="MOST_STORY" />
+      </div>
+      <p role="status" class="quiet">{{ t('own.found', numbers.length) }}</p>
+      <div class="field">
+        <label :for="`${id}-kind`">{{ t('own.kind') }}</label>
+        <Select
+          v-model="kept.cell"
+          :label-id="`${id}-kind`"
+          :options="kinds"
+          option-label="label"
+          option-value="id"
+          option-group-label="name"
+          option-group-children="items"
+          filter
+          :aria-label="t('own.kind')"
+        />
+      </div>
+      <div v-if="numbers.length" class="in-row" role="group" :aria-label="t('own.which')">
+        <div v-for="[role, name] in told" :key="role" class="field">
+          <label :for="`${id}-${role}`">{{ name }}</label>
+          <Select
+            :label-id="`${id}-${role}`"
+            :model-value="marks[role] ?? null"
+            :options="choices"
+            option-label="text"
+            option-value="value"
+            :placeholder="t('own.choose')"
+            show-clear
+            :aria-label="name"
+            @update:model-value="(at: number | null) => mark(role, at)"
+          />
+        </div>
+      </div>
+      <p v-if="why" class="quiet">{{ why }}</p>
+    </form>
+    <section v-if="own" class="card own" :aria-label="t('own.makes')">
+      <h2>{{ t('own.makes') }}</h2>
       <StoryBars :bars="barsOf({ cell: own.cell, roles: own.roles, people: [{ name: 'one' }, { name: 'other' }] })" />
-      <p class="sentence learner">
-        {{ pretty(own.sentence) }}
-        <span v-if="own.problem" class="quiet"
-          >so {{ pretty(own.problem)
-          }}<template v-if="own.answer"> = {{ pretty(printAmount(own.cell.unknown, own.answer)) }}</template></span
-        >
+      <p class="sentence learner">{{ pretty(own.sentence) }}</p>
+      <p v-if="work" class="learner">{{ t('story.so', { work }) }}</p>
+      <p v-if="own.misleading.length">
+        {{ t('own.misleads', { words: quoted(own.misleading) }, own.misleading.length) }}
       </p>
-      <p v-if="own.misleading.length">{{ quoted(own.misleading) }} would mislead whoever listens to the words alone.</p>
-      <p v-if="own.extra.length">{{ quoted(own.extra) }} {{ own.extra.length === 1 ? 'is' : 'are' }} not needed.</p>
-      <p v-if="own.problem" class="acts">
-        <button type="button" class="stone-button main" @click="emit('stages', plan)">Work it in stages</button>
-        <button type="button" class="stone-button" @click="emit('work', own.problem)">Work it at the Bench</button>
-      </p>
-    </template>
+      <p v-if="own.extra.length">{{ t('own.extra', { words: quoted(own.extra) }, own.extra.length) }}</p>
+      <div v-if="own.problem" class="in-row">
+        <Button @click="emit('stages', plan)"><IconPlay /> {{ t('story.inStages') }}</Button>
+        <Button severity="secondary" :label="t('story.atBench')" @click="emit('work', own.problem)" />
+      </div>
+    </section>
   </div>
 </template>
 
 <style scoped>
-.own,
-.typed {
+.own {
   display: grid;
-  gap: 0.6rem;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
 }
-textarea {
-  width: 100%;
+.text {
   font-size: 1.4rem;
   line-height: 1.4;
 }
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem 1.2rem;
-}
-legend {
-  padding: 0;
-  font-weight: 700;
-}
-label:not(.typed) {
-  display: inline-flex;
-  gap: 0.5rem;
-  align-items: center;
-  flex-wrap: wrap;
-}
-p {
-  margin: 0;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-}
 .sentence {
   font-size: 1.6rem;
-}
-.sentence .quiet {
-  font-size: 1.3rem;
-  margin-left: 1rem;
 }
 </style>

@@ -1,23 +1,24 @@
 <script setup lang="ts">
-import { pretty } from '../../../../core/door'
-import { printAmount, rolesOf, toldNumbers, type Workable } from '../../../../core/story/index'
+import { rolesOf, toldNumbers, type Workable } from '../../../../core/story/index'
+import { numberText } from '../../../utils/storyText'
 
 /** Which numbers are needed, what is asked, and whether a number is missing. */
 const { story } = defineProps<{ story: Workable }>()
 const emit = defineEmits<{ give: [given: string] }>()
+const { t } = useI18n()
 const numbers = computed(() => {
   const all = [...toldNumbers(story), ...(story.extra === undefined ? [] : [story.extra])]
   // Beside each other in the order of size, so that the one that is not needed does not stand out.
   return [...new Set(all)]
-    .map((n) => ({ n, text: pretty(printAmount(n.includes('/') ? 'share' : 'whole', n)) }))
-    .sort((a, b) => parseFloat(a.text) - parseFloat(b.text))
+    .map((value) => ({ value, label: numberText(value) }))
+    .sort((a, b) => parseFloat(a.label) - parseFloat(b.label))
 })
 const needs = ref<string[]>([])
 const asked = ref('')
 const missing = ref(false)
 const asks = computed(() => [
-  ...rolesOf(story.cell),
-  ...(story.cell.unknown === 'both' ? ([['both', 'both parts']] as const) : []),
+  ...rolesOf(story.cell).map(([value, label]) => ({ value: value as string, label })),
+  ...(story.cell.unknown === 'both' ? [{ value: 'both', label: t('story.both') }] : []),
 ])
 const twice = computed(() => {
   // Where a number is told twice, it is needed twice.
@@ -38,20 +39,33 @@ const give = (): void =>
 
 <template>
   <form class="stage" @submit.prevent="give">
-    <fieldset>
-      <legend>The numbers that one needs</legend>
-      <label v-for="{ n, text } in numbers" :key="n" class="pick learner"
-        ><input v-model="needs" type="checkbox" :value="n" /> {{ text }}</label
-      >
-    </fieldset>
-    <fieldset>
-      <legend>What is asked</legend>
-      <label v-for="[role, name] in asks" :key="role" class="pick"
-        ><input v-model="asked" type="radio" :name="id" :value="role" /> {{ name }}</label
-      >
-    </fieldset>
-    <label class="pick"><input v-model="missing" type="checkbox" /> A number is missing</label>
-    <button type="submit" class="stone-button main" :disabled="!asked">Done</button>
+    <div class="field">
+      <span :id="`${id}-needs`">{{ t('story.needs') }}</span>
+      <SelectButton
+        v-model="needs"
+        multiple
+        class="learner"
+        :options="numbers"
+        option-label="label"
+        option-value="value"
+        :aria-labelledby="`${id}-needs`"
+      />
+    </div>
+    <div class="field">
+      <span :id="`${id}-asks`">{{ t('story.asks') }}</span>
+      <SelectButton
+        v-model="asked"
+        :options="asks"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        :aria-labelledby="`${id}-asks`"
+      />
+    </div>
+    <label class="in-row"
+      ><Checkbox v-model="missing" binary :aria-label="t('story.missing')" /> {{ t('story.missing') }}</label
+    >
+    <Button type="submit" :label="t('story.check')" :disabled="!asked" />
   </form>
 </template>
 

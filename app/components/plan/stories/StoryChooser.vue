@@ -1,66 +1,94 @@
 <script setup lang="ts">
-import { cellId, CELLS, misleads, type Cell } from '../../../../core/story/index'
-import { askedName, groupOf } from '../../../utils/storyNames'
+import { cellId, type Cell } from '../../../../core/story/index'
 
-/** What a story is told from, and which of the kinds that fit it. */
+/** The problem of a story, and the kinds of story that fit it by the pictures of their bars. */
 const { fitting, chosen } = defineProps<{ fitting: readonly Cell[]; chosen: Cell | undefined }>()
 const problem = defineModel<string>('problem', { required: true })
 const cell = defineModel<string>('cell', { required: true })
+const { t } = useI18n()
+const { askedName, groupOf, kindName, trickyOf } = useStoryNames()
 const groups = computed(() =>
-  [...new Set(fitting.map(groupOf))].map((name) => ({ name, cells: fitting.filter((c) => groupOf(c) === name) })),
+  [...new Set(fitting.map(groupOf))].map((name) => ({
+    name,
+    items: fitting
+      .filter((c) => groupOf(c) === name)
+      .map((c) => ({ id: cellId(c), cell: c, label: kindName(c), tricky: trickyOf(c) })),
+  })),
 )
+const id = useId()
+const form = ref<HTMLElement | null>(null)
+// The chosen one is in sight when the page opens.
+onMounted(() => {
+  const option = form.value?.querySelector<HTMLElement>('[aria-selected=true]')
+  const list = option?.closest('.p-listbox-list-container')
+  if (list) list.scrollTop = option!.offsetTop - list.clientHeight / 2
+})
 </script>
 
 <template>
-  <form class="for" aria-label="Which story" @submit.prevent>
-    <label>Told from <input v-model="problem" class="learner" type="text" maxlength="60" autocomplete="off" /></label>
-    <p class="quiet">Like 15 − 8, 20 × 3/4, −3 + 5, 12 + 8 − 5, 4 × 6 − 5, or 3 × 12 ? 40 for “is it enough?”</p>
-    <fieldset v-for="g in groups" :key="g.name">
-      <legend>{{ g.name }}</legend>
-      <label v-for="c in g.cells" :key="cellId(c)" class="tick">
-        <input v-model="cell" type="radio" name="cell" :value="cellId(c)" :checked="chosen === c" />
-        <span>{{ askedName(c) }}<span v-if="misleads(c)" class="quiet"> · its words mislead</span></span>
-      </label>
-    </fieldset>
-    <p class="quiet">{{ fitting.length }} of {{ CELLS.length }} kinds of story are worked so.</p>
+  <form ref="form" class="card for no-print" :aria-label="t('story.which')" @submit.prevent>
+    <div class="field">
+      <label :for="id">{{ t('story.problem') }}</label>
+      <InputText :id="id" v-model="problem" class="learner problem" maxlength="60" autocomplete="off" />
+      <p class="quiet hint">{{ t('story.problemHint') }}</p>
+    </div>
+    <Listbox
+      v-if="fitting.length"
+      :model-value="chosen ? cellId(chosen) : null"
+      :options="groups"
+      option-label="label"
+      option-value="id"
+      option-group-label="name"
+      option-group-children="items"
+      scroll-height="30rem"
+      :aria-label="t('story.which')"
+      @update:model-value="(to: string | null) => to && (cell = to)"
+    >
+      <template #option="{ option }">
+        <span class="kind">
+          <SituationPicture :cell="option.cell" :problem="problem" />
+          <span class="asked">
+            {{ askedName(option.cell) }}
+            <span v-if="option.tricky" class="tag plum">{{ t('story.tricky') }}</span>
+          </span>
+        </span>
+      </template>
+    </Listbox>
   </form>
 </template>
 
 <style scoped>
 .for {
   display: grid;
-  gap: 0.8rem;
-  min-width: 0;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
 }
-.for > label {
-  display: grid;
-  gap: 0.2rem;
+.problem {
+  font-size: 1.4rem;
 }
-.for > label input {
-  font-size: 1.3rem;
+.hint {
+  font-weight: 400;
 }
-fieldset {
-  margin: 0;
-  padding: 0.3rem 0 0;
+:deep(.p-listbox) {
   border: 0;
-  border-top: 1.5px solid var(--rule);
-  min-width: 0;
 }
-legend {
-  float: left;
-  width: 100%;
+:deep(.p-listbox-option-group) {
+  padding-block: 10px 4px;
   font-weight: 700;
 }
-.tick {
-  clear: both;
-}
-p {
-  margin: 0;
-}
-input[type='radio'] {
-  accent-color: var(--clay);
-  width: 22px;
-  height: 22px;
+:deep(.p-listbox-option) {
   flex: none;
+  white-space: normal;
+}
+.kind {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  min-height: 44px;
+}
+.asked {
+  display: grid;
+  justify-items: start;
+  gap: 2px;
 }
 </style>

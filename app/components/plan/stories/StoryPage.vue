@@ -14,200 +14,195 @@ import type { Printed } from '../../../../shared/prints'
 import { request } from '../../../utils/request'
 import { answerText } from '../../../utils/storyText'
 
-/** A page of stories that a learner answered: found by the code at its foot or told from typed problems, marked, and kept in the Daybook. */
+/** A page of stories that a learner answered: found by the code at its foot or told from typed problems, marked, and saved. */
 const { code: given } = defineProps<{ code: string }>()
 const classroom = useClassroom()
-const { tell } = useNotice()
+const { t } = useI18n()
+const { trouble, tried } = useTrouble()
+const MOST_STORIES = 40
 const code = ref(given)
 const problems = ref('')
 const list = shallowRef<readonly Listed[]>([])
 const answers = ref<string[]>([])
-const trouble = ref('')
 const said = ref('')
 const learnerId = ref<string | null>(classroom.learnerId)
 
 function take(found: readonly Listed[]): void {
   list.value = found
   answers.value = found.map(() => '')
-  said.value = `${found.length} ${found.length === 1 ? 'story' : 'stories'}.`
+  said.value = t('page.stories', found.length)
 }
-async function find(): Promise<void> {
-  trouble.value = ''
-  const read = attempt(() => listCode(code.value))
-  if ('refused' in read) {
-    trouble.value = read.refused.message
-    return
-  }
-  try {
-    const { problems: lines } = await request<Printed>(`/api/printed/${read.ok}`)
+const find = (): Promise<void> =>
+  tried(async () => {
+    const { problems: lines } = await request<Printed>(`/api/printed/${listCode(code.value)}`)
     const found = attempt(() => lines.map(readStoryLine))
-    if ('ok' in found) take(found.ok)
-    else trouble.value = 'That sheet has problems and no stories. Mark it on the page Marking.'
-  } catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
-function fromProblems(): void {
-  const lines = problems.value
-    .split('\n')
-    .map((l) => l.trim())
-    .filter((l) => l !== '')
-  const found = storiesFrom(lines.slice(0, 40), 1)
-  trouble.value = found.length ? '' : 'None of the problems can be told as a story.'
-  if (found.length) take(found)
-}
+    if (!('ok' in found)) throw new Error(t('page.noStories'))
+    take(found.ok)
+  })
+const fromProblems = (): Promise<void> =>
+  tried(async () => {
+    const typed = problems.value.split('\n').map((line) => line.trim())
+    const found = storiesFrom(typed.filter(Boolean).slice(0, MOST_STORIES), 1)
+    if (found.length === 0) throw new Error(t('page.noneTold'))
+    take(found)
+  })
 if (given) await find()
 
 const stories = computed(() => list.value.map((one) => toldIn(one)))
 const page = computed(() => pageSays(stories.value.map((story, i) => ({ story, answer: answers.value[i] ?? '' }))))
-const shown = (i: number): string => {
+/** Whether an answer is right, and what it shows; null where none is given yet. */
+function mark(i: number): { readonly right: boolean; readonly text: string } | null {
   const { says, why } = page.value.lines[i]!
-  if (why) return why
-  if (!says) return ''
-  if (says.right) return says.slip ? `✓ right, but ${says.slip}` : '✓ right'
-  return `↻ ${says.slip ?? 'not right'}`
+  if (why) return { right: false, text: why }
+  if (!says) return null
+  const { right, slip } = says
+  if (!right) return { right, text: slip ? capital(slip) : t('page.notRight') }
+  return { right, text: slip ? t('page.rightBut', { slip }) : t('page.right') }
 }
-async function keep(): Promise<void> {
-  trouble.value = ''
-  if (!learnerId.value) {
-    trouble.value = 'Choose whose page it is.'
-    return
-  }
-  const startedAt = new Date().toISOString()
-  const trials = stories.value.flatMap((story, i) => {
-    const answer = answers.value[i]!.trim()
-    const says = page.value.lines[i]?.says
-    if (answer === '' || !says) return []
-    const plan: ToldPlan = {
-      cell: cellId(story.cell),
-      amounts: story.roles,
-      ...(story.before ? { before: story.before } : {}),
-      scene: story.scene,
-      people: story.people,
-      seed: list.value[i]!.seed,
-      length: 'plain',
-      extra: false,
-    }
-    return [
-      {
-        id: crypto.randomUUID(),
-        learnerId: learnerId.value,
-        startedAt,
-        kind: 'story',
-        help: 'independent',
-        right: says.right,
-        note: 'On paper.',
-        work: {
-          format: 'sett-story',
-          version: 1,
-          story: plan,
-          text: story.text,
-          mode: 'alone',
-          entries: [{ at: 0, stage: 'answer', given: answer }],
+const save = (): Promise<void> =>
+  tried(async () => {
+    const { value: learner } = learnerId
+    if (!learner) throw new Error(t('story.chooseWhose'))
+    const startedAt = new Date().toISOString()
+    const trials = stories.value.flatMap((story, i) => {
+      const answer = answers.value[i]!.trim()
+      const says = page.value.lines[i]?.says
+      if (answer === '' || !says) return []
+      const plan: ToldPlan = {
+        cell: cellId(story.cell),
+        amounts: story.roles,
+        ...(story.before ? { before: story.before } : {}),
+        scene: story.scene,
+        people: story.people,
+        seed: list.value[i]!.seed,
+        length: 'plain',
+        extra: false,
+      }
+      return [
+        {
+          id: crypto.randomUUID(),
+          learnerId: learner,
+          startedAt,
+          kind: 'story',
+          help: 'independent',
+          right: says.right,
+          note: t('page.onPaper'),
+          work: {
+            format: 'sett-story',
+            version: 1,
+            story: plan,
+            text: story.text,
+            mode: 'alone',
+            entries: [{ at: 0, stage: 'answer', given: answer }],
+          },
         },
-      },
-    ]
-  })
-  try {
+      ]
+    })
     await request('/api/trials', { method: 'POST', body: { trials } })
-    void tell('Saved', `${trials.length} stories stand in the Daybook.`)
-    said.value = `${trials.length} stories of ${classroom.nameOf(learnerId.value)} stand in the Daybook.`
+    said.value = t('page.saved', { count: trials.length, name: classroom.nameOf(learner) }, trials.length)
     list.value = []
     answers.value = []
-  } catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
-const options = computed(() => classroom.learners)
+  })
+const id = useId()
 </script>
 
 <template>
   <div class="page-of">
-    <form class="in-row" novalidate aria-label="Find a printed sheet" @submit.prevent="find">
-      <label
-        >Code at the foot of the sheet <input v-model="code" type="text" maxlength="14" autocomplete="off"
-      /></label>
-      <button type="submit" class="stone-button">Find it</button>
-    </form>
-    <details v-if="!list.length">
-      <summary>Or stories from problems that are typed</summary>
-      <form class="typed" novalidate @submit.prevent="fromProblems">
-        <label>Problems, one a line <textarea v-model="problems" class="learner" rows="4" maxlength="2000" /></label>
-        <button type="submit" class="stone-button">Tell them</button>
+    <section v-if="!list.length" class="card">
+      <form class="in-row line" novalidate :aria-label="t('page.find')" @submit.prevent="find">
+        <div class="field">
+          <label :for="`${id}-code`">{{ t('page.code') }}</label>
+          <InputText :id="`${id}-code`" v-model="code" maxlength="14" autocomplete="off" />
+        </div>
+        <Button type="submit" :label="t('page.findIt')" />
       </form>
-    </details>
+      <form class="typed" novalidate :aria-label="t('page.typed')" @submit.prevent="fromProblems">
+        <h2>{{ t('page.typed') }}</h2>
+        <div class="field">
+          <label :for="`${id}-problems`">{{ t('page.problems') }}</label>
+          <Textarea :id="`${id}-problems`" v-model="problems" class="learner" rows="4" maxlength="2000" />
+        </div>
+        <Button type="submit" severity="secondary" :label="t('page.tell')" />
+      </form>
+    </section>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p role="status">{{ said }}</p>
-    <template v-if="list.length">
-      <ol aria-label="Stories and answers">
+    <div v-if="list.length" class="with-aside">
+      <ol class="plain card" :aria-label="t('page.list')">
         <li v-for="(story, i) in stories" :key="i">
           <p class="learner">{{ story.text }}</p>
           <div class="in-row">
-            <label
-              >Answer {{ i + 1 }}
-              <input v-model="answers[i]" class="learner" type="text" size="14" maxlength="60" autocomplete="off"
-            /></label>
-            <span :class="{ not: page.lines[i]?.says?.right === false }">{{ shown(i) }}</span>
+            <label :for="`${id}-${i}`">{{ t('page.answer', { n: i + 1 }) }}</label>
+            <InputText
+              :id="`${id}-${i}`"
+              v-model="answers[i]"
+              class="learner"
+              size="14"
+              maxlength="60"
+              autocomplete="off"
+            />
+            <span v-if="mark(i)" class="tag" :class="mark(i)!.right ? 'moss' : 'plum'">
+              <IconCheck v-if="mark(i)!.right" /><IconX v-else /> {{ mark(i)!.text }}
+            </span>
             <span v-if="page.lines[i]?.says" class="quiet">{{ answerText(story) }}</span>
           </div>
         </li>
       </ol>
-      <section aria-label="What the page says">
-        <h2>What the page says</h2>
-        <p>{{ page.right }} of {{ page.answered }} answered are right.</p>
-        <ul v-if="page.slips.length">
+      <section class="card says" :aria-label="t('page.says')">
+        <h2>{{ t('page.says') }}</h2>
+        <p>{{ t('page.rightOf', { right: page.right, answered: page.answered }) }}</p>
+        <ul v-if="page.slips.length" class="plain">
           <li v-for="s in page.slips" :key="s.slip">
-            {{ capital(s.slip) }}: in {{ s.seen }} of the {{ s.could }} {{ s.could === 1 ? 'story' : 'stories' }} where
-            it would show
+            {{ t('page.slip', { slip: capital(s.slip), seen: s.seen, could: s.could }, s.could) }}
           </li>
         </ul>
-        <p v-else-if="page.answered" class="quiet">No mistake that has a name.</p>
+        <p v-else-if="page.answered" class="quiet">{{ t('page.noSlip') }}</p>
+        <form class="save" novalidate @submit.prevent="save">
+          <div class="field">
+            <label :for="`${id}-whose`">{{ t('page.whose') }}</label>
+            <Select
+              v-model="learnerId"
+              :label-id="`${id}-whose`"
+              :options="[...classroom.learners]"
+              option-label="codeName"
+              option-value="id"
+              :placeholder="t('own.choose')"
+              :aria-label="t('page.whose')"
+            />
+          </div>
+          <Button type="submit" :label="t('page.save')" :disabled="page.answered === 0" />
+        </form>
       </section>
-      <form class="in-row" novalidate aria-label="Keep the page" @submit.prevent="keep">
-        <label
-          >Whose page
-          <select v-model="learnerId">
-            <option v-for="l in options" :key="l.id" :value="l.id">{{ l.codeName }}</option>
-          </select></label
-        >
-        <button type="submit" class="stone-button main" :disabled="page.answered === 0">Keep it in the Daybook</button>
-      </form>
-    </template>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .page-of,
+.card,
+.typed,
+.save {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+}
+.line {
+  align-items: end;
+}
 .typed {
-  display: grid;
-  gap: 1rem;
   justify-items: start;
+  padding-top: 14px;
+  border-top: 1px solid var(--line);
 }
-.typed label {
-  display: grid;
-}
-ol {
-  margin: 0;
-  padding-left: 1.6rem;
+.typed .field {
   width: 100%;
 }
-ol > li {
-  padding: 0.6rem 0;
-  border-top: 1.5px solid var(--rule);
-}
-p {
-  margin: 0 0 0.3rem;
-}
-h2 {
-  margin: 0 0 0.4rem;
+li p {
+  margin-bottom: 6px;
   font-size: 1.15rem;
 }
-.not {
-  color: var(--plum);
-  font-weight: 700;
-}
-summary {
-  min-height: 44px;
-  cursor: pointer;
+.plain.card li + li {
+  padding-top: 14px;
+  border-top: 1px solid var(--line);
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A story, a sentence a line; read aloud with the word lit that is said. */
 const { sentences } = defineProps<{ sentences: readonly string[] }>()
+const { t } = useI18n()
 const { lit, speaking, speak, stop } = useVoice()
 const text = computed(() => sentences.join(' '))
 watch(text, stop)
@@ -21,11 +22,11 @@ const lines = computed(() => {
         ></span
       >
     </p>
-    <div class="in-row acts">
-      <button type="button" class="stone-button" @click="speaking ? stop() : speak(text, { silently: true })">
+    <div class="in-row">
+      <Button severity="secondary" @click="speaking ? stop() : speak(text, { silently: true })">
         <IconSquare v-if="speaking" /><IconVolume2 v-else />
-        {{ speaking ? 'Stop reading' : 'Read it aloud' }}
-      </button>
+        {{ t(speaking ? 'story.stop' : 'story.read') }}
+      </Button>
       <slot />
     </div>
   </div>
@@ -34,24 +35,14 @@ const lines = computed(() => {
 <style scoped>
 .story {
   display: grid;
-  gap: 0.6rem;
-  justify-items: start;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
 }
 .text {
   display: grid;
   gap: 0.5rem;
-  margin: 0;
-  width: 100%;
-  padding: 1.2rem 1.4rem;
-  background: var(--sheet);
-  border: 1.5px solid var(--edge);
   font-size: clamp(1.4rem, 2.4vw, 1.9rem);
   line-height: 1.4;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
 }
 .lit {
   background: var(--ink);
