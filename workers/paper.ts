@@ -29,6 +29,7 @@ export type PaperAnswer =
       readonly pages: readonly { readonly w: number; readonly h: number; readonly title: string }[]
       readonly refused: Print['refused']
       readonly notes: Print['notes']
+      readonly firsts: Print['firsts']
     }
   | { readonly job: 'seen'; readonly turn: number; readonly from: number; readonly pages: readonly string[] }
   | { readonly job: 'progress'; readonly turn: number; readonly done: number; readonly of: number }
@@ -46,7 +47,7 @@ const fetched = (async (): Promise<Fonts> => {
   return Object.fromEntries(files) as unknown as Fonts
 })()
 
-let print: Print = { pages: [], refused: [], notes: [] }
+let print: Print = { pages: [], refused: [], notes: [], firsts: [] }
 /** The newest layout that is wanted; an older one is left where it stands. */
 let newest = 0
 const say = (answer: PaperAnswer): void => self.postMessage(answer)
@@ -62,7 +63,8 @@ async function lay({ turn, setting, items }: Extract<PaperWish, { job: 'lay' }>)
     if (done) {
       print = value
       const pages = value.pages.map(({ w, h, title }) => ({ w, h, title }))
-      return say({ job: 'laid', turn, pages, refused: value.refused, notes: value.notes })
+      const { refused, notes, firsts } = value
+      return say({ job: 'laid', turn, pages, refused, notes, firsts })
     }
     say({ job: 'progress', turn, done: value, of: items.length })
     await breathe()

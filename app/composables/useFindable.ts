@@ -16,6 +16,7 @@ export function useFindable() {
   const { title } = useNames()
   const { chosen } = useTheme()
   const { print } = usePrintPlan()
+  const { sheetTitle } = useSheetNames()
   const lessons = shallowRef<readonly Lesson[]>([])
   void courses.load().catch(() => undefined)
   void request<Lesson[]>(`/api/lessons?from=${today(DAYS.back)}&to=${today(DAYS.ahead)}`).then(
@@ -87,13 +88,13 @@ export function useFindable() {
       more: learners.map(classroom.nameOf).join(', '),
       to: `/plan/lessons/${id}`,
     })),
-    ...SHEET_GROUPS.flatMap(({ title: group, sheets }) =>
-      sheets.map(({ id, title: name, first }) => ({
-        id: `sheet ${id}`,
+    ...SHEET_GROUPS.flatMap(({ id: group, sheets }) =>
+      sheets.map((sheet, i) => ({
+        id: `sheet ${group} ${i}`,
         kind: 'sheet' as const,
-        label: capital(name),
-        more: group,
-        run: () => void print([{ sheet: first, copies: 1 }]),
+        label: capital(sheetTitle(sheet)),
+        more: t(`frame.group.${group}`),
+        run: () => void print([{ sheet, copies: 1 }]),
       })),
     ),
   ])

@@ -8,7 +8,7 @@ type Laid = Extract<PaperAnswer, { job: 'laid' }>
 const SEEN_AT_ONCE = 12
 
 /** Sheets laid out in a worker, seen page by page, and made into a file. What is wished later takes the place of what was wished before. */
-export function usePaper() {
+export function usePaper(atOnce = SEEN_AT_ONCE) {
   const laid = shallowRef<Laid | null>(null)
   const pages = shallowRef<readonly string[]>([])
   const busy = ref<'' | 'laying' | 'writing'>('')
@@ -69,7 +69,7 @@ export function usePaper() {
   /** Draws some more of the pages, to be looked at. */
   function more(): void {
     const from = pages.value.length
-    send({ job: 'see', from, to: from + SEEN_AT_ONCE })
+    send({ job: 'see', from, to: from + atOnce })
   }
   const answered = (wish: Wish): Promise<PaperAnswer> =>
     new Promise((done, failed) => waiting.set(send(wish), { done, failed }))

@@ -15,6 +15,15 @@ export interface PrintPlan {
   readonly before: PrintPlan | null
 }
 
+/** A print that was made, to be opened again; for whom is not kept. */
+export interface PrintedBefore extends Pick<PrintPlan, 'setting' | 'problems' | 'sheets' | 'lesson'> {
+  /** When, in milliseconds since 1970. */
+  readonly at: number
+}
+const MOST_BEFORE = 8
+/** What is longer than this, in characters, is not kept among what was printed before. */
+const LONGEST_KEPT = 20_000
+
 const AT_FIRST: PrintPlan = {
   setting: { paper: 'A4', perPage: 1, big: false, tactile: false },
   problems: '52 - 37\n61 - 25\n70 - 46\n84 - 38',
@@ -52,7 +61,29 @@ export function usePrintPlan() {
   const kept = useLocalStorage<PrintPlan>('sett.paper', AT_FIRST)
   kept.value = sound(kept.value)
   const put = (change: Partial<PrintPlan>): void => void (kept.value = { ...kept.value, begun: true, ...change })
-  const donePrinting = (): void => put({ begun: false })
+  const before = useLocalStorage<readonly PrintedBefore[]>('sett.printed', [], { writeDefaults: false })
+  const printed = computed(() =>
+    (Array.isArray(before.value) ? (before.value as readonly PrintedBefore[]) : []).filter(
+      (p) => Number.isInteger(p?.at) && isSheets(p.sheets),
+    ),
+  )
+  /** The print is made: it stands first among what was printed before, once. */
+  function donePrinting(): void {
+    put({ begun: false })
+    const { setting, problems, sheets, lesson } = kept.value
+    const same = JSON.stringify({ setting, problems, sheets, lesson })
+    if (same.length > LONGEST_KEPT) return
+    const others = printed.value.filter(
+      (p) => JSON.stringify({ setting: p.setting, problems: p.problems, sheets: p.sheets, lesson: p.lesson }) !== same,
+    )
+    before.value = [{ at: Date.now(), setting, problems, sheets, lesson }, ...others].slice(0, MOST_BEFORE)
+  }
+  function openAgain(at: number): void {
+    const found = printed.value.find((p) => p.at === at)
+    if (!found) return
+    const { at: _, ...print } = found
+    replace(sound(print))
+  }
   /** Puts another print in the place of this one, which is kept aside. */
   function replace(change: Partial<PrintPlan>): void {
     const { before, ...now } = kept.value
@@ -64,10 +95,10 @@ export function usePrintPlan() {
     const { before } = kept.value
     if (before) kept.value = { ...before, before: { ...kept.value, before: null } }
   }
-  /** Leads to Paper with these sheets, and with these problems where some are given. */
+  /** Leads to Print with these sheets, and with these problems where some are given. */
   async function print(sheets: readonly ChosenSheet[], change: Partial<PrintPlan> = {}): Promise<void> {
     replace({ lesson: null, ...change, sheets })
     await navigateTo('/plan/print')
   }
-  return { plan: kept, put, donePrinting, replace, bringBack, print }
+  return { plan: kept, put, donePrinting, printed, openAgain, replace, bringBack, print }
 }

@@ -6,7 +6,7 @@ import type { ChosenSheet, SheetChoice } from '../../shared/prints'
 import type { RecordPage } from '../../shared/listing'
 import type { SavedRecord } from '../../shared/schemas'
 import { standingTold } from './useStandings'
-import { countedIn, listIn, sheetTitle } from '../utils/sheets'
+import { countedIn, listIn } from '../utils/sheets'
 import { request } from '../utils/request'
 
 /** What is to be printed: a lesson with its problems, or problems that were typed; and for whom. */
@@ -24,6 +24,7 @@ export function useSheetItems() {
   const names = useMistakeNames()
   const { partsOf, afterOf, whose, goesWell, goesBadly } = useLessonParts()
   const { t } = useI18n()
+  const { sheetTitle } = useSheetNames()
   const records = shallowRef<ReadonlyMap<string, WorkRecord>>(new Map())
   const lately = shallowRef<ReadonlyMap<string, RecordPage['records']>>(new Map())
 
@@ -128,9 +129,7 @@ export function useSheetItems() {
     make: (all: readonly { readonly of: string; readonly count: number }[]) => SheetWish,
   ): Made => {
     const read = countedIn(text)
-    return 'unread' in read
-      ? { trouble: `“${read.unread}” is not read: write what it is worth and how many, 25 × 4.` }
-      : one(make(read))
+    return 'unread' in read ? { trouble: t('print.badCount', { text: read.unread }) } : one(make(read))
   }
 
   function made(sheet: SheetChoice, source: PrintSource): Made {
@@ -146,13 +145,13 @@ export function useSheetItems() {
             names: sheet.shown === 'key' && !lesson ? [] : whom,
             code: codeOfList(problems),
           }))
-        return wishes.length ? { wishes } : { trouble: 'There are no problems for it yet.' }
+        return wishes.length ? { wishes } : { trouble: t('print.noProblems') }
       }
       case 'steps': {
         const turns = lesson
           ? lesson.turns.map(({ problem, material, way }) => ({ problem, material, way }))
           : allProblems(source).map((problem) => ({ problem, material: sheet.material, way: null }))
-        if (turns.length === 0) return { trouble: 'There are no problems for it yet.' }
+        if (turns.length === 0) return { trouble: t('print.noProblems') }
         const shown = sheet.all ? turns : turns.slice(0, 1)
         return { wishes: shown.map((t) => ({ sheet: { kind: 'steps', ...t }, names: [] })) }
       }
@@ -169,11 +168,11 @@ export function useSheetItems() {
               ...(told.length ? { code: codeOfList(told.map(storyLine)) } : {}),
             }
           })
-        return wishes.length ? { wishes } : { trouble: 'There are no problems for it yet.' }
+        return wishes.length ? { wishes } : { trouble: t('print.noProblems') }
       }
       case 'record': {
         const record = records.value.get(sheet.id)
-        if (!record) return { trouble: 'What was worked is not here. Choose it in the Daybook.' }
+        if (!record) return { trouble: t('print.noRecord') }
         return one({ kind: 'steps', problem: record.problem, material: record.representation, record })
       }
       case 'lying':
@@ -186,7 +185,7 @@ export function useSheetItems() {
               under: `${dayInWords(lesson.day)}, ${lesson.at}, ${lesson.minutes} minutes`,
               sections: lessonSections(lesson),
             })
-          : { trouble: 'Choose a lesson first.' }
+          : { trouble: t('print.noLesson') }
       case 'learner':
         return learners.length
           ? {
@@ -200,7 +199,7 @@ export function useSheetItems() {
                 names: [],
               })),
             }
-          : { trouble: 'Choose whom it is about.' }
+          : { trouble: t('print.noLearner') }
       case 'chains': {
         const chains = allProblems(source).flatMap((text) => {
           const { first, terms, groups, others, named } = parseProblem(text)
@@ -212,7 +211,7 @@ export function useSheetItems() {
         })
         return chains.length
           ? one({ kind: 'chains', chains, shown: sheet.shown }, sheet.shown === 'blank' ? who : [])
-          : { trouble: 'None of the problems is a chain of whole numbers.' }
+          : { trouble: t('print.noChain') }
       }
       case 'beads':
         return one({ ...sheet, numbers: listIn(sheet.numbers) }, sheet.shown === 'blank' ? who : [])
@@ -252,7 +251,7 @@ export function useSheetItems() {
             const cards = sheet.of === 'numbers' ? listIn(sheet.numbers) : allProblems(source)
             return cards.length
               ? one({ kind: 'pieces', piece: 'cards', cards, answers: sheet.of === 'answers' })
-              : { trouble: 'There are no problems for it yet.' }
+              : { trouble: t('print.noProblems') }
           }
           default:
             return one(sheet)
@@ -266,7 +265,7 @@ export function useSheetItems() {
     const items = sheets.flatMap(({ sheet, copies }, from): readonly (PrintItem & { readonly from: number })[] => {
       const done = made(sheet, source)
       if ('trouble' in done) {
-        troubles[from] = `${sheetTitle(sheet)}: ${done.trouble}`
+        troubles[from] = t('print.trouble', { sheet: sheetTitle(sheet), why: done.trouble })
         return []
       }
       return done.wishes.map((w) => ({ ...w, copies, from }))

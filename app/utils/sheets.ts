@@ -1,281 +1,198 @@
-import { FINGER_CHARTS, MAT_NAMES, PIECE_NAMES, SHOWN, type MatId, type PieceId } from '../../core/paper/index'
-import { cutOf, printExact, REPRESENTATIONS, type Exact, type RepresentationId } from '../../core/door'
+import { FINGER_CHARTS, SHOWN, type MatId, type PieceId } from '../../core/paper/index'
+import { cutOf, printExact, REPRESENTATION_IDS, type Exact, type RepresentationId } from '../../core/door'
 import type { SheetChoice } from '../../shared/prints'
 
-/** The sheets there are to choose from, what each is called, and what of it can be set. */
+/** The sheets there are to choose from, and what of each can be set. */
 
+/** One thing that can be set of a sheet: its key in the choice, and the key of its name in the catalogue of words. */
+interface Named {
+  readonly key: string
+  readonly label: string
+}
 export type Field =
-  | {
-      readonly key: string
-      readonly label: string
-      readonly kind: 'number'
-      readonly least: number
-      readonly most: number
-    }
-  | { readonly key: string; readonly label: string; readonly kind: 'text'; readonly most: number }
-  | { readonly key: string; readonly label: string; readonly kind: 'tick' }
-  | {
-      readonly key: string
-      readonly label: string
-      readonly kind: 'choice'
-      readonly options: readonly (readonly [value: string, name: string])[]
-    }
+  | (Named & { readonly kind: 'number'; readonly least: number; readonly most: number })
+  | (Named & { readonly kind: 'text'; readonly most: number })
+  | (Named & { readonly kind: 'tick' })
+  | (Named & { readonly kind: 'choice'; readonly options: readonly string[] })
 
-const number = (key: string, label: string, least: number, most: number): Field => ({
+const number = (key: string, least: number, most: number, label = key): Field => ({
   key,
   label,
   kind: 'number',
   least,
   most,
 })
-const words = (key: string, label: string, most: number): Field => ({ key, label, kind: 'text', most })
-const tick = (key: string, label: string): Field => ({ key, label, kind: 'tick' })
-const choice = (key: string, label: string, options: readonly (readonly [string, string])[]): Field => ({
+const words = (key: string, most: number, label = key): Field => ({ key, label, kind: 'text', most })
+const tick = (key: string): Field => ({ key, label: key, kind: 'tick' })
+const choice = (key: string, options: readonly string[], label = key): Field => ({
   key,
   label,
   kind: 'choice',
   options,
 })
 
-const SHOWN_NAMES: Readonly<Record<(typeof SHOWN)[number], string>> = {
-  blank: 'blank',
-  first: 'with the first step done',
-  key: 'with all marks and answers',
-}
-const BLANK_OR_KEY = [
-  ['blank', 'blank'],
-  ['key', 'with answers'],
-] as const
+const BLANK_OR_KEY = ['blank', 'key'] as const
 const FRAME_IDS = ['abacus', 'two-five', 'frame', 'stay-put'] as const satisfies readonly RepresentationId[]
 
 interface Kind {
-  readonly title: string
   readonly fields: readonly Field[]
   readonly first: SheetChoice
 }
 
-const FINGER_NAMES: Readonly<Record<(typeof FINGER_CHARTS)[number], string>> = {
-  fingers: 'numbers',
-  joints: 'marks on the joints',
-  nines: 'nines',
-}
-
-const MATS: Readonly<Record<MatId, Pick<Kind, 'fields' | 'first'>>> = {
+const MATS: Readonly<Record<MatId, Kind>> = {
   chart: {
-    fields: [
-      number('places', 'Places', 1, 6),
-      number('decimals', 'After the point', 0, 3),
-      number('rows', 'Rows', 1, 3),
-    ],
+    fields: [number('places', 1, 6), number('decimals', 0, 3), number('rows', 1, 3)],
     first: { kind: 'mat', mat: 'chart', places: 3, decimals: 0, rows: 1 },
   },
   signed: { fields: [], first: { kind: 'mat', mat: 'signed' } },
-  'ten-frames': { fields: [number('frames', 'Frames', 1, 8)], first: { kind: 'mat', mat: 'ten-frames', frames: 2 } },
-  plates: { fields: [number('plates', 'Plates', 1, 12)], first: { kind: 'mat', mat: 'plates', plates: 4 } },
-  'open-line': { fields: [number('lines', 'Lines', 1, 8)], first: { kind: 'mat', mat: 'open-line', lines: 5 } },
+  'ten-frames': { fields: [number('frames', 1, 8)], first: { kind: 'mat', mat: 'ten-frames', frames: 2 } },
+  plates: { fields: [number('plates', 1, 12)], first: { kind: 'mat', mat: 'plates', plates: 4 } },
+  'open-line': { fields: [number('lines', 1, 8)], first: { kind: 'mat', mat: 'open-line', lines: 5 } },
   'ruled-line': {
     fields: [
-      number('from', 'From', -9999, 9999),
-      number('to', 'To', -9999, 9999),
-      number('parts', 'Parts of a whole', 1, 100),
-      number('lines', 'Lines', 1, 8),
+      number('from', -9999, 9999),
+      number('to', -9999, 9999),
+      number('parts', 1, 100, 'unitParts'),
+      number('lines', 1, 8),
     ],
     first: { kind: 'mat', mat: 'ruled-line', from: 0, to: 20, parts: 1, lines: 4 },
   },
   strips: {
-    fields: [words('parts', 'Kinds of parts', 100), tick('named', 'With names')],
+    fields: [words('parts', 100, 'kinds'), tick('named')],
     first: { kind: 'mat', mat: 'strips', parts: '2, 3, 4, 6, 8', named: true },
   },
   vessel: {
-    fields: [number('parts', 'Level lines', 2, 24), number('vessels', 'Vessels', 1, 6)],
+    fields: [number('parts', 2, 24, 'levels'), number('vessels', 1, 6)],
     first: { kind: 'mat', mat: 'vessel', parts: 10, vessels: 2 },
   },
   array: {
-    fields: [number('rows', 'Rows', 1, 30), number('columns', 'In a row', 1, 30)],
+    fields: [number('rows', 1, 30), number('columns', 1, 30)],
     first: { kind: 'mat', mat: 'array', rows: 6, columns: 7 },
   },
   rectangle: {
-    fields: [number('across', 'Parts across', 1, 4), number('down', 'Parts down', 1, 4)],
+    fields: [number('across', 1, 4), number('down', 1, 4)],
     first: { kind: 'mat', mat: 'rectangle', across: 2, down: 2 },
   },
   squares: {
-    fields: [number('places', 'Places', 1, 9), number('decimals', 'After the point', 0, 3)],
+    fields: [number('places', 1, 9), number('decimals', 0, 3)],
     first: { kind: 'mat', mat: 'squares', places: 3, decimals: 0 },
   },
-  division: { fields: [number('digits', 'Digits', 1, 9)], first: { kind: 'mat', mat: 'division', digits: 3 } },
+  division: { fields: [number('digits', 1, 9)], first: { kind: 'mat', mat: 'division', digits: 3 } },
 }
 
-const PIECES: Readonly<Record<PieceId, Pick<Kind, 'fields' | 'first'>>> = {
+const PIECES: Readonly<Record<PieceId, Kind>> = {
   blocks: {
-    fields: [number('hundreds', 'Hundreds', 0, 100), number('tens', 'Tens', 0, 500), number('ones', 'Ones', 0, 999)],
+    fields: [number('hundreds', 0, 100), number('tens', 0, 500), number('ones', 0, 999)],
     first: { kind: 'pieces', piece: 'blocks', ones: 20, tens: 10, hundreds: 1 },
   },
-  counters: { fields: [number('count', 'How many', 1, 999)], first: { kind: 'pieces', piece: 'counters', count: 20 } },
+  counters: { fields: [number('count', 1, 999)], first: { kind: 'pieces', piece: 'counters', count: 20 } },
   chips: {
-    fields: [words('chips', 'Worth × how many', 400)],
+    fields: [words('chips', 400, 'valued')],
     first: { kind: 'pieces', piece: 'chips', chips: '100 × 6, 10 × 12, 1 × 18' },
   },
   signed: {
-    fields: [number('plus', 'Plus', 0, 999), number('minus', 'Minus', 0, 999)],
+    fields: [number('plus', 0, 999), number('minus', 0, 999)],
     first: { kind: 'pieces', piece: 'signed', plus: 12, minus: 12 },
   },
   strips: {
-    fields: [words('strips', 'Parts of a whole × how many', 400)],
+    fields: [words('strips', 400)],
     first: { kind: 'pieces', piece: 'strips', strips: '1 × 2, 2 × 2, 4 × 4, 8 × 8' },
   },
   coins: {
-    fields: [words('coins', 'Worth × how many', 400)],
+    fields: [words('coins', 400, 'valued')],
     first: { kind: 'pieces', piece: 'coins', coins: '25 × 4, 10 × 6, 5 × 4, 1 × 10' },
   },
   numerals: {
-    fields: [words('digits', 'Digits', 40), tick('notched', 'With notches')],
+    fields: [words('digits', 40), tick('notched')],
     first: { kind: 'pieces', piece: 'numerals', digits: '0123456789', notched: true },
   },
-  spinner: { fields: [number('sectors', 'Sectors', 2, 12)], first: { kind: 'pieces', piece: 'spinner', sectors: 6 } },
+  spinner: { fields: [number('sectors', 2, 12)], first: { kind: 'pieces', piece: 'spinner', sectors: 6 } },
   cards: {
-    fields: [
-      choice('of', 'With', [
-        ['problems', 'the problems'],
-        ['answers', 'their answers'],
-        ['numbers', 'these numbers'],
-      ]),
-      words('numbers', 'Numbers', 400),
-    ],
+    fields: [choice('of', ['problems', 'answers', 'numbers'], 'cards'), words('numbers', 400)],
     first: { kind: 'pieces', piece: 'cards', of: 'problems', numbers: '1, 2, 3, 4, 5, 6, 7, 8, 9, 10' },
   },
 }
 
 /** Sheets that another place brings here, with nothing to be set. */
-const BROUGHT = { record: 'What was worked, step by step', lying: 'The mat as it lies' } as const
-const isBrought = (sheet: SheetChoice): sheet is Extract<SheetChoice, { kind: keyof typeof BROUGHT }> =>
-  sheet.kind in BROUGHT
-const OTHERS: Readonly<Record<Exclude<SheetChoice['kind'], 'mat' | 'pieces' | keyof typeof BROUGHT>, Kind>> = {
+const BROUGHT = ['record', 'lying'] as const
+type Brought = (typeof BROUGHT)[number]
+const isBrought = (sheet: SheetChoice): sheet is Extract<SheetChoice, { kind: Brought }> =>
+  BROUGHT.includes(sheet.kind as Brought)
+const OTHERS: Readonly<Record<Exclude<SheetChoice['kind'], 'mat' | 'pieces' | Brought>, Kind>> = {
   problems: {
-    title: 'Problems',
-    fields: [
-      choice(
-        'shown',
-        'Shown',
-        SHOWN.map((s) => [s, SHOWN_NAMES[s]] as const),
-      ),
-      choice('layout', 'Set out', [
-        ['squares', 'on squares'],
-        ['lines', 'on lines'],
-      ]),
-    ],
+    fields: [choice('shown', SHOWN), choice('layout', ['squares', 'lines'])],
     first: { kind: 'problems', layout: 'squares', shown: 'blank' },
   },
   steps: {
-    title: 'Step by step',
-    fields: [choice('material', 'With', []), tick('all', 'Every problem, not only the first')],
+    fields: [
+      choice(
+        'material',
+        REPRESENTATION_IDS.filter((id) => id !== 'equations'),
+      ),
+      tick('all'),
+    ],
     first: { kind: 'steps', material: 'blocks', all: false },
   },
   stories: {
-    title: 'Stories',
-    fields: [
-      choice('shown', 'Shown', BLANK_OR_KEY),
-      number('seed', 'Which ones', 1, 999_999),
-      tick('inWords', 'Numbers in words'),
-    ],
+    fields: [choice('shown', BLANK_OR_KEY), number('seed', 1, 999_999), tick('inWords')],
     first: { kind: 'stories', shown: 'blank', seed: 1, inWords: false },
   },
-  lesson: { title: 'The lesson', fields: [], first: { kind: 'lesson' } },
-  learner: { title: 'What each learner can do', fields: [], first: { kind: 'learner' } },
+  lesson: { fields: [], first: { kind: 'lesson' } },
+  learner: { fields: [], first: { kind: 'learner' } },
   chains: {
-    title: 'Chains',
-    fields: [choice('shown', 'Shown', BLANK_OR_KEY)],
+    fields: [choice('shown', BLANK_OR_KEY)],
     first: { kind: 'chains', shown: 'blank' },
   },
   beads: {
-    title: 'Frames to read',
-    fields: [
-      choice(
-        'frame',
-        'Frame',
-        FRAME_IDS.map((id) => [id, id] as const),
-      ),
-      words('numbers', 'Numbers', 400),
-      choice('shown', 'Shown', BLANK_OR_KEY),
-    ],
+    fields: [choice('frame', FRAME_IDS), words('numbers', 400), choice('shown', BLANK_OR_KEY)],
     first: { kind: 'beads', frame: 'abacus', numbers: '7, 16, 25, 48, 60, 93', shown: 'blank' },
   },
   fingers: {
-    title: 'Chart of hands',
-    fields: [
-      choice(
-        'chart',
-        'Of',
-        FINGER_CHARTS.map((c) => [c, FINGER_NAMES[c]] as const),
-      ),
-    ],
+    fields: [choice('chart', FINGER_CHARTS)],
     first: { kind: 'fingers', chart: 'fingers' },
   },
 }
 
-/** What a sheet is called. */
-export const sheetTitle = (sheet: SheetChoice): string =>
-  isBrought(sheet)
-    ? BROUGHT[sheet.kind]
-    : sheet.kind === 'mat'
-      ? MAT_NAMES[sheet.mat]
-      : sheet.kind === 'pieces'
-        ? PIECE_NAMES[sheet.piece]
-        : OTHERS[sheet.kind].title
-
-/** What of a sheet can be set; materials are named as they are called here. */
+/** What of a sheet can be set. */
 export function fieldsOf(sheet: SheetChoice): readonly Field[] {
   if (isBrought(sheet)) return []
-  const fields =
-    sheet.kind === 'mat'
-      ? MATS[sheet.mat].fields
-      : sheet.kind === 'pieces'
-        ? PIECES[sheet.piece].fields
-        : OTHERS[sheet.kind].fields
-  return fields
-    .filter(
-      (f) => !(sheet.kind === 'pieces' && sheet.piece === 'cards' && f.key === 'numbers' && sheet.of !== 'numbers'),
-    )
-    .map((f) =>
-      f.key === 'frame' && f.kind === 'choice'
-        ? { ...f, options: FRAME_IDS.map((id) => [id, REPRESENTATIONS[id].title] as const) }
-        : f,
-    )
+  const { fields } =
+    sheet.kind === 'mat' ? MATS[sheet.mat] : sheet.kind === 'pieces' ? PIECES[sheet.piece] : OTHERS[sheet.kind]
+  return fields.filter(
+    (f) => !(sheet.kind === 'pieces' && sheet.piece === 'cards' && f.key === 'numbers' && sheet.of !== 'numbers'),
+  )
 }
 
-/** All sheets in groups, as they are offered: an id, its name, and the sheet as it is at first. */
-export const SHEET_GROUPS: readonly {
-  readonly title: string
-  readonly sheets: readonly { readonly id: string; readonly title: string; readonly first: SheetChoice }[]
-}[] = [
+/** All sheets in groups, as they are offered, each as it is at first. */
+export const SHEET_GROUPS = [
   {
-    title: 'From the problems',
-    sheets: (['problems', 'steps', 'stories', 'chains', 'lesson', 'learner'] as const).map((id) => ({
-      id,
-      title: OTHERS[id].title,
-      first: OTHERS[id].first,
-    })),
+    id: 'problems',
+    sheets: (['problems', 'steps', 'stories', 'chains', 'lesson', 'learner'] as const).map((id) => OTHERS[id].first),
   },
-  {
-    title: 'Mats',
-    sheets: (Object.keys(MATS) as MatId[]).map((id) => ({
-      id: `mat-${id}`,
-      title: MAT_NAMES[id],
-      first: MATS[id].first,
-    })),
-  },
-  {
-    title: 'To cut out',
-    sheets: (Object.keys(PIECES) as PieceId[]).map((id) => ({
-      id: `piece-${id}`,
-      title: PIECE_NAMES[id],
-      first: PIECES[id].first,
-    })),
-  },
-  {
-    title: 'To read',
-    sheets: (['beads', 'fingers'] as const).map((id) => ({ id, title: OTHERS[id].title, first: OTHERS[id].first })),
-  },
-]
+  { id: 'mats', sheets: Object.values(MATS).map(({ first }) => first) },
+  { id: 'pieces', sheets: Object.values(PIECES).map(({ first }) => first) },
+  { id: 'reading', sheets: [OTHERS.beads.first, OTHERS.fingers.first] },
+] as const satisfies readonly { readonly id: string; readonly sheets: readonly SheetChoice[] }[]
+
+/** Ready sets of sheets, by what they are for; the first two need a lesson. */
+export const READY_SETS = ['lesson', 'supply', 'home', 'felt'] as const
+export type ReadySet = (typeof READY_SETS)[number]
+/** What a ready set holds, for what is worked with a material (common practice, no source). */
+export function readySheets(set: ReadySet, material: RepresentationId): readonly SheetChoice[] {
+  const blank: SheetChoice = { kind: 'problems', layout: 'squares', shown: 'blank' }
+  const key: SheetChoice = { kind: 'problems', layout: 'squares', shown: 'key' }
+  const steps = (all: boolean): SheetChoice => ({ kind: 'steps', material, all })
+  switch (set) {
+    case 'lesson':
+      return [{ kind: 'lesson' }, blank, key, steps(false)]
+    case 'supply':
+      return [{ kind: 'lesson' }, { kind: 'learner' }, blank, key, steps(true)]
+    case 'home':
+      return [blank, { kind: 'problems', layout: 'squares', shown: 'first' }, steps(false)]
+    case 'felt':
+      return [steps(false), MATS.chart.first, MATS['ruled-line'].first]
+  }
+}
 
 /** Numbers in a list, as they are typed: `2, 3, 4`. */
 export const listIn = (text: string): readonly string[] => text.split(/[\s,;]+/).filter((t) => t !== '')

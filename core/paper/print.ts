@@ -50,6 +50,8 @@ export interface Print {
   readonly refused: readonly { readonly item: number; readonly why: string }[]
   /** What was made otherwise than wished, and what fingers may find hard. */
   readonly notes: readonly string[]
+  /** The number of each item's first page, from 0; null where it was refused. */
+  readonly firsts: readonly (number | null)[]
 }
 
 const acrossOf = (sheet: SheetWish): boolean =>
@@ -99,6 +101,7 @@ export function* layingOut(
   const pages: Page[] = []
   const refused: { item: number; why: string }[] = []
   const notes: string[] = []
+  const firsts: (number | null)[] = []
   for (const [i, { sheet, copies, names, code }] of items.entries()) {
     yield i
     const coded = code ? { letters: code, squares: tools.squares(code) } : null
@@ -126,10 +129,11 @@ export function* layingOut(
           notes.push(`${content.title}: ${why}`)
       return imposed(s, leaves)
     })
+    firsts.push('ok' in laid ? pages.length : null)
     if ('ok' in laid) pages.push(...laid.ok)
     else refused.push({ item: i, why: laid.refused.message })
   }
-  return { pages, refused, notes }
+  return { pages, refused, notes, firsts }
 }
 
 /** The same in one go. */

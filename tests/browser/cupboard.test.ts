@@ -166,6 +166,6 @@ test('a piece has its shelf, its own size and what stands in for it; a pack of s
     )
   }, 20_000)
   await (await byRole(driver, 'button', 'Print missing pieces')).click()
-  await byRole(driver, 'heading', 'Paper')
+  await byRole(driver, 'heading', 'Print')
   await text(driver, '.press', 'Blocks to cut out')
 })

@@ -5,9 +5,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { WebDriver } from 'selenium-webdriver'
 import { inChromium } from './here'
-import { By, byRole, Key, lessonsAround, noViolations, text, type Running } from './world'
+import { By, byRole, Key, lessonsAround, noViolations, pick, text, type Running } from './world'
 
-/** Paper in Chromium: from a lesson to its kit and its printed sheets, by keyboard; and back from paper to Marking. */
+/** Print in Chromium: from a lesson to its kit and its printed sheets, by keyboard; and back from paper to Marking. */
 
 const here = inChromium()
 const { size } = here
@@ -20,24 +20,25 @@ afterEach(() => size(1280, 800))
 
 const open = async (query = ''): Promise<void> => {
   await driver.get(`${app.url}/plan/print${query}`)
-  await byRole(driver, 'heading', 'Paper')
+  await byRole(driver, 'heading', 'Print')
   // From here on files are caught that the page gives.
   await driver.executeScript(`
     window.files = []
     const make = URL.createObjectURL
     URL.createObjectURL = (blob) => (window.files.push(blob), make(blob))`)
 }
-/** Adds a sheet by keyboard: its name is typed into the list, then the key beside it is pressed. */
+/** Adds a sheet from the gallery, by keyboard. */
 const add = async (name: string): Promise<void> => {
-  await (await byRole(driver, 'combobox', 'A further sheet')).sendKeys(name)
-  await (await byRole(driver, 'button', 'Add it')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', 'Add a sheet')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', name)).sendKeys(Key.ENTER)
+  await driver.wait(async () => (await driver.findElements(By.css('.p-dialog'))).length === 0, 20_000)
 }
 const fresh = async (query = ''): Promise<void> => {
   await driver.get(`${app.url}/plan/print`)
   await driver.executeScript(`localStorage.removeItem('sett.paper')`)
   await open(query)
 }
-const pagesSay = (fits: string | RegExp): Promise<void> => text(driver, '.press', fits)
+const pagesSay = (fits: string | RegExp): Promise<void> => text(driver, '.page-header', fits)
 /** The next file that the page gives, in bytes. */
 const given = async (): Promise<Buffer> => {
   await driver.wait(async () => (await driver.executeScript<number>('return window.files.length')) > 0, 15_000)
@@ -69,25 +70,25 @@ test('from a lesson to its kit and its printed set', async () => {
   await text(driver, '.kit', 'Base-ten blocks')
   await driver.get(`${app.url}/plan/lessons/${lesson!.id}`)
   await (await byRole(driver, 'link', 'Print')).click()
-  await byRole(driver, 'heading', 'Paper')
+  await byRole(driver, 'heading', 'Print')
   await driver.executeScript(`
     window.files = []
     const make = URL.createObjectURL
     URL.createObjectURL = (blob) => (window.files.push(blob), make(blob))`)
   await pagesSay(/[5-9] pages/)
-  await (await byRole(driver, 'button', 'Make the PDF')).click()
-  await text(driver, '.place > header', 'A file of')
+  await (await byRole(driver, 'button', 'Download')).click()
+  await text(driver, '.page-header', 'saved as a PDF')
   const { read } = readPdf(await given())
   const all = read.pages.flatMap((p) => p.texts)
   expect(all).toEqual(expect.arrayContaining(['Whole group', 'Say and ask', 'Wren', 'Problems', 'Answers', 'Notes']))
   expect(Math.round(read.pages[0]!.width)).toBe(595)
   // What is changed of it stays as it was left when the page is loaded again, and what was there before can still be brought back.
-  await (await byRole(driver, 'button', 'Step by step: take out')).click()
+  await (await byRole(driver, 'button', 'Step by step: remove')).click()
   await pagesSay('5 pages')
   await driver.navigate().refresh()
-  await byRole(driver, 'heading', 'Paper')
+  await byRole(driver, 'heading', 'Print')
   await pagesSay('5 pages')
-  await (await byRole(driver, 'button', 'Bring back the sheets before')).click()
+  await (await byRole(driver, 'button', 'Undo: previous sheets')).click()
   await pagesSay('1 page')
   await noViolations(driver)
 })
@@ -102,26 +103,24 @@ test('sheets are chosen, set and taken out by keyboard; what cannot be made says
   await pagesSay('4 pages')
   await add('Ruled lines')
   await pagesSay('5 pages')
-  const [to] = await driver.findElements(
-    By.xpath(`//div[@aria-label='Ruled lines: settings']//label[contains(., 'To')]/input`),
-  )
-  await to!.sendKeys(Key.chord(Key.CONTROL, 'a'), '9000', Key.TAB)
-  await text(driver, '.for', '9001 marks do not fit on one line')
+  const to = await byRole(driver, 'spinbutton', 'To')
+  await to.sendKeys(Key.chord(Key.CONTROL, 'a'), '9000', Key.TAB)
+  await text(driver, '.panel', '9001 marks do not fit on one line')
   await pagesSay('4 pages')
-  await (await byRole(driver, 'button', 'Ten frames: take out')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', 'Ten frames: remove')).sendKeys(Key.ENTER)
   await pagesSay('1 page')
-  await (await byRole(driver, 'button', /^Bring back ten frames/)).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', 'Undo: Ten frames')).sendKeys(Key.ENTER)
   await pagesSay('4 pages')
-  await (await byRole(driver, 'button', 'Ruled lines: take out')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'button', 'Ruled lines: remove')).sendKeys(Key.ENTER)
   await noViolations(driver)
   // A page is looked at larger, and turned with the arrow keys.
-  await (await byRole(driver, 'button', /^Page 1: /)).sendKeys(Key.ENTER)
-  await text(driver, 'dialog', 'Page 1 of 4')
+  await (await byRole(driver, 'button', 'Larger')).sendKeys(Key.ENTER)
+  await text(driver, '.p-dialog', 'Page 1 of 4')
   await driver.actions().sendKeys(Key.ARROW_RIGHT).perform()
-  await text(driver, 'dialog', 'Page 2 of 4: Ten frames')
+  await text(driver, '.p-dialog', 'Page 2 of 4: Ten frames')
   await noViolations(driver)
   await driver.actions().sendKeys(Key.ESCAPE).perform()
-  await driver.wait(async () => (await driver.findElements(By.css('dialog[open]'))).length === 0, 3000)
+  await driver.wait(async () => (await driver.findElements(By.css('.p-dialog'))).length === 0, 20_000)
 })
 
 test('names, large print, sheets to be felt, two to a page: what is seen is what is printed', async () => {
@@ -132,21 +131,21 @@ test('names, large print, sheets to be felt, two to a page: what is seen is what
   await pagesSay('2 pages')
   await (await byRole(driver, 'checkbox', 'Two to a page')).click()
   await pagesSay('1 page')
-  await driver.wait(async () => (await driver.findElements(By.css('.pages svg'))).length === 1, 20_000)
+  await driver.wait(async () => (await driver.findElements(By.css('.preview .page svg'))).length === 1, 20_000)
   const seen = await driver.executeScript<string[]>(
-    `return [...document.querySelectorAll('.pages svg text')].map((t) => t.textContent)`,
+    `return [...document.querySelectorAll('.preview .page svg text')].map((t) => t.textContent)`,
   )
   expect(seen).toEqual(expect.arrayContaining(['Wren', 'Pip']))
-  await (await byRole(driver, 'button', 'Make the PDF')).click()
+  await (await byRole(driver, 'button', 'Download')).click()
   const { read } = readPdf(await given())
   expect(read.pages.flatMap((p) => p.texts)).toEqual(seen)
   await (await byRole(driver, 'checkbox', 'Two to a page')).click()
   await (await byRole(driver, 'checkbox', 'To be felt, with braille')).click()
-  await pagesSay('Checked: black on white')
-  await driver.wait(async () => (await driver.findElements(By.css('.pages svg text'))).length === 0, 20_000)
+  await text(driver, '.press', 'Checked: black on white')
+  await driver.wait(async () => (await driver.findElements(By.css('.preview .page svg text'))).length === 0, 20_000)
   await noViolations(driver)
   // One page as a drawing, with its fonts in it.
-  await (await byRole(driver, 'button', 'Page 1 as a drawing, SVG')).click()
+  await (await byRole(driver, 'button', 'Save this page as SVG')).click()
   const svg = (await given()).toString('utf8')
   expect(svg).toContain('<svg xmlns="http://www.w3.org/2000/svg" width="210mm"')
   expect(svg).toContain('@font-face')
@@ -157,22 +156,39 @@ test('a print set is kept under a name, and taken up again', async () => {
   await pagesSay('1 page')
   await add('Plates')
   await pagesSay('2 pages')
-  await (await byRole(driver, 'textbox', 'Keep as')).sendKeys('Monday', Key.ENTER)
-  await text(driver, '.kept', 'Kept as Monday.')
+  await (await byRole(driver, 'textbox', 'Name of the set')).sendKeys('Monday', Key.ENTER)
+  await text(driver, '.kept', 'Saved as Monday.')
   await fresh()
   await pagesSay('1 page')
-  await (await byRole(driver, 'combobox', 'Kept sets')).sendKeys('Monday')
-  await (await byRole(driver, 'button', 'Take it up')).sendKeys(Key.ENTER)
+  await pick(driver, 'Saved sets', 'Monday')
+  await (await byRole(driver, 'button', 'Use')).sendKeys(Key.ENTER)
   await pagesSay('2 pages')
   await (await byRole(driver, 'button', 'Remove Monday')).click()
-  await text(driver, '.kept', 'Monday is removed.')
+  await text(driver, '.kept', 'Monday removed.')
   await pagesSay('2 pages')
+})
+
+test('a ready set takes the place of the sheets, and what was printed before is opened again', async () => {
+  await fresh()
+  await driver.executeScript(`localStorage.removeItem('sett.printed')`)
+  await fresh()
+  await pagesSay('1 page')
+  await (await byRole(driver, 'button', 'For home')).click()
+  await pagesSay('3 pages')
+  await (await byRole(driver, 'button', 'Download')).click()
+  await pagesSay('3 pages saved as a PDF')
+  await (await byRole(driver, 'button', 'Problems: remove')).click()
+  await pagesSay('2 pages')
+  await pick(driver, 'Printed before', /Problems, Problems, Step by step/)
+  await (await byRole(driver, 'button', 'Open again')).click()
+  await pagesSay('3 pages')
+  await noViolations(driver)
 })
 
 test('a printed sheet is found again in Marking, by its letters and by a photograph of its code', async () => {
   await fresh()
   await pagesSay('1 page')
-  await (await byRole(driver, 'button', 'Make the PDF')).click()
+  await (await byRole(driver, 'button', 'Download')).click()
   const { read, folder } = readPdf(await given(), true)
   const code = read.pages[0]!.texts.find((t) => /^\w{4}-\w{4}-\w$/.test(t))!
   const found = async (): Promise<string> => {
@@ -223,9 +239,9 @@ test('what was worked goes from the Daybook onto paper; on a narrow screen all o
     20_000,
   )
   await driver.executeScript('arguments[0].click()', print)
-  await byRole(driver, 'heading', 'Paper')
+  await byRole(driver, 'heading', 'Print')
   await pagesSay('1 page')
-  await driver.wait(async () => (await driver.findElements(By.css('.pages svg text'))).length > 8, 20_000)
+  await driver.wait(async () => (await driver.findElements(By.css('.preview .page svg text'))).length > 8, 20_000)
   expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390)
   await noViolations(driver)
 })
@@ -241,12 +257,12 @@ test('the mat as it lies at the Bench goes on paper, and on swell paper where fi
   await text(driver, '.lines', '52')
   await (await byRole(driver, 'button', 'Tools and practice')).click()
   await (await byRole(driver, 'menuitem', 'The mat on paper, for eyes or fingers')).click()
-  await byRole(driver, 'heading', 'Paper')
-  await text(driver, '.for', 'The mat as it lies')
+  await byRole(driver, 'heading', 'Print')
+  await text(driver, '.panel', 'The mat as it is')
   await pagesSay('1 page')
   await (await byRole(driver, 'checkbox', /To be felt/)).click()
   await text(driver, '.place', 'Checked: black on white')
   await pagesSay('1 page')
-  await byRole(driver, 'button', /^Page 1: 52 − 37/)
+  await text(driver, '.preview', /Page 1 of 1: 52 − 37/)
   await noViolations(driver)
 })

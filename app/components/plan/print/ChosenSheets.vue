@@ -1,113 +1,133 @@
 <script setup lang="ts">
-import { MOST_SHEETS, type ChosenSheet, type SheetChoice } from '../../../../shared/prints'
-import { fieldsOf, SHEET_GROUPS, sheetTitle } from '../../../utils/sheets'
+import { MOST_SHEETS, type ChosenSheet } from '../../../../shared/prints'
+import { fieldsOf } from '../../../utils/sheets'
 
-/** The sheets of a print, in their order: how many of each, what of it can be set, and more to be added. */
+/** The sheets of a print in their order: how many of each, and the settings of the one that is open. */
 defineProps<{ troubles: Readonly<Record<number, string>> }>()
 const sheets = defineModel<readonly ChosenSheet[]>({ required: true })
+const emit = defineEmits<{ add: [] }>()
+const { t } = useI18n()
+const { sheetTitle } = useSheetNames()
 const put = (at: number, change: Partial<ChosenSheet>): void =>
   void (sheets.value = sheets.value.map((s, i) => (i === at ? { ...s, ...change } : s)))
-const copies = (text: string): number => Math.min(60, Math.max(1, Math.trunc(Number(text) || 1)))
-/** What was taken out last, and where it stood. */
-const taken = shallowRef<{ readonly sheet: ChosenSheet; readonly at: number } | null>(null)
-function takeOut(at: number): void {
-  taken.value = { sheet: sheets.value[at]!, at }
+/** The sheet whose settings are open. */
+const open = ref<number | null>(null)
+watch(
+  () => sheets.value.length,
+  (now, before) => (open.value = now > before ? now - 1 : null),
+)
+/** What was removed last, and where it stood. */
+const removed = shallowRef<{ readonly sheet: ChosenSheet; readonly at: number } | null>(null)
+function remove(at: number): void {
+  removed.value = { sheet: sheets.value[at]!, at }
   sheets.value = sheets.value.filter((_, i) => i !== at)
 }
 function bringBack(): void {
-  sheets.value = sheets.value.toSpliced(taken.value!.at, 0, taken.value!.sheet)
-  taken.value = null
+  sheets.value = sheets.value.toSpliced(removed.value!.at, 0, removed.value!.sheet)
+  removed.value = null
 }
-const earlier = (at: number): void =>
-  void (sheets.value = sheets.value.map((s, i) =>
-    i === at - 1 ? sheets.value[at]! : i === at ? sheets.value[at - 1]! : s,
-  ))
-/** What is to be added next; a list that acted by itself would act at every letter that is typed into it. */
-const next = ref('problems')
-function add(): void {
-  const first = SHEET_GROUPS.flatMap((g) => g.sheets).find((s) => s.id === next.value)?.first
-  if (first) sheets.value = [...sheets.value, { sheet: first, copies: 1 }]
+function moveUp(at: number): void {
+  sheets.value = sheets.value.map((s, i) => (i === at - 1 ? sheets.value[at]! : i === at ? sheets.value[at - 1]! : s))
+  open.value = null
 }
-const setSheet = (at: number, sheet: SheetChoice): void => put(at, { sheet })
 </script>
 
 <template>
-  <section aria-label="Sheets">
-    <ol>
-      <li v-for="({ sheet, copies: many }, i) in sheets" :key="i">
+  <section class="card sheets" :aria-label="t('print.sheets')">
+    <h2>{{ t('print.sheets') }}</h2>
+    <ol class="plain">
+      <li v-for="({ sheet, copies }, i) in sheets" :key="i" :class="{ open: open === i }">
         <div class="head">
           <b>{{ sheetTitle(sheet) }}</b>
-          <span class="times" aria-hidden="true">×</span>
-          <input
-            type="number"
-            min="1"
-            max="60"
-            :value="many"
-            :aria-label="`${sheetTitle(sheet)}: copies`"
-            @change="put(i, { copies: copies(($event.target as HTMLInputElement).value) })"
+          <InputNumber
+            :model-value="copies"
+            class="copies"
+            prefix="× "
+            :min="1"
+            :max="60"
+            :aria-label="t('print.copies', { sheet: sheetTitle(sheet) })"
+            @update:model-value="(to: number | null) => to && put(i, { copies: to })"
           />
-          <button
+          <Button
+            v-if="fieldsOf(sheet).length"
+            severity="secondary"
+            text
+            :aria-expanded="open === i"
+            :aria-label="t('print.change', { sheet: sheetTitle(sheet) })"
+            @click="open = open === i ? null : i"
+            ><IconPencil
+          /></Button>
+          <Button
             v-if="i > 0"
-            type="button"
-            class="stone-button bare"
-            :aria-label="`${sheetTitle(sheet)}: earlier`"
-            @click="earlier(i)"
-          >
-            ↑
-          </button>
-          <button
-            type="button"
-            class="stone-button bare"
-            :aria-label="`${sheetTitle(sheet)}: take out`"
-            @click="takeOut(i)"
-          >
-            ×
-          </button>
+            severity="secondary"
+            text
+            :aria-label="t('print.up', { sheet: sheetTitle(sheet) })"
+            @click="moveUp(i)"
+            ><IconArrowUp
+          /></Button>
+          <Button
+            severity="secondary"
+            text
+            :aria-label="t('print.remove', { sheet: sheetTitle(sheet) })"
+            @click="remove(i)"
+            ><IconTrash2
+          /></Button>
         </div>
-        <SheetFields v-if="fieldsOf(sheet).length" :model-value="sheet" @update:model-value="(s) => setSheet(i, s)" />
+        <SheetFields
+          v-if="open === i && fieldsOf(sheet).length"
+          :model-value="sheet"
+          @update:model-value="(to) => put(i, { sheet: to })"
+        />
         <p v-if="troubles[i]" class="trouble" role="status">{{ troubles[i] }}</p>
       </li>
     </ol>
-    <p v-if="sheets.length === 0" class="quiet">No sheet is chosen yet.</p>
+    <p v-if="sheets.length === 0" class="quiet">{{ t('print.noSheet') }}</p>
     <div class="in-row">
-      <template v-if="sheets.length < MOST_SHEETS">
-        <select v-model="next" aria-label="A further sheet">
-          <optgroup v-for="g in SHEET_GROUPS" :key="g.title" :label="g.title">
-            <option v-for="s in g.sheets" :key="s.id" :value="s.id">{{ s.title }}</option>
-          </optgroup>
-        </select>
-        <button type="button" class="stone-button" @click="add">Add it</button>
-      </template>
-      <button v-if="taken" type="button" class="stone-button bare" @click="bringBack">
-        Bring back {{ sheetTitle(taken.sheet.sheet).toLowerCase() }}
-      </button>
+      <Button v-if="sheets.length < MOST_SHEETS" severity="secondary" @click="emit('add')"
+        ><IconPlus /> {{ t('print.add') }}</Button
+      >
+      <Button
+        v-if="removed"
+        severity="secondary"
+        text
+        :label="t('print.bringBack', { sheet: sheetTitle(removed.sheet.sheet) })"
+        @click="bringBack"
+      />
     </div>
   </section>
 </template>
 
 <style scoped>
-ol {
-  list-style: none;
-  margin: 0 0 0.5rem;
-  padding: 0;
+.sheets {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
 }
 li {
-  padding: 0.3rem 0 0.5rem 0.7rem;
-  border-left: 6px solid var(--rule);
-  margin-bottom: 0.4rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
+  padding: 6px 0;
+}
+li + li {
+  border-top: 1px solid var(--line);
+}
+li.open {
+  padding-bottom: 14px;
 }
 .head {
   display: flex;
   align-items: center;
-  gap: 0.2rem;
+  gap: 2px;
 }
 .head b {
   flex: 1;
 }
-.head input {
-  width: 4.2rem;
+.head :deep(.p-button) {
+  padding-inline: 11px;
 }
-p {
-  margin: 0.2rem 0;
+.copies :deep(input) {
+  width: 4.2rem;
+  text-align: center;
 }
 </style>

@@ -2,100 +2,123 @@
 import type { PrintSet } from '../../../../shared/prints'
 import { request } from '../../../utils/request'
 
-/** Print sets that are kept, to be taken up again; and what stands here, to be kept under a name. */
-const { now } = defineProps<{ now: Pick<PrintSet, 'setting' | 'problems' | 'sheets'> }>()
-const emit = defineEmits<{ take: [set: PrintSet] }>()
+/** Sets of sheets that were saved, to be used again; what is here, to be saved under a name; and what was printed before. */
+const { now, printed } = defineProps<{
+  now: Pick<PrintSet, 'setting' | 'problems' | 'sheets'>
+  printed: readonly { readonly at: number; readonly label: string }[]
+}>()
+const emit = defineEmits<{ take: [set: PrintSet]; again: [at: number] }>()
 const session = useSession()
+const { t } = useI18n()
+const { trouble, tried } = useTrouble()
 const sets = shallowRef<readonly PrintSet[]>([])
 const chosen = shallowRef<PrintSet | null>(null)
 const title = ref('')
-const trouble = ref('')
 const status = ref('')
-async function load(): Promise<void> {
-  sets.value = await request<PrintSet[]>('/api/prints')
-}
-onMounted(() => void load().catch((error: Error) => (trouble.value = error.message)))
-const trying = async (work: () => Promise<void>): Promise<void> => {
-  trouble.value = status.value = ''
-  try {
-    await work()
-  } catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
-const picked = ref('')
+const load = async (): Promise<void> => void (sets.value = await request<PrintSet[]>('/api/prints'))
+onMounted(() => void tried(load))
+const picked = ref<string | null>(null)
 function take(): void {
   chosen.value = sets.value.find((s) => s.id === picked.value) ?? null
   if (!chosen.value) return
   title.value = chosen.value.title
   emit('take', chosen.value)
-  status.value = `${chosen.value.title} is taken up.`
+  status.value = t('print.used', { name: chosen.value.title })
 }
-const keep = (): Promise<void> =>
-  trying(async () => {
+const save = (): Promise<void> =>
+  tried(async () => {
     const name = title.value.trim()
-    if (name === '') {
-      trouble.value = 'Give it a name first.'
-      return
-    }
+    if (name === '') throw new Error(t('print.nameFirst'))
     // Under the same name it takes the place of the one that is there.
     const there = sets.value.find((s) => s.title === name)
     const id = there?.id ?? crypto.randomUUID()
-    const kept = await request<PrintSet>(`/api/prints/${id}`, {
+    chosen.value = await request<PrintSet>(`/api/prints/${id}`, {
       method: 'PUT',
       body: { ...now, id, title: name, version: there?.version ?? 0 },
     })
     await load()
-    chosen.value = kept
-    status.value = `Kept as ${kept.title}.`
+    status.value = t('print.savedAs', { name })
   })
 const remove = (): Promise<void> =>
-  trying(async () => {
+  tried(async () => {
     const gone = chosen.value!
     await request(`/api/prints/${gone.id}`, { method: 'DELETE' })
-    chosen.value = null
-    picked.value = ''
+    chosen.value = picked.value = null
     await load()
-    status.value = `${gone.title} is removed. What it was still stands here.`
+    status.value = t('print.removed', { name: gone.title })
   })
+const before = ref<number | null>(null)
 </script>
 
 <template>
-  <section class="kept" aria-label="Kept print sets">
+  <section class="card kept" :aria-label="t('print.saved')">
+    <h2>{{ t('print.saved') }}</h2>
     <div v-if="sets.length" class="in-row">
-      <label
-        >Kept sets
-        <select v-model="picked">
-          <option value="">Choose …</option>
-          <option v-for="s in sets" :key="s.id" :value="s.id">{{ s.title }}</option>
-        </select></label
-      >
-      <button type="button" class="stone-button" :disabled="picked === ''" @click="take">Take it up</button>
+      <Select
+        v-model="picked"
+        :options="[...sets]"
+        option-label="title"
+        option-value="id"
+        class="grow"
+        :placeholder="t('print.chooseSet')"
+        :aria-label="t('print.saved')"
+      />
+      <Button severity="secondary" :disabled="picked === null" :label="t('print.use')" @click="take" />
     </div>
-    <form v-if="session.may('teacher')" class="in-row" @submit.prevent="keep">
-      <label>Keep as <input v-model="title" type="text" maxlength="80" autocomplete="off" /></label>
-      <button type="submit" class="stone-button">Keep</button>
-      <button v-if="chosen" type="button" class="stone-button bare" @click="remove">Remove {{ chosen.title }}</button>
+    <form v-if="session.may('teacher')" class="in-row" @submit.prevent="save">
+      <InputText
+        v-model="title"
+        class="grow name"
+        maxlength="80"
+        autocomplete="off"
+        :placeholder="t('print.name')"
+        :aria-label="t('print.name')"
+      />
+      <Button type="submit" severity="secondary" :label="t('print.save')" />
     </form>
+    <Button
+      v-if="chosen && session.may('teacher')"
+      severity="secondary"
+      text
+      :label="t('print.removeSet', { name: chosen.title })"
+      @click="remove"
+    />
     <p role="status" class="quiet">{{ status }}</p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <template v-if="printed.length">
+      <h2>{{ t('print.before') }}</h2>
+      <div class="in-row">
+        <Select
+          v-model="before"
+          :options="[...printed]"
+          option-label="label"
+          option-value="at"
+          class="grow"
+          :placeholder="t('print.before')"
+          :aria-label="t('print.before')"
+        />
+        <Button
+          severity="secondary"
+          :disabled="before === null"
+          :label="t('print.again')"
+          @click="emit('again', before!)"
+        />
+      </div>
+    </template>
   </section>
 </template>
 
 <style scoped>
 .kept {
   display: grid;
-  gap: 0.4rem;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
+  justify-items: start;
 }
-label {
-  display: inline-flex;
-  gap: 0.4rem;
-  align-items: center;
+.in-row {
+  width: 100%;
 }
-input {
-  width: 11rem;
-}
-p {
-  margin: 0;
+.name {
+  min-width: 8rem;
 }
 </style>

@@ -1,132 +1,139 @@
 <script setup lang="ts">
-/** Pages as they will be printed: the very drawings, made smaller. */
+/** Pages as they will be printed: one large, the others as a strip below it. */
 const { pages, laid } = defineProps<{
   pages: readonly string[]
   laid: readonly { readonly w: number; readonly h: number; readonly title: string }[]
 }>()
 const emit = defineEmits<{ more: []; drawing: [page: number] }>()
-const large = ref<number | null>(null)
-const shown = computed(() => (large.value === null || large.value >= pages.length ? null : large.value))
-const dialog = useTemplateRef('dialog')
-function open(i: number): void {
-  large.value = i
-  void nextTick(() => dialog.value?.showModal())
+const { t } = useI18n()
+const at = ref(0)
+const shown = computed(() => Math.max(0, Math.min(at.value, laid.length - 1)))
+const large = ref(false)
+const title = computed(() =>
+  t('print.page', { n: shown.value + 1, of: laid.length, title: laid[shown.value]?.title ?? '' }),
+)
+function turn(by: number): void {
+  at.value = Math.max(0, Math.min(laid.length - 1, shown.value + by))
+  if (at.value >= pages.length) emit('more')
 }
-const close = (): void => dialog.value?.close()
-const turn = (by: number): void => void (large.value = Math.min(pages.length - 1, Math.max(0, (large.value ?? 0) + by)))
 function key(event: KeyboardEvent): void {
   if (event.key === 'ArrowRight') turn(1)
-  if (event.key === 'ArrowLeft') turn(-1)
+  else if (event.key === 'ArrowLeft') turn(-1)
 }
 </script>
 
 <template>
-  <div>
-    <ol class="pages">
+  <section class="card preview" :aria-label="t('print.preview')" @keydown="key">
+    <div class="in-row">
+      <Button severity="secondary" text :disabled="shown === 0" :aria-label="t('print.previous')" @click="turn(-1)"
+        ><IconArrowLeft
+      /></Button>
+      <span role="status" class="grow title">{{ title }}</span>
+      <Button severity="secondary" text :aria-label="t('print.larger')" @click="large = true"><IconMaximize /></Button>
+      <Button severity="secondary" text :aria-label="t('print.svg')" @click="emit('drawing', shown)"
+        ><IconDownload
+      /></Button>
+      <Button
+        severity="secondary"
+        text
+        :disabled="shown >= laid.length - 1"
+        :aria-label="t('print.next')"
+        @click="turn(1)"
+        ><IconArrowRight
+      /></Button>
+    </div>
+    <!-- eslint-disable-next-line vue/no-v-html -- drawn by Sett itself, every text in it escaped -->
+    <div class="page" role="img" :aria-label="laid[shown]?.title" v-html="pages[shown] ?? ''" />
+    <ol v-if="laid.length > 1" class="plain strip">
       <li v-for="(svg, i) in pages" :key="i">
-        <button
-          type="button"
-          class="page"
-          :aria-label="`Page ${i + 1}: ${laid[i]?.title}. Look at it larger`"
-          @click="open(i)"
+        <Button
+          severity="secondary"
+          text
+          class="thumb"
+          :class="{ here: i === shown }"
+          :aria-label="t('print.thumb', { n: i + 1, title: laid[i]?.title ?? '' })"
+          :aria-current="i === shown ? 'page' : undefined"
+          @click="at = i"
         >
           <!-- eslint-disable-next-line vue/no-v-html -- drawn by Sett itself, every text in it escaped -->
           <span aria-hidden="true" v-html="svg" />
-        </button>
-        <span class="under">
-          <span>{{ i + 1 }}. {{ laid[i]?.title }}</span>
-          <button
-            type="button"
-            class="stone-button bare"
-            :aria-label="`Page ${i + 1} as a drawing, SVG`"
-            @click="emit('drawing', i)"
-          >
-            SVG
-          </button>
-        </span>
+        </Button>
       </li>
     </ol>
-    <button v-if="pages.length < laid.length" type="button" class="stone-button" @click="emit('more')">
-      Show more pages ({{ laid.length - pages.length }})
-    </button>
-    <dialog
-      ref="dialog"
-      class="large"
-      :aria-label="`Page ${(shown ?? 0) + 1} of ${laid.length}`"
+    <Button
+      v-if="pages.length < laid.length"
+      severity="secondary"
+      :label="t('print.more', laid.length - pages.length)"
+      @click="emit('more')"
+    />
+    <Dialog
+      v-model:visible="large"
+      modal
+      :header="title"
+      :style="{ width: 'min(96vw, 60rem)', height: '96vh', maxHeight: '96vh' }"
       @keydown="key"
-      @close="large = null"
     >
-      <template v-if="shown !== null">
-        <div class="bar">
-          <button type="button" class="stone-button" :disabled="shown === 0" @click="turn(-1)">Back</button>
-          <span role="status">Page {{ shown + 1 }} of {{ laid.length }}: {{ laid[shown]?.title }}</span>
-          <button type="button" class="stone-button" :disabled="shown === pages.length - 1" @click="turn(1)">
-            Next
-          </button>
-          <button type="button" class="stone-button main" @click="close">Close</button>
-        </div>
-        <!-- eslint-disable-next-line vue/no-v-html -- drawn by Sett itself, every text in it escaped -->
-        <div class="sheet" tabindex="0" role="img" :aria-label="laid[shown]?.title" v-html="pages[shown]" />
-      </template>
-    </dialog>
-  </div>
+      <!-- eslint-disable-next-line vue/no-v-html -- drawn by Sett itself, every text in it escaped -->
+      <div class="sheet" tabindex="0" role="img" :aria-label="laid[shown]?.title" v-html="pages[shown] ?? ''" />
+    </Dialog>
+  </section>
 </template>
 
 <style scoped>
-.pages {
-  list-style: none;
-  margin: 0 0 0.8rem;
-  padding: 0;
+.preview {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(15rem, 25rem));
-  gap: 1rem;
-  align-items: start;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+}
+.title {
+  min-width: 0;
+  font-weight: 700;
 }
 .page {
-  display: block;
-  width: 100%;
-  padding: 0;
-  border: 1.5px solid var(--edge);
-  background: #fff;
-  cursor: zoom-in;
+  display: grid;
+  place-items: center;
+  padding: 14px;
+  border-radius: 10px;
+  background: var(--paper-2);
 }
-.page :deep(svg),
+.page :deep(svg) {
+  display: block;
+  max-width: 100%;
+  width: auto;
+  height: clamp(24rem, 100vh - 270px, 60rem);
+  background: #fff;
+  box-shadow: var(--shadow);
+}
 .sheet :deep(svg) {
   display: block;
   width: 100%;
   height: auto;
-}
-.under {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 0.5rem;
-}
-.large {
-  width: min(96vw, 60rem);
-  height: 96vh;
-  max-height: 96vh;
-  padding: 0.6rem;
-  border: 1.5px solid var(--edge);
-  background: var(--paper);
-  color: inherit;
-}
-.large[open] {
-  display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
-  gap: 0.6rem;
-}
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: center;
-}
-.bar span {
-  flex: 1;
-}
-.sheet {
-  overflow: auto;
   background: #fff;
+}
+.strip {
+  display: flex;
+  gap: 6px;
+  overflow-x: auto;
+  padding: 4px;
+}
+.thumb {
+  padding: 4px;
+  border-radius: 8px;
+}
+.thumb.here {
+  outline: 3px solid var(--clay);
+}
+.thumb :deep(svg) {
+  display: block;
+  width: 74px;
+  height: auto;
+  background: #fff;
+  border: 1px solid var(--line-2);
+}
+@media (max-width: 700px) {
+  .page :deep(svg) {
+    width: 100%;
+    height: auto;
+  }
 }
 </style>

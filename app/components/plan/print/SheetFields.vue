@@ -1,54 +1,68 @@
 <script setup lang="ts">
-import { REPRESENTATION_IDS, REPRESENTATIONS } from '../../../../core/door'
 import type { SheetChoice } from '../../../../shared/prints'
-import { fieldsOf, sheetTitle, type Field } from '../../../utils/sheets'
+import { fieldsOf } from '../../../utils/sheets'
 
 /** What of one sheet can be set. */
 const sheet = defineModel<SheetChoice>({ required: true })
+const { t } = useI18n()
+const { fieldName, optionName, sheetTitle } = useSheetNames()
 const values = computed(() => sheet.value as unknown as Readonly<Record<string, string | number | boolean>>)
-const set = (key: string, value: string | number | boolean): void =>
-  void (sheet.value = { ...sheet.value, [key]: value } as SheetChoice)
-const inRange = (text: string, field: Extract<Field, { kind: 'number' }>): number =>
-  Math.min(field.most, Math.max(field.least, Math.trunc(Number(text) || 0)))
-const optionsOf = (field: Extract<Field, { kind: 'choice' }>): readonly (readonly [string, string])[] =>
-  field.key === 'material'
-    ? REPRESENTATION_IDS.filter((id) => id !== 'equations').map((id) => [id, REPRESENTATIONS[id].title] as const)
-    : field.options
+const set = (key: string, value: string | number | boolean | null): void => {
+  if (value !== null) sheet.value = { ...sheet.value, [key]: value } as SheetChoice
+}
+const fields = computed(() =>
+  fieldsOf(sheet.value).map((f) => ({
+    ...f,
+    name: fieldName(f),
+    choices: f.kind === 'choice' ? f.options.map((value) => ({ value, label: optionName(f, value) })) : [],
+  })),
+)
+const id = useId()
 </script>
 
 <template>
-  <div class="fields" role="group" :aria-label="`${sheetTitle(sheet)}: settings`">
-    <label v-for="f in fieldsOf(sheet)" :key="f.key" :class="{ tick: f.kind === 'tick', wide: f.kind === 'text' }">
-      <template v-if="f.kind === 'tick'">
-        <input
-          type="checkbox"
-          :checked="values[f.key] === true"
-          @change="set(f.key, ($event.target as HTMLInputElement).checked)"
+  <div class="fields" role="group" :aria-label="t('print.settings', { sheet: sheetTitle(sheet) })">
+    <template v-for="f in fields" :key="f.key">
+      <label v-if="f.kind === 'tick'" class="in-row"
+        ><Checkbox
+          :model-value="values[f.key] === true"
+          binary
+          :aria-label="f.name"
+          @update:model-value="(to: boolean) => set(f.key, to)"
         />
-        {{ f.label }}
-      </template>
-      <template v-else>
-        {{ f.label }}
-        <input
+        {{ f.name }}</label
+      >
+      <div v-else class="field" :class="{ wide: f.kind === 'text' }">
+        <label :for="`${id}-${f.key}`">{{ f.name }}</label>
+        <InputNumber
           v-if="f.kind === 'number'"
-          type="number"
+          :model-value="values[f.key] as number"
+          :input-id="`${id}-${f.key}`"
+          class="number"
           :min="f.least"
           :max="f.most"
-          :value="values[f.key]"
-          @change="set(f.key, inRange(($event.target as HTMLInputElement).value, f))"
+          :use-grouping="false"
+          @update:model-value="(to: number | null) => set(f.key, to)"
         />
-        <input
+        <InputText
           v-else-if="f.kind === 'text'"
-          type="text"
+          :id="`${id}-${f.key}`"
           :maxlength="f.most"
-          :value="values[f.key]"
+          :model-value="values[f.key] as string"
           @change="set(f.key, ($event.target as HTMLInputElement).value.trim())"
         />
-        <select v-else :value="values[f.key]" @change="set(f.key, ($event.target as HTMLSelectElement).value)">
-          <option v-for="[value, name] in optionsOf(f)" :key="value" :value="value">{{ name }}</option>
-        </select>
-      </template>
-    </label>
+        <Select
+          v-else
+          :model-value="values[f.key]"
+          :label-id="`${id}-${f.key}`"
+          :options="f.choices"
+          option-label="label"
+          option-value="value"
+          :aria-label="f.name"
+          @update:model-value="(to: string) => set(f.key, to)"
+        />
+      </div>
+    </template>
   </div>
 </template>
 
@@ -56,24 +70,13 @@ const optionsOf = (field: Extract<Field, { kind: 'choice' }>): readonly (readonl
 .fields {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.4rem 0.9rem;
-}
-label {
-  display: inline-flex;
-  gap: 0.4rem;
-  align-items: center;
+  gap: 8px 14px;
+  align-items: end;
 }
 .wide {
   flex: 1 1 100%;
 }
-.wide input {
-  flex: 1;
-  min-width: 0;
-}
-input[type='number'] {
-  width: 5.2rem;
-}
-select {
-  max-width: 15rem;
+.number :deep(input) {
+  width: 5.6rem;
 }
 </style>

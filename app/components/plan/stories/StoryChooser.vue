@@ -16,17 +16,10 @@ const groups = computed(() =>
   })),
 )
 const id = useId()
-const form = ref<HTMLElement | null>(null)
-// The chosen one is in sight when the page opens.
-onMounted(() => {
-  const option = form.value?.querySelector<HTMLElement>('[aria-selected=true]')
-  const list = option?.closest('.p-listbox-list-container')
-  if (list) list.scrollTop = option!.offsetTop - list.clientHeight / 2
-})
 </script>
 
 <template>
-  <form ref="form" class="card for no-print" :aria-label="t('story.which')" @submit.prevent>
+  <form class="card for no-print" :aria-label="t('story.which')" @submit.prevent>
     <div class="field">
       <label :for="id">{{ t('story.problem') }}</label>
       <InputText :id="id" v-model="problem" class="learner problem" maxlength="60" autocomplete="off" />
@@ -40,7 +33,7 @@ onMounted(() => {
       option-value="id"
       option-group-label="name"
       option-group-children="items"
-      scroll-height="30rem"
+      scroll-height="none"
       :aria-label="t('story.which')"
       @update:model-value="(to: string | null) => to && (cell = to)"
     >

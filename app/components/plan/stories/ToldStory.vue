@@ -8,7 +8,7 @@ import type { ToldStory } from '../../../composables/useToldStory'
 const { of } = defineProps<{ of: ToldStory }>()
 const emit = defineEmits<{ work: [problem: string]; stages: [plan: ToldPlan] }>()
 const { t } = useI18n()
-const { trickyOf } = useStoryNames()
+const { kindName, trickyOf } = useStoryNames()
 const { kept, allScenes, fitting, cell, told, unread, renew } = of
 const showing = ref<string[]>([])
 const story = computed(() => told.value?.story ?? null)
@@ -46,6 +46,7 @@ const id = useId()
     <section class="card told" :aria-label="t('story.the')">
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <template v-if="story && told">
+        <h2>{{ kindName(cell!) }}</h2>
         <p v-if="tricky" class="in-row">
           <span class="tag plum">{{ t('story.tricky') }}</span> {{ tricky }}
         </p>
@@ -138,6 +139,8 @@ const id = useId()
   align-items: start;
 }
 .told {
+  position: sticky;
+  top: 16px;
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 16px;
@@ -169,6 +172,7 @@ const id = useId()
     grid-template-columns: minmax(0, 1fr);
   }
   .told {
+    position: static;
     order: -1;
   }
 }

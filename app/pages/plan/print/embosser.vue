@@ -7,53 +7,46 @@ interface Job {
   readonly name: string
   readonly read: ReturnType<typeof readBrf>
 }
+const { t } = useI18n()
 const jobs = shallowRef<readonly Job[]>([])
 const MOST_JOBS = 10
 let count = 0
-const take = (name: string, text: string): void => {
-  jobs.value = [{ id: (count += 1), name, read: readBrf(text) }, ...jobs.value].slice(0, MOST_JOBS)
-}
+const put = (name: string, read: Job['read']): void =>
+  void (jobs.value = [{ id: (count += 1), name, read }, ...jobs.value].slice(0, MOST_JOBS))
 const channel = new BroadcastChannel('sett-embosser')
 channel.onmessage = ({ data }: MessageEvent<{ name: string; brf: string }>) => {
-  if (typeof data?.brf === 'string') take(String(data.name), data.brf)
+  if (typeof data?.brf === 'string') put(String(data.name), readBrf(data.brf))
 }
 onBeforeUnmount(() => channel.close())
 const MOST_BYTES = 1_000_000
-async function open(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  if (file.size > MOST_BYTES)
-    jobs.value = [{ id: (count += 1), name: file.name, read: { refused: 'The file is too long for this machine.' } }]
-  else take(file.name, await file.text())
-  input.value = ''
-}
-useHead({ title: 'Embosser – Sett' })
+const open = async (file: File): Promise<void> =>
+  put(file.name, file.size > MOST_BYTES ? { refused: t('embosser.long') } : readBrf(await file.text()))
+useHead({ title: () => `${t('embosser.title')} – Sett` })
 </script>
 
 <template>
   <div class="place">
-    <header>
-      <h1>Embosser</h1>
-      <NuxtLink class="stone-button" to="/bench/braille">Braille</NuxtLink>
-    </header>
-    <p>
-      It stands in for a machine of 40 cells by 25 lines. What is sent to it from Braille in another window of this
-      browser comes here, or a file is opened.
-    </p>
-    <label class="stone-button"
-      >Open a BRF file <input type="file" accept=".brf,.txt,text/plain" class="sr-only" @change="open"
-    /></label>
-    <p v-if="jobs.length === 0" class="quiet">Nothing was sent yet.</p>
-    <section v-for="job in jobs" :key="job.id" :aria-label="job.name">
+    <PageHeader :title="t('embosser.title')" :facts="t('embosser.facts')">
+      <NuxtLink class="reach" to="/bench/braille">{{ t('embosser.braille') }}</NuxtLink>
+      <FilePick accept=".brf,.txt,text/plain" :label="t('embosser.open')" @pick="open" />
+    </PageHeader>
+    <p v-if="jobs.length === 0" class="quiet">{{ t('embosser.none') }}</p>
+    <section v-for="job in jobs" :key="job.id" class="card" :aria-label="job.name">
       <h2>{{ job.name }}</h2>
-      <p v-if="'refused' in job.read" class="trouble" role="alert">Not embossed. {{ job.read.refused }}</p>
+      <p v-if="'refused' in job.read" class="trouble" role="alert">
+        {{ t('embosser.refused', { why: job.read.refused }) }}
+      </p>
       <template v-else>
         <div v-for="(page, p) in job.read.pages" :key="p" class="sheet">
-          <p class="quiet">Page {{ p + 1 }}</p>
-          <DotCells v-for="(row, i) in page" :key="i" :cells="row" :told="row.length ? toUnicode(row) : 'empty line'" />
+          <p class="quiet">{{ t('embosser.page', { n: p + 1 }) }}</p>
+          <DotCells
+            v-for="(row, i) in page"
+            :key="i"
+            :cells="row"
+            :told="row.length ? toUnicode(row) : t('embosser.emptyLine')"
+          />
         </div>
-        <p role="status">Embossed: {{ job.read.pages.length }} {{ job.read.pages.length === 1 ? 'page' : 'pages' }}.</p>
+        <p role="status">{{ t('embosser.done', job.read.pages.length) }}</p>
       </template>
     </section>
   </div>
@@ -61,10 +54,7 @@ useHead({ title: 'Embosser – Sett' })
 
 <style scoped>
 .sheet {
-  background: var(--sheet);
-  border: 1.5px solid var(--edge);
-  padding: 1rem;
+  padding: 14px 0;
   overflow-x: auto;
-  margin-bottom: 1rem;
 }
 </style>

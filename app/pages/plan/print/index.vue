@@ -2,16 +2,20 @@
 import { PAPERS, type PrintSetting } from '../../../../core/paper/index'
 import { withDefaults as withChoices } from '../../../../core/door'
 import type { Lesson } from '../../../../shared/lessons'
-import type { PrintChoice, PrintSet } from '../../../../shared/prints'
+import type { PrintChoice, PrintSet, SheetChoice } from '../../../../shared/prints'
+import { READY_SETS, readySheets, type ReadySet } from '../../../utils/sheets'
 import { downloadBytes } from '../../../utils/download'
 import { storiesFrom, storyLine } from '../../../../core/story/index'
 import { request } from '../../../utils/request'
 
-/** Paper: which sheets, for whom and how many, seen as they will be printed and made into one file. */
+/** Print: which sheets, for whom and how many, seen as they will be printed and made into one file. */
 const classroom = useClassroom()
 const session = useSession()
 const route = useRoute()
-const { plan, put, replace, bringBack, donePrinting } = usePrintPlan()
+const { t } = useI18n()
+const { sheetTitle } = useSheetNames()
+const { plan, put, replace, bringBack, donePrinting, printed, openAgain } = usePrintPlan()
+const setting = computed(() => plan.value.setting)
 const { laid, pages, busy, progress, trouble: press, lay, more, pdf, svg, stop } = usePaper()
 const { fetchFor, itemsFor, unread, known } = useSheetItems()
 const trouble = ref('')
@@ -28,7 +32,11 @@ try {
   if (wanted && !lessons.value.some((l) => l.id === wanted))
     lessons.value = [...lessons.value, await request<Lesson>(`/api/lessons/${wanted}`)]
   await useCourses().load()
-  if (asked) planFor(lessons.value.find((l) => l.id === asked)!)
+  if (asked)
+    takeSet(
+      'lesson',
+      lessons.value.find((l) => l.id === asked)!,
+    )
 } catch (error) {
   trouble.value = (error as Error).message
   put({ lesson: null })
@@ -37,19 +45,26 @@ try {
 onMounted(() => void (Object.keys(route.query).length > 0 && useRouter().replace('/plan/print')))
 const lesson = computed(() => lessons.value.find((l) => l.id === plan.value.lesson) ?? null)
 
-/** What a lesson is usually printed with: its own page, each learner's problems, their answers, the first of it step by step. */
-function planFor(of: Lesson): void {
+/** The sheets of a ready set take the place of those that are here. */
+function takeSet(set: ReadySet, of: Lesson | null = lesson.value): void {
+  const material = of?.turns[0]?.material ?? 'blocks'
   replace({
-    lesson: of.id,
-    learners: of.learners,
-    sheets: [
-      { sheet: { kind: 'lesson' }, copies: 1 },
-      { sheet: { kind: 'problems', layout: 'squares', shown: 'blank' }, copies: 1 },
-      { sheet: { kind: 'problems', layout: 'squares', shown: 'key' }, copies: 1 },
-      { sheet: { kind: 'steps', material: of.turns[0]!.material, all: false }, copies: 1 },
-    ],
+    ...(of ? { lesson: of.id, learners: of.learners } : {}),
+    sheets: readySheets(set, material).map((sheet) => ({ sheet, copies: 1 })),
+    setting: { ...setting.value, tactile: set === 'felt' },
   })
 }
+const TYPED = 'typed'
+const sources = computed(() => [
+  { value: TYPED, label: t('print.typed') },
+  ...lessons.value.map((l) => ({
+    value: l.id,
+    label: t('print.lessonOf', {
+      day: dayInWords(l.day),
+      names: l.learners.map(classroom.nameOf).filter(Boolean).join(', '),
+    }),
+  })),
+])
 function choose(id: string): void {
   const of = lessons.value.find((l) => l.id === id)
   put(of ? { lesson: of.id, learners: of.learners } : { lesson: null })
@@ -58,7 +73,6 @@ const who = computed(() => (lesson.value ? lesson.value.learners : classroom.lea
 const chosen = computed(() => plan.value.learners.filter((id) => who.value.includes(id)))
 const toggle = (id: string): void =>
   put({ learners: chosen.value.includes(id) ? chosen.value.filter((l) => l !== id) : [...chosen.value, id] })
-const setting = computed(() => plan.value.setting)
 const set = (change: Partial<PrintChoice>): void => put({ setting: { ...setting.value, ...change } })
 
 /* --- laying out, soon after something changed --- */
@@ -104,10 +118,10 @@ async function file(): Promise<Uint8Array | null> {
   try {
     await keepLists()
   } catch (error) {
-    trouble.value = `${(error as Error).message} The file is made, but Marking will not find its problems by their code.`
+    trouble.value = t('print.notKept', { why: (error as Error).message })
   }
   try {
-    return await pdf(lesson.value ? `Lesson ${lesson.value.day}` : 'Sheets')
+    return await pdf(lesson.value ? t('print.lessonTitle', { day: lesson.value.day }) : t('print.title'))
   } catch (error) {
     status.value = (error as Error).message
     return null
@@ -118,13 +132,13 @@ async function save(): Promise<void> {
   if (!made) return
   downloadBytes(`sett-sheets-${today()}.pdf`, made, 'application/pdf')
   donePrinting()
-  status.value = `A file of ${count.value} ${count.value === 1 ? 'page' : 'pages'} is made. Print it at 100 %, and measure the bar at the foot.`
+  status.value = t('print.done', count.value)
 }
 async function open(): Promise<void> {
   // Opened at the key, or the browser would take it for something that nobody asked for.
   const tab = window.open('', '_blank')
   if (!tab) {
-    status.value = 'The browser did not open a window. Make the PDF, and print that.'
+    status.value = t('print.noWindow')
     return
   }
   const made = await file()
@@ -142,173 +156,192 @@ async function drawing(page: number): Promise<void> {
 const take = (kept: PrintSet): void =>
   replace({ setting: kept.setting, problems: kept.problems, sheets: kept.sheets, lesson: null })
 const now = computed(() => ({ setting: setting.value, problems: plan.value.problems, sheets: [...plan.value.sheets] }))
-useHead({ title: 'Paper – Sett' })
+const before = computed(() =>
+  printed.value.map(({ at, sheets }) => ({
+    at,
+    label: t('print.beforeOn', {
+      day: dayInWords(dayOf(at)),
+      sheets: sheets.map(({ sheet }) => sheetTitle(sheet)).join(', '),
+    }),
+  })),
+)
+const gallery = ref(false)
+const add = (sheet: SheetChoice): void => put({ sheets: [...plan.value.sheets, { sheet, copies: 1 }] })
+const facts = computed(() => {
+  if (status.value) return status.value
+  if (busy.value === 'writing')
+    return t('print.writing', { done: progress.value?.done ?? 0, of: progress.value?.of ?? count.value })
+  if (busy.value === 'laying') return t('print.laying')
+  return count.value === 0 ? t('print.nothing') : t('print.pages', count.value)
+})
+watch(
+  () => [plan.value.sheets, setting.value, plan.value.problems],
+  () => (status.value = ''),
+)
+const papers = PAPERS.map((value) => ({ value, label: value }))
+const id = useId()
+useHead({ title: () => `${t('frame.print')} – Sett` })
 </script>
 
 <template>
   <div class="place">
-    <header>
-      <h1>Paper</h1>
-      <p class="quiet" role="status">{{ status }}</p>
-      <button v-if="plan.before" type="button" class="stone-button bare" @click="bringBack">
-        Bring back the sheets before
-      </button>
-    </header>
+    <PageHeader :title="t('frame.print')" :facts="facts" live>
+      <Button v-if="plan.before" severity="secondary" text @click="bringBack"
+        ><IconUndo2 /> {{ t('print.undo') }}</Button
+      >
+      <Button v-if="busy === 'writing'" severity="secondary" :label="t('print.stop')" @click="stop" />
+      <Button severity="secondary" :disabled="count === 0 || busy !== ''" @click="save"
+        ><IconDownload /> {{ t('print.download') }}</Button
+      >
+      <Button :disabled="count === 0 || busy !== ''" @click="open"><IconPrinter /> {{ t('print.print') }}</Button>
+    </PageHeader>
     <p v-if="trouble || press" class="trouble" role="alert">{{ trouble || press }}</p>
-    <div class="two">
-      <form class="for" aria-label="What is printed" @submit.prevent>
-        <label
-          >Problems of
-          <select :value="plan.lesson ?? ''" @change="choose(($event.target as HTMLSelectElement).value)">
-            <option value="">what I type</option>
-            <option v-for="l in lessons" :key="l.id" :value="l.id">
-              {{ dayInWords(l.day) }}, {{ l.learners.map((id) => classroom.nameOf(id)).join(', ') }}
-            </option>
-          </select></label
-        >
-        <label v-if="!lesson"
-          >A line each
-          <textarea
-            class="learner"
-            rows="4"
-            maxlength="8000"
-            :value="plan.problems"
-            @input="put({ problems: ($event.target as HTMLTextAreaElement).value })"
-          />
-        </label>
-        <p v-if="lesson">
-          <button type="button" class="stone-button" @click="planFor(lesson)">The usual sheets for a lesson</button>
+    <div class="with-aside">
+      <div class="press">
+        <p v-for="n in laid?.notes ?? []" :key="n" class="quiet">{{ n }}</p>
+        <p v-if="setting.tactile && count > 0 && (laid?.notes.length ?? 0) === 0" class="quiet">
+          {{ t('print.checked') }}
         </p>
-        <p v-if="lines.length" class="trouble" role="alert">Not read: {{ lines.slice(0, 3).join('; ') }}</p>
-        <fieldset v-if="who.length">
-          <legend>For</legend>
-          <div class="who">
-            <label v-for="id in who" :key="id" class="tick"
-              ><input type="checkbox" :checked="chosen.includes(id)" @change="toggle(id)" />
-              {{ classroom.nameOf(id) || 'somebody' }}</label
+        <PagePreview v-if="laid && count" :pages="pages" :laid="laid.pages" @more="more" @drawing="drawing" />
+        <section v-else-if="!busy" class="card">
+          <EmptyState :title="t('print.nothing')"
+            ><Button severity="secondary" :label="t('print.add')" @click="gallery = true"
+          /></EmptyState>
+        </section>
+      </div>
+      <form class="panel" :aria-label="t('print.what')" @submit.prevent>
+        <section class="card">
+          <div class="field">
+            <label :for="`${id}-from`">{{ t('print.from') }}</label>
+            <Select
+              :model-value="lesson?.id ?? TYPED"
+              :label-id="`${id}-from`"
+              :options="sources"
+              option-label="label"
+              option-value="value"
+              :aria-label="t('print.from')"
+              @update:model-value="choose"
+            />
+          </div>
+          <div v-if="!lesson" class="field">
+            <label :for="`${id}-typed`">{{ t('print.problems') }}</label>
+            <Textarea
+              :id="`${id}-typed`"
+              class="learner"
+              rows="4"
+              maxlength="8000"
+              :model-value="plan.problems"
+              @update:model-value="(to: string) => put({ problems: to })"
+            />
+          </div>
+          <p v-if="lines.length" class="trouble" role="alert">
+            {{ t('print.unread', { lines: lines.slice(0, 3).join('; ') }) }}
+          </p>
+          <div v-if="who.length" class="who" role="group" :aria-label="t('print.for')">
+            <b>{{ t('print.for') }}</b>
+            <label v-for="one in who" :key="one" class="in-row"
+              ><Checkbox
+                :model-value="chosen.includes(one)"
+                binary
+                :aria-label="classroom.nameOf(one) || t('print.somebody')"
+                @update:model-value="toggle(one)"
+              />
+              {{ classroom.nameOf(one) || t('print.somebody') }}</label
             >
           </div>
-        </fieldset>
+          <div class="who" role="group" :aria-label="t('print.ready')">
+            <b>{{ t('print.ready') }}</b>
+            <Button
+              v-for="set in READY_SETS.filter((s) => lesson || s === 'home' || s === 'felt')"
+              :key="set"
+              severity="secondary"
+              :label="t(`print.set.${set}`)"
+              @click="takeSet(set)"
+            />
+          </div>
+        </section>
         <ChosenSheets
           :model-value="plan.sheets"
           :troubles="troubles"
+          @add="gallery = true"
           @update:model-value="(sheets) => put({ sheets })"
         />
-        <fieldset>
-          <legend>Paper</legend>
+        <section class="card" :aria-label="t('print.paper')">
+          <h2>{{ t('print.paper') }}</h2>
           <div class="who">
-            <label
-              >Size
-              <select
-                :value="setting.paper"
-                @change="set({ paper: ($event.target as HTMLSelectElement).value as PrintChoice['paper'] })"
-              >
-                <option v-for="p in PAPERS" :key="p" :value="p">{{ p }}</option>
-              </select></label
-            >
-            <label class="tick"
-              ><input
-                type="checkbox"
-                :checked="setting.perPage === 2"
-                @change="set({ perPage: setting.perPage === 2 ? 1 : 2 })"
+            <SelectButton
+              :model-value="setting.paper"
+              :options="papers"
+              option-label="label"
+              option-value="value"
+              :allow-empty="false"
+              :aria-label="t('print.size')"
+              @update:model-value="(paper: PrintChoice['paper']) => set({ paper })"
+            />
+            <label class="in-row"
+              ><Checkbox
+                :model-value="setting.perPage === 2"
+                binary
+                :aria-label="t('print.two')"
+                @update:model-value="(two: boolean) => set({ perPage: two ? 2 : 1 })"
               />
-              Two to a page</label
+              {{ t('print.two') }}</label
             >
-            <label class="tick"
-              ><input type="checkbox" :checked="setting.big" @change="set({ big: !setting.big })" /> Large print</label
+            <label class="in-row"
+              ><Checkbox
+                :model-value="setting.big"
+                binary
+                :aria-label="t('print.big')"
+                @update:model-value="(big: boolean) => set({ big })"
+              />
+              {{ t('print.big') }}</label
             >
-            <label class="tick"
-              ><input type="checkbox" :checked="setting.tactile" @change="set({ tactile: !setting.tactile })" /> To be
-              felt, with braille</label
+            <label class="in-row"
+              ><Checkbox
+                :model-value="setting.tactile"
+                binary
+                :aria-label="t('print.tactile')"
+                @update:model-value="(tactile: boolean) => set({ tactile })"
+              />
+              {{ t('print.tactile') }}</label
             >
           </div>
-        </fieldset>
-        <KeptSets :now="now" @take="take" />
+        </section>
+        <KeptSets :now="now" :printed="before" @take="take" @again="openAgain" />
       </form>
-      <section class="press" aria-label="As it will be printed">
-        <div class="in-row">
-          <button
-            v-if="busy !== 'writing'"
-            type="button"
-            class="stone-button main"
-            :disabled="count === 0 || busy !== ''"
-            @click="save"
-          >
-            Make the PDF
-          </button>
-          <button v-else type="button" class="stone-button" @click="stop">Stop</button>
-          <button type="button" class="stone-button" :disabled="count === 0 || busy !== ''" @click="open">
-            Open it to print
-          </button>
-          <span role="status" class="quiet">
-            <template v-if="busy === 'writing'"
-              >Page {{ progress?.done ?? 0 }} of {{ progress?.of ?? count }} …</template
-            >
-            <template v-else-if="busy === 'laying'">Laying it out …</template>
-            <template v-else>{{ count === 1 ? '1 page' : `${count} pages` }}</template>
-          </span>
-        </div>
-        <p v-for="n in laid?.notes ?? []" :key="n" class="quiet">{{ n }}</p>
-        <p v-if="setting.tactile && count > 0 && (laid?.notes.length ?? 0) === 0" class="quiet">
-          Checked: black on white, no line under 0.75 mm, nothing nearer than 5 mm.
-        </p>
-        <p v-if="count === 0 && busy === ''" class="quiet">Nothing to print yet. Choose a sheet at the left.</p>
-        <PagePreview v-if="laid" :pages="pages" :laid="laid.pages" @more="more" @drawing="drawing" />
-      </section>
     </div>
+    <LazySheetGallery v-if="gallery" v-model:open="gallery" :setting="pressSetting" :source="source" @add="add" />
   </div>
 </template>
 
 <style scoped>
-p {
-  margin: 0.2rem 0;
-}
-.two {
+.press,
+.panel,
+.panel .card {
   display: grid;
-  grid-template-columns: minmax(0, 25rem) minmax(0, 1fr);
-  gap: 1.6rem;
-  align-items: start;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
 }
-.for,
 .press {
-  display: grid;
-  gap: 0.8rem;
-  min-width: 0;
-}
-.for > label {
-  display: grid;
-  gap: 0.2rem;
-}
-.for > label > * {
-  width: 100%;
-}
-fieldset {
-  margin: 0;
-  padding: 0.5rem 0 0;
-  border: 0;
-  border-top: 1.5px solid var(--rule);
-  min-width: 0;
-}
-legend {
-  float: left;
-  width: 100%;
-  font-weight: 700;
+  position: sticky;
+  top: 16px;
 }
 .who {
-  clear: both;
   display: flex;
   flex-wrap: wrap;
-  gap: 0 1rem;
-}
-.who label {
-  display: inline-flex;
-  gap: 0.5rem;
+  gap: 4px 16px;
   align-items: center;
-  min-height: 44px;
 }
-@media (max-width: 900px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
+.who > b {
+  flex: 1 1 100%;
+  font-size: 0.9rem;
+}
+.who > .p-button {
+  margin: 2px -8px 2px 0;
+}
+@media (max-width: 1000px) {
+  .press {
+    position: static;
   }
 }
 </style>
