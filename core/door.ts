@@ -62,6 +62,7 @@ export {
 } from './number/exact'
 export { grouped, groupedAlike, groupedIn, type Separator } from './number/grouped'
 export { cutOf, isDecimal, lcm, lowestText } from './number/fractions'
+export { markOf, MARK_GROUNDS, type LearnerMark } from './mark'
 export { levelParts, type MathToken, mathTokens, toLatex, toMathML } from './number/markup'
 export { parseNumeral, printExact, printNumeral, valueOf } from './number/numeral'
 export { changedPlaces, countsAt, type Place, placeName, placeOfUnit, unitOf } from './number/places'

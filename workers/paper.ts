@@ -1,8 +1,6 @@
 import '../core/index'
-import learner from '@fontsource/andika/files/andika-latin-400-normal.woff?url'
-import learnerBold from '@fontsource/andika/files/andika-latin-700-normal.woff?url'
-import plain from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff?url'
-import plainBold from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url'
+import regular from '@fontsource/andika/files/andika-latin-400-normal.woff?url'
+import bold from '@fontsource/andika/files/andika-latin-700-normal.woff?url'
 import encodeQR from 'qr'
 import {
   layingOut,
@@ -37,7 +35,7 @@ export type PaperAnswer =
   | { readonly job: 'drawing'; readonly turn: number; readonly svg: string }
   | { readonly job: 'failed'; readonly turn: number; readonly why: string }
 
-const URLS: Readonly<Record<Font, string>> = { learner, 'learner-bold': learnerBold, plain, 'plain-bold': plainBold }
+const URLS: Readonly<Record<Font, string>> = { regular, bold }
 const fetched = (async (): Promise<Fonts> => {
   const files = await Promise.all(
     Object.entries(URLS).map(

@@ -125,7 +125,7 @@ export function beadSheets({ frame, numbers, shown }: BeadsWish, room: Room, s: 
     const written = groupedIn(number.trim(), 'comma')
     const w = Math.max(p.w * scale, 30, labelWidth(s, written, size))
     const marks: Mark[] = [moved(p.marks, (w - p.w * scale) / 2, 0, scale, 'picture')]
-    if (shown === 'key') marks.push(label(s, w / 2, base - 1, written, size, 'middle', 'learner-bold'))
+    if (shown === 'key') marks.push(label(s, w / 2, base - 1, written, size, 'middle', 'bold'))
     else marks.push(line(w / 2 - 12, base, w / 2 + 12, base, { wide: s.tactile ? 1 : 0.3 }))
     const number_: Block = { w: 0, h: 0, marks: s.tactile ? [] : [text(0, small * POINT, `${i + 1}.`, small)] }
     return column([
@@ -161,13 +161,13 @@ export function chainSheets({ chains, shown }: ChainsWish, room: Room, s: Settin
       const y = top + (k + 1) * high - (s.tactile ? 1 : high * 0.2)
       const words = s.tactile ? `${sign}${figures[k]}` : figures[k]!
       marks.push(label(s, w, y, words, size, 'end'))
-      if (sign !== '' && !s.tactile) marks.push(text(0, y, sign, size, 'learner'))
+      if (sign !== '' && !s.tactile) marks.push(text(0, y, sign, size, 'regular'))
     })
     const rule = top + chain.length * high + (s.tactile ? 5 : 0.5)
     marks.push(line(0, rule, w, rule, { wide: s.tactile ? 1.5 : 0.6 }))
     const foot = rule + (s.tactile ? 14 : high)
     if (shown === 'key')
-      marks.push(label(s, w, foot - (s.tactile ? 1 : high * 0.2), figures.at(-1)!, size, 'end', 'learner-bold'))
+      marks.push(label(s, w, foot - (s.tactile ? 1 : high * 0.2), figures.at(-1)!, size, 'end', 'bold'))
     return { w, h: foot + 1, marks: s.tactile ? [moved(marks, 0, 0, 1, 'figure')] : marks }
   })
   return {

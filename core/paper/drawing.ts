@@ -7,8 +7,8 @@
 export const POINT = 25.4 / 72
 
 export type Ink = 'black' | 'grey' | 'pale' | 'white'
-/** The two fonts that ship with Sett, each in two weights: `learner` for numerals and words that learners read, `plain` for all else. */
-export type Font = 'learner' | 'learner-bold' | 'plain' | 'plain-bold'
+/** Everything on paper is set in one family, whose zeros have no stroke. */
+export type Font = 'regular' | 'bold'
 export type Anchor = 'start' | 'middle' | 'end'
 
 /** How a line is drawn and a shape is filled; a thin black outline where nothing is said. */
@@ -95,7 +95,7 @@ export const text = (
   y: number,
   words: string,
   size: number,
-  font: Font = 'plain',
+  font: Font = 'regular',
   anchor: Anchor = 'start',
 ): TextMark => ({ kind: 'text', x, y, text: words, size, font, anchor })
 

@@ -14,7 +14,7 @@ export interface Block {
 }
 
 /** Words in lines, from their top left; in braille on a sheet to be felt. */
-export function paragraph(s: Setting, words: string, width: number, size: number, font: Font = 'plain'): Block {
+export function paragraph(s: Setting, words: string, width: number, size: number, font: Font = 'regular'): Block {
   if (s.tactile) {
     const set = brailleLines(words, width)
     return {
@@ -44,7 +44,7 @@ export function paragraph(s: Setting, words: string, width: number, size: number
 const SPACED = /[+−×÷=<>·?]/u
 
 /** A line of mathematics with its fractions built up, from its top left; `ascii` as the core writes it. */
-export function mathLine(s: Setting, ascii: string, size: number, font: Font = 'learner'): Block {
+export function mathLine(s: Setting, ascii: string, size: number, font: Font = 'regular'): Block {
   const shown = pretty(ascii, s.choices.signed.ownSign)
   if (s.tactile) return { w: 0, h: BRAILLE_HEIGHT + 3, marks: shown.trim() === '' ? [] : [braille(shown, 0, 0)] }
   const em = size * POINT
@@ -102,7 +102,7 @@ export function mathLine(s: Setting, ascii: string, size: number, font: Font = '
 }
 
 /** A line of mathematics no wider than a width: one that is longer is broken like words. */
-export function fittedLine(s: Setting, ascii: string, size: number, width: number, font: Font = 'learner'): Block {
+export function fittedLine(s: Setting, ascii: string, size: number, width: number, font: Font = 'regular'): Block {
   const set = mathLine(s, ascii, size, font)
   return set.w > width || s.tactile ? paragraph(s, pretty(ascii, s.choices.signed.ownSign), width, size, font) : set
 }

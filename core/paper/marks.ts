@@ -15,7 +15,7 @@ export function label(
   words: string,
   size: number,
   anchor: Anchor = 'middle',
-  font: Font = 'learner',
+  font: Font = 'regular',
 ): Mark {
   if (!s.tactile) return text(x, y, words, size, font, anchor)
   const w = brailleWidth(words)

@@ -345,7 +345,7 @@ function division({ digits }: Of<'division'>, room: Room, s: Setting): readonly 
   if (across < 1 || down < 1) throw new Refusal('So many digits do not fit on the sheet.', 'Choose fewer.')
   const top = down * (h + gap)
   const words = 'card: covers the digits that are not needed yet'
-  const roomy = s.measure(words, 'plain', sizeFor(s, 'small')) < room.w - card - 6
+  const roomy = s.measure(words, 'regular', sizeFor(s, 'small')) < room.w - card - 6
   return [
     ...grid(across * down, w, h, room, gap).map(([x, y]) =>
       figure(
@@ -367,7 +367,9 @@ function division({ digits }: Of<'division'>, room: Room, s: Setting): readonly 
           ? [texture(1, 1, card - 2, cardHigh - 2, 1)]
           : [
               hatched(0, 0, card, cardHigh, hatchOf(3).angle, 4, { stroke: 'grey', wide: 0.15 }),
-              ...(roomy ? [label(s, card + 4, cardHigh / 2 + 1.5, words, sizeFor(s, 'small'), 'start', 'plain')] : []),
+              ...(roomy
+                ? [label(s, card + 4, cardHigh / 2 + 1.5, words, sizeFor(s, 'small'), 'start', 'regular')]
+                : []),
             ]),
       ],
       0,

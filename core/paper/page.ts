@@ -1,3 +1,4 @@
+import { markOf, MARK_UNITS, STONE_HEIGHT } from '../mark'
 import { BRAILLE_HEIGHT, braille, brailleLines } from './braille'
 import { line, lines, moved, POINT, rect, text, type Mark } from './drawing'
 import { bold, lineHeight, PAPER_SIZES, sizeFor, type Setting } from './setting'
@@ -37,7 +38,10 @@ const EDGE = 10
 export const CHECK_BAR = 100
 const QR_SIZE = 18
 
-const headHeight = (s: Setting): number => (s.tactile ? BRAILLE_HEIGHT + 9 : lineHeight(sizeFor(s, 'heading')) + 4)
+/** How large a learner's mark is beside the name. */
+const MARK_SIZE = 11
+const headHeight = (s: Setting): number =>
+  s.tactile ? BRAILLE_HEIGHT + 9 : Math.max(MARK_SIZE, lineHeight(sizeFor(s, 'heading'))) + 4
 const footHeight = (s: Setting, coded: boolean): number =>
   Math.max(s.big || s.tactile ? 16 : 10, coded ? QR_SIZE + 3 : 0)
 
@@ -72,6 +76,30 @@ export interface Heading {
   readonly of: number
 }
 
+/** A learner's mark and name at the right of the head, large enough to hand the sheet out by; a long name is smaller. */
+function named(s: Setting, name: string, from: number, right: number): readonly Mark[] {
+  const { stones, other } = markOf(name)
+  const scale = MARK_SIZE / MARK_UNITS
+  const room = right - from - MARK_SIZE - 3
+  const size = Math.min(s.big ? 28 : 20, (s.big ? 28 : 20) * (room / s.measure(name, 'bold', s.big ? 28 : 20)))
+  const width = s.measure(name, 'bold', size)
+  const x = right - width - 3 - MARK_SIZE
+  return [
+    rect(x, EDGE - 1, MARK_SIZE, MARK_SIZE, { wide: 0.3 }, 2.5),
+    ...stones.map((stone, i) =>
+      rect(
+        x + stone.x * scale,
+        EDGE - 1 + stone.y * scale,
+        stone.width * scale,
+        STONE_HEIGHT * scale,
+        { wide: 0.3, ...(i === other ? { fill: 'black' as const } : {}) },
+        0.5,
+      ),
+    ),
+    text(right, EDGE - 1 + MARK_SIZE / 2 + size * POINT * 0.36, name, size, 'bold', 'end'),
+  ]
+}
+
 /** Head and foot around what a sheet shows. */
 export function framed(s: Setting, landscape: boolean, marks: readonly Mark[], about: Heading): readonly Mark[] {
   const { w, h } = sheetSize(s, landscape)
@@ -80,27 +108,17 @@ export function framed(s: Setting, landscape: boolean, marks: readonly Mark[], a
   const small = sizeFor(s, 'small')
   const head: Mark[] = s.tactile
     ? [braille(brailleLines(about.title, w - 2 * EDGE - (about.name ? 66 : 0))[0] ?? '', EDGE, EDGE)]
-    : [text(EDGE, EDGE + size * POINT, about.title, size, 'plain-bold')]
+    : [text(EDGE, EDGE + size * POINT, about.title, size, 'bold')]
   if (about.name && s.tactile) head.push(braille(about.name, w - EDGE - 60, EDGE))
   else if (about.name !== null && !s.tactile) {
     const right = w - EDGE
-    const title = EDGE + s.measure(about.title, 'plain-bold', size) + 6
-    const from = Math.max(title, right - (s.big ? 80 : 60))
-    const label = 'Name'
-    if (right - from > 25)
+    const from = Math.max(EDGE + s.measure(about.title, 'bold', size) + 6, right - (s.big ? 90 : 66))
+    const base = EDGE + size * POINT
+    if (about.name) head.push(...named(s, about.name, from, right))
+    else if (right - from > 25)
       head.push(
-        text(from, EDGE + size * POINT, about.name || label, s.big ? size : sizeFor(s, 'body'), 'learner'),
-        ...(about.name
-          ? []
-          : [
-              line(
-                from + s.measure(label, 'learner', s.big ? size : 11) + 2,
-                EDGE + size * POINT + 1,
-                right,
-                EDGE + size * POINT + 1,
-                { wide: 0.3 },
-              ),
-            ]),
+        text(from, base, 'Name', size),
+        line(from + s.measure('Name', 'regular', size) + 2, base + 1, right, base + 1, { wide: 0.3 }),
       )
   }
   const bar = bottom - 1
@@ -114,14 +132,14 @@ export function framed(s: Setting, landscape: boolean, marks: readonly Mark[], a
       ],
       { wide: s.tactile ? bold(s) : 0.3 },
     ),
-    ...(s.tactile ? [] : [text(EDGE + CHECK_BAR / 2, bar - 1.5, `${CHECK_BAR} mm`, small, 'plain', 'middle')]),
+    ...(s.tactile ? [] : [text(EDGE + CHECK_BAR / 2, bar - 1.5, `${CHECK_BAR} mm`, small, 'regular', 'middle')]),
   ]
   if (!s.tactile) {
     const edge = w - EDGE - (about.code ? QR_SIZE + 2 : 0)
     const pages = about.of > 1 ? `${about.number} of ${about.of}` : ''
     const words = about.code ? [about.code.letters, pages] : [pages]
     for (const [i, word] of words.filter((t) => t !== '').entries())
-      foot.push(text(edge, bar - i * lineHeight(small), word, small, 'plain', 'end'))
+      foot.push(text(edge, bar - i * lineHeight(small), word, small, 'regular', 'end'))
   }
   if (about.code) foot.push(qrMarks(about.code, w - EDGE - QR_SIZE, bottom - QR_SIZE))
   return [...head, moved(marks, EDGE, EDGE + headHeight(s)), moved(foot, 0, 0, 1, 'figure')]

@@ -94,7 +94,7 @@ const disc = (s: Setting, across: number, words: string, wide = bold(s)): Pictur
     marks: [
       circle(r, r, r - wide / 2, { wide }),
       ...(words !== '' && fits
-        ? [label(s, r, r + (s.tactile ? 3.2 : size * 0.125), words, size, 'middle', 'learner-bold')]
+        ? [label(s, r, r + (s.tactile ? 3.2 : size * 0.125), words, size, 'middle', 'bold')]
         : []),
     ],
   }
@@ -173,7 +173,7 @@ function spinner({ sectors }: Of<'spinner'>, s: Setting, room: Room): readonly P
     const [fx, fy] = at(i / sectors, s.tactile ? 8 : 1.5)
     marks.push(line(fx, fy, x, y, inner(s)))
     const [lx, ly] = at((i + 0.5) / sectors, r * 0.68)
-    marks.push(label(s, lx, ly + 3, String(i + 1), s.big ? 40 : 28, 'middle', 'learner-bold'))
+    marks.push(label(s, lx, ly + 3, String(i + 1), s.big ? 40 : 28, 'middle', 'bold'))
   }
   return [{ w: 2 * r + 2, h: 2 * r + 2, marks }]
 }
@@ -181,7 +181,7 @@ function spinner({ sectors }: Of<'spinner'>, s: Setting, room: Room): readonly P
 function cards({ cards: typed, answers }: Of<'cards'>, s: Setting): readonly Picture[] {
   const all = answers ? typed.map((problem) => answerText(parseProblem(problem))) : typed
   const size = s.big ? 36 : 26
-  const set = all.map((words) => mathLine(s, words, size, 'learner-bold'))
+  const set = all.map((words) => mathLine(s, words, size, 'bold'))
   const widths = all.map((words, i) => (s.tactile ? labelWidth(s, pretty(words), size) : set[i]!.w))
   const w = Math.max(40, ...widths.map((n) => n + 12))
   const h = Math.max(28, ...set.map((b) => b.h + 14))

@@ -149,11 +149,11 @@ function onLine(s: Setting, problem: Problem, shown: Shown, width: number): Bloc
   const ascii = `${printProblem(problem).replace(/\?/g, () => between.shift() ?? '?')}${asks}`
   const key = shown === 'key' && !problem.others ? answerText(problem) : ''
   if (s.tactile) {
-    const set = paragraph(s, pretty(`${ascii} ${key}`.trim()), width, size, 'learner')
+    const set = paragraph(s, pretty(`${ascii} ${key}`.trim()), width, size, 'regular')
     return { ...set, h: set.h + 14 }
   }
   const set = fittedLine(s, ascii, size, width)
-  const result = key === '' ? undefined : mathLine(s, key, size, 'learner-bold')
+  const result = key === '' ? undefined : mathLine(s, key, size, 'bold')
   const em = size * POINT
   // The answer stands on the line of the fractions, or on the last of several lines.
   const base = set.w < width && set.h > lineHeight(size) + 0.1 ? em * 1.25 : set.h - lineHeight(size) + em * 1.05
@@ -169,12 +169,14 @@ function onLine(s: Setting, problem: Problem, shown: Shown, width: number): Bloc
 }
 
 /** How large squares are, in millimetres: the largest with which a set still goes on one sheet, else the last. */
-const UNITS = [12, 10, 8]
+const UNITS = [20, 18, 16, 14, 12, 10, 8]
 const LARGE = 14
+/** How far problems are moved apart where a sheet has room left, in millimetres. */
+const GAPS = [36, 30, 24, 18, 14]
 
 function cellsOf(wish: ProblemsWish, room: Room, s: Setting, unit: number): readonly Block[] {
   const number = sizeFor(s, 'body')
-  const lead = s.tactile ? 0 : s.measure('199.', 'plain', number) + 1.5
+  const lead = s.tactile ? 0 : s.measure('199.', 'regular', number) + 1.5
   return wish.problems.map((typed, i): Block => {
     const problem = parseProblem(typed)
     const picture = wish.layout === 'squares' ? squaresFor(s, problem, wish.shown, unit) : undefined
@@ -189,17 +191,26 @@ function cellsOf(wish: ProblemsWish, room: Room, s: Setting, unit: number): read
 /** Problems one after another, as many beside each other as there is room for. */
 export function problemSheets(wish: ProblemsWish, room: Room, s: Setting): Content {
   const gap = s.tactile ? 10 : wish.layout === 'squares' ? 8 : 10
-  const laid = (unit: number): Content['sheets'] => inRows(cellsOf(wish, room, s, unit), room, gap)
+  let cells: readonly Block[] = []
   let sheets: Content['sheets'] = []
   for (const unit of s.tactile || s.big ? [LARGE] : UNITS) {
-    sheets = laid(unit)
+    cells = cellsOf(wish, room, s, unit)
+    sheets = inRows(cells, room, gap)
     if (sheets.length === 1 || wish.layout === 'lines') break
   }
+  // What room is left on the sheets lies between the problems.
+  if (!s.tactile)
+    for (const down of GAPS) {
+      const wider = inRows(cells, room, gap, down)
+      if (wider.length > sheets.length) continue
+      sheets = wider
+      break
+    }
   return { title: wish.shown === 'key' ? 'Answers' : 'Problems', sheets, named: wish.shown !== 'key' }
 }
 
-/** Cells in rows, in columns as wide as most of them need; a wider one takes several, and a new sheet is begun where one is full. */
-export function inRows(cells: readonly Block[], room: Room, gap: number): readonly (readonly Mark[])[] {
+/** Cells in rows, in columns as wide as most of them need, so far apart across and down; a wider one takes several columns, and a new sheet is begun where one is full. */
+export function inRows(cells: readonly Block[], room: Room, gap: number, down = gap): readonly (readonly Mark[])[] {
   const widths = cells.map((c) => c.w).sort((a, b) => a - b)
   const usual = Math.min(room.w, Math.max(1, widths[Math.ceil(widths.length * 0.7) - 1] ?? 1))
   const across = Math.max(1, Math.floor((room.w + gap) / (usual + gap)))
@@ -213,7 +224,7 @@ export function inRows(cells: readonly Block[], room: Room, gap: number): readon
       y = 0
     }
     for (const { block, at, scale } of row) sheets.at(-1)!.push(moved(block.marks, at * step, y, scale))
-    if (row.length > 0) y += high + gap
+    if (row.length > 0) y += high + down
     row.length = 0
     ;[x, high] = [0, 0]
   }

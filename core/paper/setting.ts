@@ -48,7 +48,7 @@ export const thin = ({ tactile }: Pick<Setting, 'tactile'>): number => (tactile 
 export const wordsOf = ({ choices }: Setting): WordPack => packOf(choices.words)
 
 /** How wide a label is, in letters or in braille. */
-export const labelWidth = (s: Setting, label: string, size: number, font: Font = 'learner'): number =>
+export const labelWidth = (s: Setting, label: string, size: number, font: Font = 'regular'): number =>
   s.tactile ? brailleWidth(label) : s.measure(label, font, size)
 
 /** Words broken into lines no wider than a width; a word that is wider stands alone. */

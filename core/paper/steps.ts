@@ -6,7 +6,7 @@ import { reopen, type WorkRecord } from '../record/record'
 import { REPRESENTATIONS } from '../representation/index'
 import type { RepresentationId } from '../materials'
 import type { WayId } from '../way/way'
-import { circle, fitted, POINT, text, type Mark, type Picture } from './drawing'
+import { circle, fitted, moved, POINT, text, type Mark, type Picture } from './drawing'
 import { column, fittedLine, flowed, paragraph, type Block } from './lines'
 import type { Content, Room } from './page'
 import { feltPictureOf, pictureOf } from './pictures/index'
@@ -102,25 +102,35 @@ function cells(s: Setting, { setup, steps }: Strip, width: number, most: number)
   const small = sizeFor(s, 'small')
   const lead = small * POINT * 2.2
   let before = ''
-  return steps.map(({ state, lines, say }, i): Block => {
+  const changed = steps.map(({ state }) => {
     const now = JSON.stringify(state)
-    const changed = now !== before
+    const is = now !== before
     before = now
-    if (s.tactile) return feltStep(s, setup, { state, lines, say }, changed, { w: width, h: most })
-    const picture = changed ? pictureOf(setup, setup.representation, state) : null
-    const seen = picture && picture.w > 0.1 ? picture : null
-    const beside = seen ? width * 0.46 : 0
-    const room = width - beside - lead - (seen ? 2 : 0)
-    const written = lines.map((t) => fittedLine(s, t, size * 1.15, room, 'learner-bold'))
-    const told = column([...written, ...(say === '' ? [] : [paragraph(s, say, room, small)])], 0.8)
-    const scale = seen ? Math.min(1.6, (beside - 1) / seen.w, most / seen.h) : 0
-    const high = Math.max(told.h, seen ? seen.h * scale : 0, lead) + 2
+    return is
+  })
+  if (s.tactile) return steps.map((step, i) => feltStep(s, setup, step, changed[i]!, { w: width, h: most }))
+  const pictures = steps.map(({ state }, i) => {
+    const picture = changed[i] ? pictureOf(setup, setup.representation, state) : null
+    return picture && picture.w > 0.1 ? picture : null
+  })
+  // One scale for all of them, so that a ten is as long in the last picture as in the first.
+  const widest = Math.max(0.1, ...pictures.map((p) => p?.w ?? 0))
+  const highest = Math.max(0.1, ...pictures.map((p) => p?.h ?? 0))
+  const scale = Math.min(1.6, (width * 0.52) / widest, most / highest)
+  const words = lead + widest * scale + 4
+  return steps.map(({ lines, say }, i): Block => {
+    const picture = pictures[i]
+    const beside = picture || words < width * 0.6 ? words : lead
+    const room = width - beside
+    const written = lines.map((t) => fittedLine(s, t, size * 1.15, room, 'bold'))
+    const told = column([...written, ...(say === '' ? [] : [paragraph(s, say, room, size)])], 0.8)
+    const high = Math.max(told.h, picture ? picture.h * scale : 0, lead) + 2
     const r = small * POINT * 0.85
     const marks: Mark[] = [
       circle(r, r, r, { wide: 0.25 }),
-      text(r, r + small * POINT * 0.34, String(i + 1), small, 'plain-bold', 'middle'),
-      ...(seen ? [fitted(seen, lead, 0, beside - 1, high - 2, { most: 1.6, at: 'left' })] : []),
-      { kind: 'group', x: lead + beside + (seen ? 2 : 0), y: 0, scale: 1, marks: told.marks },
+      text(r, r + small * POINT * 0.34, String(i + 1), small, 'bold', 'middle'),
+      ...(picture ? [moved(picture.marks, lead, 0, scale, 'picture')] : []),
+      moved(told.marks, beside, 0),
     ]
     return { w: width, h: high, marks }
   })
@@ -181,7 +191,7 @@ export function stepSheets(wish: StepsWish, room: Room, s: Setting): Content {
   const about = `${pretty(printProblem(setup.problem))} · ${REPRESENTATIONS[setup.representation].title}`
   const left = s.tactile ? [] : writingLines(s, 2, room.w)
   const last: Mark[] = [
-    ...(s.tactile ? [] : [text(0, room.h - NOTES + lineHeight(size), 'Notes', size, 'plain-bold')]),
+    ...(s.tactile ? [] : [text(0, room.h - NOTES + lineHeight(size), 'Notes', size, 'bold')]),
     ...left.map((b, i): Mark => ({ kind: 'group', x: 0, y: room.h - 2 * b.h + i * b.h, scale: 1, marks: b.marks })),
   ]
   return { title: about, sheets: sheets.map((marks, i) => (i === sheets.length - 1 ? [...marks, ...last] : marks)) }
@@ -195,7 +205,7 @@ export function lyingSheets({ record }: LyingWish, room: Room, s: Setting): Cont
   const { title } = REPRESENTATIONS[setup.representation]
   const size = sizeFor(s, 'learner')
   const written = last?.lines.at(-1)
-  const under = written === undefined ? [] : [fittedLine(s, written, size, room.w, 'learner-bold')]
+  const under = written === undefined ? [] : [fittedLine(s, written, size, room.w, 'bold')]
   const high = room.h - under.reduce((h, b) => h + b.h + 8, 0)
   const seen = s.tactile
     ? feltPictureOf(setup, setup.representation, state, room.w)

@@ -31,16 +31,16 @@ function barMarks(s: Setting, bars: readonly Bar[], width: number): Block {
   let y = 0
   for (const bar of bars) {
     if (bar.over) {
-      marks.push(text(left + room / 2, y + size * POINT, bar.over, size, 'learner-bold', 'middle'))
+      marks.push(text(left + room / 2, y + size * POINT, bar.over, size, 'bold', 'middle'))
       y += lineHeight(size) + 1
       marks.push(line(left, y - 0.5, left + room, y - 0.5, { wide: 0.3 }))
     }
-    if (bar.name) marks.push(text(0, y + high / 2 + 1.4, bar.name, size, 'learner'))
+    if (bar.name) marks.push(text(0, y + high / 2 + 1.4, bar.name, size, 'regular'))
     for (const p of bar.parts) {
       const [x, w] = [left + p.from * room, (p.to - p.from) * room]
       marks.push(rect(x, y, w, high, p.gap ? { wide: 0.4, dash: [1.5, 1.5] } : { wide: 0.5 }))
-      if (p.text && s.measure(p.text, 'learner-bold', size) < w)
-        marks.push(text(x + w / 2, y + high / 2 + 1.4, p.text, size, 'learner-bold', 'middle'))
+      if (p.text && s.measure(p.text, 'bold', size) < w)
+        marks.push(text(x + w / 2, y + high / 2 + 1.4, p.text, size, 'bold', 'middle'))
     }
     y += high + 3
   }
@@ -69,13 +69,7 @@ function answerLine(s: Setting, story: Story, key: boolean, width: number): Bloc
   if (key) {
     const { answer, cell, steps, unit } = story
     const worked = answer === null ? unit : `${steps.join(', ')} = ${withUnit(printAmount(cell.unknown, answer), unit)}`
-    return paragraph(
-      s,
-      pretty(`${story.sentence} · ${worked}`),
-      width,
-      s.tactile ? size : sizeFor(s, 'body'),
-      'learner-bold',
-    )
+    return paragraph(s, pretty(`${story.sentence} · ${worked}`), width, s.tactile ? size : sizeFor(s, 'body'), 'bold')
   }
   const long = s.tactile ? 40 : 30
   const base = s.tactile ? 12 : size * POINT * 1.3
@@ -102,7 +96,7 @@ export function storySheets({ problems, shown, seed, inWords, kinds }: StoriesWi
   const blocks = told.map((story, i): Block => {
     const body = column(
       [
-        paragraph(s, story.sentences.join('\n'), width, size, 'learner'),
+        paragraph(s, story.sentences.join('\n'), width, size, 'regular'),
         room(s, story, key, Math.min(width, 150)),
         answerLine(s, story, key, width),
       ],

@@ -5,10 +5,8 @@ import type { Page } from './page'
 
 export const INKS: Readonly<Record<Ink, string>> = { black: '#000', grey: '#767676', pale: '#ddd', white: '#fff' }
 export const FAMILIES: Readonly<Record<Font, { readonly family: string; readonly weight: 400 | 700 }>> = {
-  learner: { family: 'Andika', weight: 400 },
-  'learner-bold': { family: 'Andika', weight: 700 },
-  plain: { family: 'Atkinson Hyperlegible', weight: 400 },
-  'plain-bold': { family: 'Atkinson Hyperlegible', weight: 700 },
+  regular: { family: 'Andika', weight: 400 },
+  bold: { family: 'Andika', weight: 700 },
 }
 
 const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }

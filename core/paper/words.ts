@@ -46,7 +46,7 @@ function table(s: Setting, rows: readonly (readonly string[])[], width: number):
       Math.max(
         0,
         ...rows.map((r) =>
-          s.measure(plainOf(r[c] ?? ''), isMaths(r[c] ?? '') ? 'learner' : c === 0 ? 'plain-bold' : 'plain', size),
+          s.measure(plainOf(r[c] ?? ''), isMaths(r[c] ?? '') ? 'regular' : c === 0 ? 'bold' : 'regular', size),
         ),
       ) + 4,
   )
@@ -55,7 +55,7 @@ function table(s: Setting, rows: readonly (readonly string[])[], width: number):
   widths[count - 1] = Math.max(width / 5, width - widths.reduce((a, b) => a + b, 0))
   return rows.map((row): Block => {
     const cells = row.map((cell, c) => {
-      const font = c === 0 ? 'plain-bold' : 'plain'
+      const font = c === 0 ? 'bold' : 'regular'
       return isMaths(cell) ? mathLine(s, cell.slice(1), size) : paragraph(s, cell, widths[c]! - 3, size, font)
     })
     const high = Math.max(...cells.map((b) => b.h)) + 1.2
@@ -86,7 +86,7 @@ export const writingLines = (s: Setting, count: number, width: number): readonly
 
 function headed(s: Setting, title: string, width: number): Block {
   const size = sizeFor(s, 'body') * (s.tactile ? 1 : 1.15)
-  const set = paragraph(s, title, width, size, 'plain-bold')
+  const set = paragraph(s, title, width, size, 'bold')
   return { ...set, h: set.h + (s.tactile ? 0 : 0.8) }
 }
 

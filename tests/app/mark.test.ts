@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { markOf, MARK_GROUNDS } from '../../app/utils/mark'
+import { markOf, MARK_GROUNDS } from '../../core/mark'
 
 /** A learner's mark: four stones in two courses, the same for the same name. */
 

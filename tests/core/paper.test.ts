@@ -188,6 +188,27 @@ describe('Problems', () => {
     expect(digits('first', '38 + 47').sort()).toEqual(['+', '1', '3', '4', '5', '7', '8'])
   })
 
+  test('a few problems are as large as the page lets them be, and fill it', () => {
+    const typed = ['52 - 37', '61 - 25', '70 - 46', '84 - 38']
+    const [page, ...more] = printed([{ kind: 'problems', layout: 'squares', shown: 'blank', problems: typed }]).pages
+    expect(more).toEqual([])
+    const digits = boxes(page!.marks).filter((b) => b.text === '8')
+    expect(Math.max(...digits.map((b) => b.y2))).toBeGreaterThan(page!.h * 0.55)
+    expect(Math.min(...digits.map((b) => b.size))).toBeGreaterThan(30)
+  })
+  test.each(['above', 'below'] as const)(
+    'the answer stands right under the line, with carry marks %s',
+    (carryMarks) => {
+      const { pages } = printed([{ kind: 'problems', layout: 'squares', shown: 'key', problems: ['52 - 37'] }], {
+        choices: { ...PLAIN.choices, carryMarks },
+      })
+      const all = boxes(pages[0]!.marks)
+      const [below] = all.filter((b) => b.text === '7')
+      const [answer] = all.filter((b) => b.text === '5' && b.y1 > below!.y2)
+      // One square further down, and no more.
+      expect((answer!.y2 - below!.y2) / (below!.size * POINT)).toBeLessThan(1.6)
+    },
+  )
   test('each learner has a sheet with the name; whoever has none has a line for it', () => {
     const sheet = SHEETS.squares!
     const { pages } = layOut(PLAIN, [item(sheet, { names: ['Wren', 'Pip'], copies: 2 })], TOOLS)
@@ -263,6 +284,12 @@ describe('Step by step', () => {
     expect(textsOn(pages[0]!).filter((t) => t === String(steps.length)).length).toBeGreaterThan(0)
   })
 
+  test.each(STRIPS)('%s with %s has its pictures at one scale', (problem, material) => {
+    const scales = (marks: readonly Mark[]): readonly number[] =>
+      marks.flatMap((m) => (m.kind !== 'group' ? [] : m.as === 'picture' ? [m.scale] : scales(m.marks)))
+    const { pages } = printed([{ kind: 'steps', problem, material }])
+    expect(new Set(pages.flatMap((page) => scales(page.marks))).size).toBeLessThanOrEqual(1)
+  })
   test('what a hand did is shown as it was, with its slip', () => {
     let bench = openBench({ problem: '52 - 37', representation: 'blocks' }, 'together')
     for (const move of ['lay 5 tens 2 ones', 'take 3 tens', 'break 1 ten', 'take 7 ones', 'read 15'])
@@ -360,6 +387,6 @@ test('what is too near to be felt is found', () => {
   expect(tactileTroubles([{ kind: 'path', d: 'M0 0L9 0', stroke: 'grey', wide: 1 }])).toEqual(['grey does not swell'])
   expect(tactileTroubles([{ kind: 'path', d: 'M0 0L9 0', wide: 0.5 }])).toEqual(['a line is thinner than 0.75 mm'])
   expect(
-    tactileTroubles([{ kind: 'text', x: 0, y: 0, text: 'a', size: 9, font: 'plain', anchor: 'start' }]),
+    tactileTroubles([{ kind: 'text', x: 0, y: 0, text: 'a', size: 9, font: 'regular', anchor: 'start' }]),
   ).toHaveLength(1)
 })

@@ -17,10 +17,8 @@ import { measureWith, type Fonts } from '../../workers/pdf'
 const font = (family: string, weight: number): Uint8Array =>
   readFileSync(resolve(`node_modules/@fontsource/${family}/files/${family}-latin-${weight}-normal.woff`))
 export const FONTS: Fonts = {
-  learner: font('andika', 400),
-  'learner-bold': font('andika', 700),
-  plain: font('atkinson-hyperlegible', 400),
-  'plain-bold': font('atkinson-hyperlegible', 700),
+  regular: font('andika', 400),
+  bold: font('andika', 700),
 }
 export const TOOLS: Tools = { measure: measureWith(FONTS), squares: (letters) => encodeQR(letters, 'raw') }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { markOf } from '../../utils/mark'
+import { markOf } from '../../../core/door'
 
 /** A learner's own mark. It stands beside the name and never instead of it. */
 const props = defineProps<{ name: string }>()

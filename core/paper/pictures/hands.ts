@@ -40,7 +40,7 @@ export function handsPicture(
         const lean = (f.lean * Math.PI) / 180
         const reach = stands ? f.length + 16 : 30
         const [dx, dy] = [Math.sin(lean) * reach, -Math.cos(lean) * reach]
-        marks.push(text(x + (mirror ? -dx : dx) * scale, y + dy * scale + 1.4, written, 9, 'learner', 'middle'))
+        marks.push(text(x + (mirror ? -dx : dx) * scale, y + dy * scale + 1.4, written, 9, 'regular', 'middle'))
       }
     }
   }

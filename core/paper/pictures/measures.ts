@@ -32,7 +32,7 @@ export function linePicture(s: LineState, numbers: readonly Exact[], parts: numb
       return line(ruling.x(n), base - half, ruling.x(n), base + half, { wide: n === 0 ? 2.5 : 1.2 })
     }),
     ...marksOf(ruling).flatMap(({ n, long }) =>
-      long ? [text(ruling.x(n), base + 32, markText(n, parts), 34, 'learner', 'middle')] : [],
+      long ? [text(ruling.x(n), base + 32, markText(n, parts), 34, 'regular', 'middle')] : [],
     ),
   ]
   const all = points(s)
@@ -44,7 +44,7 @@ export function linePicture(s: LineState, numbers: readonly Exact[], parts: numb
       path(`M${a} ${base}L${a} ${y}L${b} ${y}L${b} ${base}M${b + tip} ${y - 5}L${b} ${y}L${b + tip} ${y + 5}`, {
         wide: 1.8,
       }),
-      text((a + b) / 2, y - 4, `${signed(by)}${own(by).replace(/^−/, '')}`, 34, 'learner-bold', 'middle'),
+      text((a + b) / 2, y - 4, `${signed(by)}${own(by).replace(/^−/, '')}`, 34, 'bold', 'middle'),
     )
   })
   const here = all.at(-1)
@@ -76,7 +76,7 @@ export function openLinePicture(s: OpenLineState): Picture {
   for (const n of new Set(stops))
     marks.push(
       line(x(n), base - 1.5, x(n), base + 1.5, { wide: 0.4 }),
-      text(x(n), base + 6, pretty(numberText(n)), 8, 'learner', 'middle'),
+      text(x(n), base + 6, pretty(numberText(n)), 8, 'regular', 'middle'),
     )
   s.hops.forEach((by, i) => {
     const [a, b] = [x(stops[i]!), x(stops[i + 1]!)]
@@ -92,7 +92,7 @@ export function openLinePicture(s: OpenLineState): Picture {
         base - high - 2.2,
         `${signed(by)}${pretty(numberText(by)).replace(/^−/, '')}`,
         8,
-        'learner-bold',
+        'bold',
         'middle',
       ),
     )
@@ -122,7 +122,7 @@ export function stripsPicture(s: PartsState): Picture {
     if (bar.of > 1)
       marks.push(hatched(x, y, w, h, hatchOf(bar.of).angle, hatchOf(bar.of).gap * k, { stroke: 'grey', wide: 0.12 }))
     const label = bar.of === 1 ? '1' : `1/${bar.of}`
-    if (w > label.length * 2) marks.push(text(x + w / 2, y + h / 2 + 1.1, label, 7, 'learner-bold', 'middle'))
+    if (w > label.length * 2) marks.push(text(x + w / 2, y + h / 2 + 1.1, label, 7, 'bold', 'middle'))
   }
   const bottom = Math.max(...bars.map((b) => b.y + b.height), ...bands.map((b) => b.y + b.height), 0)
   return { w: 92, h: Math.min(height, bottom + 8) * k, marks }

@@ -97,7 +97,7 @@ export function coinsPicture(s: CoinsState, money: MoneyChoices): Picture {
       if (x + d > 92) [x, y, high] = [0, y + high + 1, 0]
       marks.push(
         circle(x + d / 2, y + d / 2, d / 2, PIECE),
-        text(x + d / 2, y + d / 2 + 1, moneyText(value, currency), d > 9 ? 6.5 : 5.5, 'learner-bold', 'middle'),
+        text(x + d / 2, y + d / 2 + 1, moneyText(value, currency), d > 9 ? 6.5 : 5.5, 'bold', 'middle'),
       )
       x += d + 1
       high = Math.max(high, d)
@@ -119,14 +119,14 @@ export function groupsPicture(s: GroupsState): Picture {
     return scaledBy(k, width, height, groups, (g) => [
       circle(g.x, g.y, RING, g.made ? { wide: 2.4 } : { ...GHOST, wide: 2 }),
       ...g.dots.map((d) => circle(g.x + d.x, g.y + d.y, 9, g.made ? { fill: 'black' } : { ...GHOST, wide: 1.5 })),
-      ...(g.made ? [text(g.x, g.y + RING + 26, String(g.total), 52, 'learner', 'middle')] : []),
+      ...(g.made ? [text(g.x, g.y + RING + 26, String(g.total), 52, 'regular', 'middle')] : []),
     ])
   }
   if (s.shape === 'array' && s.size <= 30) {
     const { width, height, groups } = rowsOfGroups(s, true)
     return scaledBy(k, width, height, groups, (g) => [
       ...g.dots.map((d) => circle(d.x, g.y, STEP * 0.3, g.made ? { fill: 'black' } : { ...GHOST, wide: 1.5 })),
-      ...(g.made ? [text(width - 44, g.y + 9, String(g.total), 52, 'learner')] : []),
+      ...(g.made ? [text(width - 44, g.y + 9, String(g.total), 52, 'regular')] : []),
     ])
   }
   let total = 0
@@ -135,8 +135,8 @@ export function groupsPicture(s: GroupsState): Picture {
     total += n
     return [
       rect(i * wide, 0, wide, 10, PIECE),
-      text((i + 0.5) * wide, 6.5, String(n), 9, 'learner-bold', 'middle'),
-      text((i + 1) * wide, 15, String(total), 8, 'learner', 'end'),
+      text((i + 0.5) * wide, 6.5, String(n), 9, 'bold', 'middle'),
+      text((i + 1) * wide, 15, String(total), 8, 'regular', 'end'),
     ]
   })
   return { w: 92, h: 17, marks: [rect(0, 0, 92, 10, GHOST), ...marks] }
@@ -178,7 +178,7 @@ export function beadsPicture(s: AbacusState, digits: boolean, write = false, wid
   const below: Mark[] = s.rods.flatMap((rod, i): Mark[] => {
     const mid = (n - 0.5 - i) * frame.rod
     const [x, y] = frame.across ? [frame.width + 26, mid + 12] : [mid, frame.height + 40]
-    if (digits) return [text(x, y, String(digitOn(rod)), 48, 'learner', 'middle')]
+    if (digits) return [text(x, y, String(digitOn(rod)), 48, 'regular', 'middle')]
     return write ? [line(x - 14, y + 4, x + 14, y + 4, { wide: wide * 0.7 })] : []
   })
   const unit = (n - 0.5 - s.decimals) * frame.rod

@@ -50,10 +50,7 @@ export function blockMarks(place: number, unit: number, looks = { edge: PIECE, i
 const chip = (worth: string): Picture => ({
   w: 2 * CHIP,
   h: 2 * CHIP,
-  marks: [
-    circle(CHIP, CHIP, CHIP, PIECE),
-    text(CHIP, CHIP + 1, worth, worth.length > 3 ? 4.5 : 6.5, 'learner-bold', 'middle'),
-  ],
+  marks: [circle(CHIP, CHIP, CHIP, PIECE), text(CHIP, CHIP + 1, worth, worth.length > 3 ? 4.5 : 6.5, 'bold', 'middle')],
 })
 
 /** So many pieces that are alike, so many to a row. */
@@ -86,7 +83,7 @@ function columnsOf(m: PlacedMaterial, counts: readonly number[], from: number, t
   for (const [i, place] of places.entries()) {
     const w = widths[i]!
     if (i > 0) marks.push(line(x, 0, x, high, { wide: 0.3 }))
-    marks.push(text(x + w / 2, 4.5, capital(kindName(m, place)), 8, 'plain', 'middle'))
+    marks.push(text(x + w / 2, 4.5, capital(kindName(m, place)), 8, 'regular', 'middle'))
     marks.push(moved(heaps[i]!.marks, x + (w - heaps[i]!.w) / 2, 8))
     x += w
   }

@@ -30,7 +30,7 @@ function figure(sq: Squares, column: number, row: number, figures: string, size 
     return [moved(dotsOf(cells), x - w / 2, y - BRAILLE_HEIGHT / 2)]
   }
   const pt = (unit * 0.72 * size) / POINT
-  return [text(x, y + unit * 0.25 * size, figures, pt, bold ? 'learner-bold' : 'learner', 'middle')]
+  return [text(x, y + unit * 0.25 * size, figures, pt, bold ? 'bold' : 'regular', 'middle')]
 }
 const strike = ({ unit, tactile }: Squares, column: number, row: number, at = 0.5): Mark => {
   const [x, y] = [(column + at) * unit, (row + 0.5) * unit]
@@ -70,9 +70,17 @@ function inked(sq: Squares, square: Square, column: number, row: number): readon
 const leads = (s: ColumnsState, row: number, from: number): boolean =>
   s.rows[row]!.slice(from).every((square) => (square.at(-1)?.digit ?? 0) === 0)
 
+/** Whether a row is the answer, over which nothing is written anew: no room is needed between it and the line. */
+const isAnswer = (s: ColumnsState, row: number): boolean =>
+  row > 0 && !s.bands[row] && s.rows[row]!.every((square) => square.every((ink) => !ink.struck || ink.digit > 9))
+
 /** A column sheet as it stands. */
 export function columnsPicture(s: ColumnsState, choices: Choices, sq: Squares = SMALL): Picture {
-  const rows = sheetRows(s, choices, false)
+  const rows = sheetRows(s, choices, false).filter((row, i, all) => {
+    const next = all[i + 1]
+    const marked = row.kind === 'carry' && s.bands[row.band] !== undefined
+    return row.kind !== 'carry' || !row.rule || marked || next?.kind !== 'digits' || !isAnswer(s, next.row)
+  })
   const point = s.decimals > 0 ? 1 : 0
   const columns = s.width + 1 + point
   const columnAt = (i: number): number => columns - 1 - i - (i >= s.decimals ? point : 0)
@@ -86,6 +94,7 @@ export function columnsPicture(s: ColumnsState, choices: Choices, sq: Squares = 
       }
       if (row.rule) marks.push(rule(sq, 0, columns, y))
     } else if (row.kind === 'digits') {
+      if (row.row > 0 && rows[y - 1]?.kind !== 'carry') marks.push(rule(sq, 0, columns, y))
       for (let i = 0; i < s.width; i++) {
         // A column's whole sum stands only until its carry mark is made.
         const square = (s.rows[row.row]?.[i] ?? []).filter((ink) => !(row.row > 0 && ink.struck && ink.digit > 9))
@@ -193,15 +202,15 @@ export function areaPicture(s: AreaState): Picture {
   for (const x of xs.slice(1)) marks.push(line(left + x, top, left + x, top + h, { wide: 0.4 }))
   for (const y of ys.slice(1)) marks.push(line(left, top + y, left + w, top + y, { wide: 0.4 }))
   columns.forEach((cw, c) =>
-    marks.push(text(left + xs[c]! + cw / 2, top - 2, String(s.split ? s.along[c] : along), 11, 'learner', 'middle')),
+    marks.push(text(left + xs[c]! + cw / 2, top - 2, String(s.split ? s.along[c] : along), 11, 'regular', 'middle')),
   )
   rows.forEach((rh, r) => {
-    marks.push(text(left - 2, top + ys[r]! + rh / 2 + 1.5, String(s.split ? s.down[r] : down), 11, 'learner', 'end'))
+    marks.push(text(left - 2, top + ys[r]! + rh / 2 + 1.5, String(s.split ? s.down[r] : down), 11, 'regular', 'end'))
     if (s.split)
       columns.forEach((cw, c) => {
         const n = standsIn(s, r, c)
         if (n === undefined) return
-        marks.push(text(left + xs[c]! + cw / 2, top + ys[r]! + rh / 2 + 1.5, String(n), 11, 'learner-bold', 'middle'))
+        marks.push(text(left + xs[c]! + cw / 2, top + ys[r]! + rh / 2 + 1.5, String(n), 11, 'bold', 'middle'))
       })
   })
   return { w: w + left + 2, h: h + top + 2, marks }

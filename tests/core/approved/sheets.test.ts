@@ -40,9 +40,9 @@ test.each(Object.entries(SETTINGS))('every sheet: %s', (name, setting) => {
     `sheets/${name.replaceAll(' ', '-')}`,
     Object.entries(SHEETS).flatMap(([kind, sheet]) =>
       saidOf(() => {
-        const { pages, ...rest } = printed([sheet], setting)
+        const { pages, refused, notes } = printed([sheet], setting)
         return [
-          `## ${kind}: ${pages.length} pages ${JSON.stringify(rest)}`,
+          `## ${kind}: ${pages.length} pages ${JSON.stringify({ refused, notes })}`,
           ...pages.map(
             (p, i) =>
               `${i + 1} ${p.title} ${p.w} × ${p.h}: ${p.marks.length} marks ${sumOf(JSON.stringify(p.marks))} ${setting.tactile ? '' : words(p.marks)}`,

@@ -65,6 +65,10 @@ const id = useId()
 :deep(.p-listbox) {
   border: 0;
 }
+/* The page is scrolled, not the list. */
+:deep(:is(.p-listbox-list, .p-listbox-list-container)) {
+  overflow: visible;
+}
 :deep(.p-listbox-option-group) {
   padding-block: 10px 4px;
   font-weight: 700;

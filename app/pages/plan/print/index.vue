@@ -174,10 +174,7 @@ const facts = computed(() => {
   if (busy.value === 'laying') return t('print.laying')
   return count.value === 0 ? t('print.nothing') : t('print.pages', count.value)
 })
-watch(
-  () => [plan.value.sheets, setting.value, plan.value.problems],
-  () => (status.value = ''),
-)
+watch([() => plan.value.sheets, () => plan.value.setting, () => plan.value.problems], () => (status.value = ''))
 const papers = PAPERS.map((value) => ({ value, label: value }))
 const id = useId()
 useHead({ title: () => `${t('frame.print')} – Sett` })
@@ -252,11 +249,11 @@ useHead({ title: () => `${t('frame.print')} – Sett` })
           <div class="who" role="group" :aria-label="t('print.ready')">
             <b>{{ t('print.ready') }}</b>
             <Button
-              v-for="set in READY_SETS.filter((s) => lesson || s === 'home' || s === 'felt')"
-              :key="set"
+              v-for="ready in READY_SETS.filter((s) => lesson || s === 'home' || s === 'felt')"
+              :key="ready"
               severity="secondary"
-              :label="t(`print.set.${set}`)"
-              @click="takeSet(set)"
+              :label="t(`print.set.${ready}`)"
+              @click="takeSet(ready)"
             />
           </div>
         </section>

@@ -5,7 +5,7 @@ export interface MarkStone {
   readonly width: number
 }
 /** A learner's mark: four stones in two courses on a ground, one of them of another colour. */
-export interface Mark {
+export interface LearnerMark {
   readonly stones: readonly MarkStone[]
   /** Which of the stones is the other colour. */
   readonly other: number
@@ -13,6 +13,9 @@ export interface Mark {
   readonly ground: number
 }
 
+/** How large the square is that stones lie in, and how high a stone is. */
+export const MARK_UNITS = 42
+export const STONE_HEIGHT = 13
 /** How many grounds there are; their colours are in LearnerMark.vue. */
 export const MARK_GROUNDS = 6
 const LEFT = 5
@@ -41,7 +44,7 @@ function numberFrom(name: string): number {
 }
 
 /** The mark of a code name. Two names can have the same: the name always stands beside it. */
-export function markOf(codeName: string): Mark {
+export function markOf(codeName: string): LearnerMark {
   const number = numberFrom(codeName)
   const split = SPLITS[number % SPLITS.length]!
   const stones = split.flatMap((shares, course) => {
