@@ -6,7 +6,8 @@
 /** A point is 1/72 inch. */
 export const POINT = 25.4 / 72
 
-export type Ink = 'black' | 'grey' | 'pale' | 'white'
+/** `wood` is the light tint of pieces: on a printer without colours it is a light grey. */
+export type Ink = 'black' | 'grey' | 'pale' | 'wood' | 'white'
 /** Everything on paper is set in one family, whose zeros have no stroke. */
 export type Font = 'regular' | 'bold'
 export type Anchor = 'start' | 'middle' | 'end'

@@ -3,7 +3,13 @@ import type { Page } from './page'
 
 /** Sheets as SVG, in millimetres. */
 
-export const INKS: Readonly<Record<Ink, string>> = { black: '#000', grey: '#767676', pale: '#ddd', white: '#fff' }
+export const INKS: Readonly<Record<Ink, string>> = {
+  black: '#000',
+  grey: '#767676',
+  pale: '#ddd',
+  wood: '#f6e7c4',
+  white: '#fff',
+}
 export const FAMILIES: Readonly<Record<Font, { readonly family: string; readonly weight: 400 | 700 }>> = {
   regular: { family: 'Andika', weight: 400 },
   bold: { family: 'Andika', weight: 700 },

@@ -18,7 +18,7 @@ export function handsPicture(
   mark: (finger: Finger) => string = () => '',
   scale = SCALE,
 ): Picture {
-  const look = { ...PIECE, wide: 2 * scale }
+  const look = { ...PIECE, fill: 'white' as const, wide: 2 * scale }
   const marks: Mark[] = []
   for (const hand of ['left', 'right'] as const satisfies readonly Hand[]) {
     const mirror = hand === 'right'
@@ -81,7 +81,7 @@ export function ninesPicture(folded: number | null): Picture {
 
 export function jointsPicture(s: CountingState, { joints }: Choices): Picture {
   const scale = 0.16
-  const look = { ...PIECE, wide: 2.4 * scale }
+  const look = { ...PIECE, fill: 'white' as const, wide: 2.4 * scale }
   const marks: Mark[] = [placedPath(JOINT_PALM, 0, 18 * scale, scale, 0, look)]
   const used = usedIn(s)
   for (const [i, f] of JOINT_FINGERS.entries()) {

@@ -3,7 +3,7 @@ import { NUMBERS_IN_PATH, type Look, type Mark, type PathMark, type Picture, tex
 /** What several pictures are drawn with. */
 
 /** A piece: white, with a firm outline. */
-export const PIECE: Look = { wide: 0.4, fill: 'white' }
+export const PIECE: Look = { wide: 0.4, fill: 'wood' }
 /** What is no longer there, or not yet. */
 export const GHOST: Look = { stroke: 'grey', wide: 0.3, dash: [1, 1] }
 export const SOFT: Look = { stroke: 'grey', wide: 0.2 }

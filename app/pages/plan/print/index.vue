@@ -6,7 +6,7 @@ import type { PrintChoice, PrintSet, SheetChoice } from '../../../../shared/prin
 import { READY_SETS, readySheets, type ReadySet } from '../../../utils/sheets'
 import { downloadBytes } from '../../../utils/download'
 import { storiesFrom, storyLine } from '../../../../core/story/index'
-import { request } from '../../../utils/request'
+import { request, ServerRefusal } from '../../../utils/request'
 
 /** Print: which sheets, for whom and how many, seen as they will be printed and made into one file. */
 const classroom = useClassroom()
@@ -39,7 +39,8 @@ try {
     )
 } catch (error) {
   trouble.value = (error as Error).message
-  put({ lesson: null })
+  // A lesson that is gone is asked for no more; one that only could not be fetched is there again next time.
+  if (error instanceof ServerRefusal && error.status === 404) put({ lesson: null })
 }
 // What came with the address is taken up once: loaded again, the page stays as it was left.
 onMounted(() => void (Object.keys(route.query).length > 0 && useRouter().replace('/plan/print')))
