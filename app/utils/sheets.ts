@@ -154,7 +154,7 @@ const OTHERS: Readonly<Record<Exclude<SheetChoice['kind'], 'mat' | 'pieces' | Br
 }
 
 /** What of a sheet can be set. */
-export function fieldsOf(sheet: SheetChoice): readonly Field[] {
+export function sheetFields(sheet: SheetChoice): readonly Field[] {
   if (isBrought(sheet)) return []
   const { fields } =
     sheet.kind === 'mat' ? MATS[sheet.mat] : sheet.kind === 'pieces' ? PIECES[sheet.piece] : OTHERS[sheet.kind]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { MOST_SHEETS, type ChosenSheet } from '../../../../shared/prints'
-import { fieldsOf } from '../../../utils/sheets'
+import { sheetFields } from '../../../utils/sheets'
 
 /** The sheets of a print in their order: how many of each, and the settings of the one that is open. */
 defineProps<{ troubles: Readonly<Record<number, string>> }>()
@@ -49,7 +49,7 @@ function moveUp(at: number): void {
             @update:model-value="(to: number | null) => to && put(i, { copies: to })"
           />
           <Button
-            v-if="fieldsOf(sheet).length"
+            v-if="sheetFields(sheet).length"
             severity="secondary"
             text
             :aria-expanded="open === i"
@@ -74,7 +74,7 @@ function moveUp(at: number): void {
           /></Button>
         </div>
         <SheetFields
-          v-if="open === i && fieldsOf(sheet).length"
+          v-if="open === i && sheetFields(sheet).length"
           :model-value="sheet"
           @update:model-value="(to) => put(i, { sheet: to })"
         />

@@ -8,6 +8,9 @@ const emit = defineEmits<{ more: []; drawing: [page: number] }>()
 const { t } = useI18n()
 const at = ref(0)
 const shown = computed(() => Math.max(0, Math.min(at.value, laid.length - 1)))
+/** The page that is shown; while the pages are laid out anew, the one that was there stays. */
+const drawn = ref('')
+watchEffect(() => (drawn.value = pages[shown.value] ?? drawn.value))
 const large = ref(false)
 const title = computed(() =>
   t('print.page', { n: shown.value + 1, of: laid.length, title: laid[shown.value]?.title ?? '' }),
@@ -43,7 +46,7 @@ function key(event: KeyboardEvent): void {
       /></Button>
     </div>
     <!-- eslint-disable-next-line vue/no-v-html -- drawn by Sett itself, every text in it escaped -->
-    <div class="page" role="img" :aria-label="laid[shown]?.title" v-html="pages[shown] ?? ''" />
+    <div class="page" role="img" :aria-label="laid[shown]?.title" v-html="drawn" />
     <ol v-if="laid.length > 1" class="plain strip">
       <li v-for="(svg, i) in pages" :key="i">
         <Button
@@ -74,7 +77,7 @@ function key(event: KeyboardEvent): void {
       @keydown="key"
     >
       <!-- eslint-disable-next-line vue/no-v-html -- drawn by Sett itself, every text in it escaped -->
-      <div class="sheet" tabindex="0" role="img" :aria-label="laid[shown]?.title" v-html="pages[shown] ?? ''" />
+      <div class="sheet" tabindex="0" role="img" :aria-label="laid[shown]?.title" v-html="drawn" />
     </Dialog>
   </section>
 </template>
@@ -114,6 +117,7 @@ function key(event: KeyboardEvent): void {
   display: flex;
   gap: 6px;
   overflow-x: auto;
+  min-height: 128px;
   padding: 4px;
 }
 .thumb {

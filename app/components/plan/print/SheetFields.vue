@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SheetChoice } from '../../../../shared/prints'
-import { fieldsOf } from '../../../utils/sheets'
+import { sheetFields } from '../../../utils/sheets'
 
 /** What of one sheet can be set. */
 const sheet = defineModel<SheetChoice>({ required: true })
@@ -11,7 +11,7 @@ const set = (key: string, value: string | number | boolean | null): void => {
   if (value !== null) sheet.value = { ...sheet.value, [key]: value } as SheetChoice
 }
 const fields = computed(() =>
-  fieldsOf(sheet.value).map((f) => ({
+  sheetFields(sheet.value).map((f) => ({
     ...f,
     name: fieldName(f),
     choices: f.kind === 'choice' ? f.options.map((value) => ({ value, label: optionName(f, value) })) : [],
