@@ -41,7 +41,7 @@ test('the map says where a learner stands and what is next; a step has its probl
   for (const p of problems) expect([p, isWithin(parseProblem(p), stepById('take-across')!.limits)]).toEqual([p, true])
   await noViolations(driver)
   // Told as a story, in a kind that fits it.
-  await (await byRole(driver, 'link', 'Some go: how many now')).sendKeys(Key.ENTER)
+  await (await byRole(driver, 'link', 'Taking from: how many are left?')).sendKeys(Key.ENTER)
   await text(driver, '.told .text', /How many [\s\S]* now\?/)
   await driver.navigate().back()
   await click(/^Take away across a nought/)

@@ -258,7 +258,7 @@ export async function choose(driver: WebDriver, name: string | RegExp): Promise<
 }
 
 /** Waits until nothing moves within what a selector finds. */
-async function still(driver: WebDriver, css: string): Promise<void> {
+export async function still(driver: WebDriver, css: string): Promise<void> {
   await driver.wait(
     async () =>
       !(await driver.executeScript<boolean>(
