@@ -1,7 +1,7 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { accessSchema, type KeptLearner } from '../../shared/learners'
 import { inChromium } from './here'
-import { By, byRole, fileWith, Key, noViolations, text, type Running } from './world'
+import { By, byRole, giveFile, fileWith, Key, noViolations, text, type Running } from './world'
 
 /** Every page for every learner: large enough to be hit, narrow enough to be read at 400 %, in the system’s colours, and quiet. */
 
@@ -181,7 +181,7 @@ test('braille: a problem as dots in two codes and in columns, embossed in anothe
   await driver.switchTo().window(machine)
   await text(driver, 'main', 'Embossed: 1 page.')
   await noViolations(driver)
-  await (await driver.findElement(By.css('input[type="file"]'))).sendKeys(fileWith('A'.repeat(41)))
+  await giveFile(driver, 'Open a BRF file', fileWith('A'.repeat(41)))
   await text(driver, 'main', 'Not embossed. Page 1, line 1 has 41 cells; the machine has 40.')
   await driver.close()
   await driver.switchTo().window(braille)

@@ -212,6 +212,21 @@ export async function text(driver: WebDriver, css: string, fits: string | RegExp
     })
 }
 
+/** Gives a file to a button that asks for one; the window of the system, which a driver cannot reach, stays shut. */
+export async function giveFile(driver: WebDriver, button: string, path: string): Promise<void> {
+  await driver.executeScript(`
+    const open = HTMLInputElement.prototype.click
+    HTMLInputElement.prototype.click = function () {
+      if (this.type !== 'file') return open.call(this)
+      HTMLInputElement.prototype.click = open
+      this.dataset.asked = ''
+      document.body.append(this)
+    }`)
+  await (await byRole(driver, 'button', button)).click()
+  await (await driver.wait(until.elementLocated(By.css('input[data-asked]')), WAIT)).sendKeys(path)
+  await driver.executeScript(`document.querySelector('input[data-asked]')?.remove()`)
+}
+
 /** Chooses an option of a list, once the list stands still, and waits until it is gone. */
 export async function pick(driver: WebDriver, list: string, option: string | RegExp): Promise<void> {
   await (await byRole(driver, 'combobox', list)).click()
