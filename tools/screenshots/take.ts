@@ -134,8 +134,8 @@ const SHOTS: readonly Shot[] = [
     act: async (d) => {
       await (await byRole(d, 'link', 'Open the lesson of Fen and Moth')).click()
       await (await byRole(d, 'link', 'Print')).click()
-      await text(d, '.press', /[5-9] pages/)
-      await d.wait(async () => (await d.findElements(By.css('.pages svg'))).length >= 5, 8000)
+      await text(d, '.page-header', /[5-9] pages/)
+      await d.wait(async () => (await d.findElements(By.css('.strip svg'))).length >= 5, 8000)
       await d.executeScript('document.activeElement.blur()')
     },
   },
@@ -175,16 +175,16 @@ const SHOTS: readonly Shot[] = [
     path: '/plan/stories?problem=15%20-%208',
     act: async (d) => {
       await (await byRole(d, 'button', 'Work it in stages')).click()
-      await (await byRole(d, 'button', 'Held against each other')).click()
+      await (await byRole(d, 'button', 'Comparing')).click()
       await (await byRole(d, 'button', 'Show it')).click()
-      for (const [row, place] of [
-        [1, '?'],
-        [2, '8'],
-        [3, '15'],
-      ] as const)
-        await d
-          .findElement(By.xpath(`(//div[@role="radiogroup"])[${row}]//label[normalize-space(.)="${place}"]`))
-          .click()
+      for (const [number, place] of [
+        ['8', 'The difference'],
+        ['15', 'The larger'],
+        ['?', 'The smaller'],
+      ] as const) {
+        await (await byRole(d, 'button', number)).click()
+        await (await byRole(d, 'button', `${place}: empty`)).click()
+      }
       await byRole(d, 'img', /^Bars/)
       await d.executeScript('document.activeElement.blur(); scrollTo(0, 0)')
     },
